@@ -1,0 +1,65 @@
+import { done, refused } from '../map/changes.js';
+import type { Change, Maker, Outcome } from '../map/changes.js';
+import { LIMITS } from '../map/types.js';
+import type { Link, Topic, TopicMap } from '../map/types.js';
+import { isBlank, normalForm } from '../words/normal-form.js';
+
+/** Takes topics and links off the map, and with a topic every link that ends at it. */
+export function removeMarks(map: TopicMap, ids: readonly string[]): Outcome {
+  const gone = new Set(ids);
+  const links = map.links.filter((link) => gone.has(link.id) || gone.has(link.from) || gone.has(link.to));
+  const topics = map.topics.filter((topic) => gone.has(topic.id));
+  return done(
+    ...links.map(({ id }): Change => ({ do: 'remove', from: 'links', id })),
+    ...topics.map(({ id }): Change => ({ do: 'remove', from: 'topics', id })),
+  );
+}
+
+export interface Copied { topics: readonly Topic[]; links: readonly Link[] }
+
+/** The topics named and the links among them, for `pasteMarks`. */
+export function copyMarks(map: TopicMap, ids: readonly string[]): Copied {
+  const topics = map.topics.filter((topic) => ids.includes(topic.id));
+  const held = new Set(topics.map((topic) => topic.id));
+  return { topics, links: map.links.filter((link) => held.has(link.from) && held.has(link.to)) };
+}
+
+/** Lays copies down, moved by a step. Copies have new ids and no origin: a given topic's copy is the student's own. */
+export function pasteMarks(map: TopicMap, { topics, links }: Copied, step: { x: number; y: number }, maker: Maker): Outcome {
+  if (map.topics.length + topics.length > LIMITS.topics) return refused('There is no room for that many topics on one map.');
+  const newIds = new Map(topics.map((topic) => [topic.id, maker.newId()]));
+  const copyOf = <T extends Topic | Link>({ origin: _origin, order: _order, ...rest }: T, fields: object): T =>
+    ({ ...rest, ...fields, by: maker.by }) as unknown as T;
+  return done(
+    ...topics.map((topic): Change => ({
+      do: 'add', to: 'topics', item: copyOf(topic, { id: newIds.get(topic.id)!, x: topic.x + step.x, y: topic.y + step.y }),
+    })),
+    ...links.map((link): Change => ({
+      do: 'add', to: 'links', item: copyOf(link, { id: maker.newId(), from: newIds.get(link.from)!, to: newIds.get(link.to)! }),
+    })),
+  );
+}
+
+/** Sets the title block's fields. */
+export function entitle(map: TopicMap, fields: Partial<Pick<TopicMap, 'title' | 'focusQuestion'>>): Outcome {
+  if ((fields.title?.length ?? 0) > LIMITS.text) return refused(`A title has room for ${LIMITS.text} characters.`);
+  if ((fields.focusQuestion?.length ?? 0) > 1000) return refused('A focus question has room for 1,000 characters.');
+  const changed = Object.entries(fields).some(([name, value]) => map[name as 'title'] !== value);
+  return changed ? done({ do: 'entitle', fields }) : done();
+}
+
+/** Puts terms of the student's own into the word bank, one a line; those already there are left out. */
+export function addToBank(map: TopicMap, text: string, maker: Maker): Outcome {
+  const lines = text.split(/\r\n|\r|\n/).map((line) => line.trim()).filter((line) => !isBlank(line));
+  if (lines.length === 0) return refused('Type a term first.');
+  if (lines.some((line) => line.length > LIMITS.text)) return refused(`A term has room for ${LIMITS.text} characters.`);
+  const there = new Set(map.wordBank.map((entry) => normalForm(entry.text)));
+  const fresh = lines.filter((line) => {
+    const form = normalForm(line);
+    if (there.has(form)) return false;
+    there.add(form);
+    return true;
+  });
+  if (fresh.length === 0) return refused(`“${lines[0]}” is in your word bank already.`);
+  return done(...fresh.map((line): Change => ({ do: 'add', to: 'wordBank', item: { id: maker.newId(), text: line, by: maker.by } })));
+}

@@ -1,0 +1,91 @@
+import { linkStyle, topicStyle } from '../map/style.js';
+import type { LinkStyle } from '../map/style.js';
+import type { Legend, Link, Topic } from '../map/types.js';
+import { isBlank } from '../words/normal-form.js';
+import { longestOutside } from './drawn-part.js';
+import { centreLine } from './path.js';
+import { distance, pointAlong } from './points.js';
+import type { Box, Point } from './points.js';
+import { outlineOf } from './shapes.js';
+import { layoutText } from './text.js';
+import type { TextBlock } from './text.js';
+
+export const PHRASE_SIZE = 13;
+const PHRASE_WIDTH = 150;
+
+export interface LinkDrawing {
+  /** from outline to outline; empty when the shapes cover the whole line */
+  line: Point[];
+  /** SVG path data of `line`, shortened so that it does not show beyond its arrow heads */
+  path: string;
+  /** each a triangle: tip, then the two ends of its base */
+  heads: Point[][];
+  phrase: { block: TextBlock; box: Box; centre: Point } | null;
+  style: LinkStyle;
+}
+
+/** Everything a drawing of a link needs: its path, its arrow heads and where its words stand, in canvas units. */
+export function drawLink(link: Link, from: Topic, to: Topic, legend: Legend | undefined): LinkDrawing {
+  const style = linkStyle(link, legend);
+  const outlines = [from, to].map((topic) => outlineOf(topicStyle(topic, legend).shape, topic));
+  const line = longestOutside(centreLine(from, to, style.route, style.bend), outlines);
+  const size = 7 + 1.6 * style.width;
+  const atEnd = style.arrow !== 'none' ? headAt(line, size) : null;
+  const atStart = style.arrow === 'both' ? headAt([...line].reverse(), size) : null;
+  const shaft = shortened(line, atStart ? size * 0.7 : 0, atEnd ? size * 0.7 : 0);
+  return {
+    line, style, path: pathData(shaft), heads: [atEnd, atStart].filter((head) => head !== null),
+    phrase: isBlank(link.phrase) ? null : phraseAt(link.phrase, pointAlong(line, style.phraseAt)),
+  };
+}
+
+/** The box of a phrase laid out around a point of its link. */
+export function phraseAt(phrase: string, centre: Point | null): LinkDrawing['phrase'] {
+  if (!centre) return null;
+  const block = layoutText(phrase, { fontSize: PHRASE_SIZE }, PHRASE_WIDTH);
+  const [halfWidth, halfHeight] = [block.width / 2 + 3, block.height / 2 + 1];
+  const box = {
+    left: centre.x - halfWidth, top: centre.y - halfHeight, right: centre.x + halfWidth, bottom: centre.y + halfHeight,
+  };
+  return { block, box, centre };
+}
+
+export const pathData = (line: readonly Point[]): string =>
+  line.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${round(x)} ${round(y)}`).join('');
+
+const round = (value: number): number => Math.round(value * 100) / 100;
+
+/** The arrow head whose tip is the last point of the line, turned the way the line comes in over the head's length. */
+function headAt(line: readonly Point[], size: number): Point[] | null {
+  const tip = line.at(-1);
+  if (!tip || line.length < 2) return null;
+  let base = line[0]!;
+  for (let i = line.length - 2; i >= 0; i--) {
+    base = line[i]!;
+    if (distance(base, tip) >= size) break;
+  }
+  const far = distance(base, tip);
+  if (far === 0) return null;
+  const [ux, uy] = [(tip.x - base.x) / far, (tip.y - base.y) / far];
+  const wing = (turn: number): Point => ({
+    x: tip.x - ux * size - turn * uy * size * 0.42, y: tip.y - uy * size + turn * ux * size * 0.42,
+  });
+  return [tip, wing(1), wing(-1)];
+}
+
+function shortened(line: readonly Point[], atStart: number, atEnd: number): Point[] {
+  return trimStart([...trimStart([...line], atStart)].reverse(), atEnd).reverse();
+}
+
+function trimStart(line: Point[], by: number): Point[] {
+  let left = by;
+  while (line.length > 2 && distance(line[0]!, line[1]!) <= left) {
+    left -= distance(line[0]!, line[1]!);
+    line.shift();
+  }
+  const [a, b] = line;
+  if (left <= 0 || !a || !b) return line;
+  const step = distance(a, b);
+  if (step <= left) return line;
+  return [{ x: a.x + ((b.x - a.x) * left) / step, y: a.y + ((b.y - a.y) * left) / step }, ...line.slice(1)];
+}

@@ -1,0 +1,36 @@
+import { topicStyle } from '../map/style.js';
+import type { Legend, Topic } from '../map/types.js';
+import { ROOM } from './shapes.js';
+import { layoutText } from './text.js';
+import type { TextBlock } from './text.js';
+
+/** The widest a topic's text runs before it wraps, unless the topic was made wider by hand. */
+const COMFORTABLE = 168;
+const LEAST = { width: 56, height: 34 };
+
+const up = (length: number): number => Math.ceil(length / 2) * 2;
+
+/** The size a topic has: the greater of what its text needs and the least size set by hand. Units; both even. */
+export function fitTopic(topic: Topic, legend: Legend | undefined): { width: number; height: number } {
+  const style = topicStyle(topic, legend);
+  const room = ROOM[style.shape];
+  const byHand = { width: topic.minWidth ?? 0, height: topic.minHeight ?? 0 };
+  const face = { fontSize: style.fontSize, bold: style.bold, italic: style.italic };
+  const comfortable = COMFORTABLE * Math.max(1, style.fontSize / 14);
+  const block = layoutText(topic.text, face, Math.max(comfortable, innerWidth(byHand.width, room)));
+  return {
+    width: up(Math.max(LEAST.width, byHand.width, block.width * room.across + 2 * room.x)),
+    height: up(Math.max(LEAST.height, byHand.height, block.height * room.down + 2 * room.y)),
+  };
+}
+
+/** The lines of a topic's text as they stand in its present size. */
+export function layoutTopic(topic: Topic, legend: Legend | undefined): TextBlock {
+  const style = topicStyle(topic, legend);
+  const face = { fontSize: style.fontSize, bold: style.bold, italic: style.italic };
+  return layoutText(topic.text, face, innerWidth(topic.width, ROOM[style.shape]));
+}
+
+// Half a unit of grace: rounding must not break a line that `fitTopic` had room for.
+const innerWidth = (width: number, room: { across: number; x: number }): number =>
+  Math.max(12, (width - 2 * room.x) / room.across + 0.5);

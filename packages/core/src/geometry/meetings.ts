@@ -1,0 +1,57 @@
+import Flatbush from 'flatbush';
+import { orient2d } from 'robust-predicates';
+import { boxAround } from './points.js';
+import type { Box, Point } from './points.js';
+
+/**
+ * Index pairs (a < b) of the boxes that overlap or touch, by a packed Hilbert R-tree.
+ * Sorted, so the answer does not depend on the tree's shape.
+ */
+export function overlappingPairs(boxes: readonly Box[]): [number, number][] {
+  if (boxes.length < 2) return [];
+  const tree = new Flatbush(boxes.length);
+  for (const { left, top, right, bottom } of boxes) tree.add(left, top, right, bottom);
+  tree.finish();
+  const pairs: [number, number][] = [];
+  boxes.forEach(({ left, top, right, bottom }, a) => {
+    for (const b of tree.search(left, top, right, bottom, (other) => other > a).sort((x, y) => x - y)) pairs.push([a, b]);
+  });
+  return pairs;
+}
+
+/** Index pairs (a < b) of the polylines whose boxes overlap, and so may meet. Empty lines meet nothing. */
+export function candidatePairs(lines: readonly (readonly Point[])[]): [number, number][] {
+  const present = lines.flatMap((line, index) => (line.length > 1 ? [{ index, box: boxAround(line) }] : []));
+  return overlappingPairs(present.map(({ box }) => box))
+    .map(([a, b]) => [present[a]!.index, present[b]!.index]);
+}
+
+/** The first point at which two polylines meet, or null. Touching is meeting. */
+export function meetingPoint(one: readonly Point[], other: readonly Point[]): Point | null {
+  for (let i = 1; i < one.length; i++) {
+    for (let j = 1; j < other.length; j++) {
+      const point = segmentsMeet(one[i - 1]!, one[i]!, other[j - 1]!, other[j]!);
+      if (point) return point;
+    }
+  }
+  return null;
+}
+
+/**
+ * A point that both segments share, or null. Which side an end lies on is decided by adaptive-precision orientation
+ * tests (Shewchuk, 1997), so the answer does not change with the order of arguments.
+ */
+export function segmentsMeet(a: Point, b: Point, c: Point, d: Point): Point | null {
+  if (Math.max(a.x, b.x) < Math.min(c.x, d.x) || Math.max(c.x, d.x) < Math.min(a.x, b.x)
+    || Math.max(a.y, b.y) < Math.min(c.y, d.y) || Math.max(c.y, d.y) < Math.min(a.y, b.y)) return null;
+  const [sideC, sideD] = [side(a, b, c), side(a, b, d)];
+  const [sideA, sideB] = [side(c, d, a), side(c, d, b)];
+  if (sideC * sideD > 0 || sideA * sideB > 0) return null;
+  if (sideC === 0 && sideD === 0) return between(a, b, c) ? c : between(a, b, d) ? d : between(c, d, a) ? a : null;
+  const t = sideA / (sideA - sideB);
+  return { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
+}
+
+const side = (a: Point, b: Point, p: Point): number => orient2d(a.x, a.y, b.x, b.y, p.x, p.y);
+const between = (a: Point, b: Point, p: Point): boolean =>
+  Math.min(a.x, b.x) <= p.x && p.x <= Math.max(a.x, b.x) && Math.min(a.y, b.y) <= p.y && p.y <= Math.max(a.y, b.y);

@@ -1,0 +1,28 @@
+import type { Route } from '../map/types.js';
+import type { Point } from './points.js';
+
+const STEPS = 32;
+
+/** The whole way of a link from centre to centre as a polyline, before the ends' shapes are taken off it. */
+export function centreLine(a: Point, b: Point, route: Route, bend: number): Point[] {
+  const d = { x: b.x - a.x, y: b.y - a.y };
+  switch (route) {
+    case 'straight': return [a, b];
+    case 'curved': {
+      const c = { x: (a.x + b.x) / 2 - bend * d.y, y: (a.y + b.y) / 2 + bend * d.x };
+      return Array.from({ length: STEPS + 1 }, (_, i) => {
+        const t = i / STEPS;
+        const [p, q, r] = [(1 - t) ** 2, 2 * t * (1 - t), t ** 2];
+        return { x: p * a.x + q * c.x + r * b.x, y: p * a.y + q * c.y + r * b.y };
+      });
+    }
+    case 'elbow': {
+      if (Math.abs(d.x) >= Math.abs(d.y)) {
+        const x = a.x + d.x * (0.5 + bend);
+        return [a, { x, y: a.y }, { x, y: b.y }, b];
+      }
+      const y = a.y + d.y * (0.5 + bend);
+      return [a, { x: a.x, y }, { x: b.x, y }, b];
+    }
+  }
+}

@@ -1,0 +1,44 @@
+export interface Point { x: number; y: number }
+/** An upright box by its edges; y grows downward. */
+export interface Box { left: number; top: number; right: number; bottom: number }
+
+export const boxAround = (points: readonly Point[]): Box => {
+  const box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
+  for (const { x, y } of points) {
+    if (x < box.left) box.left = x;
+    if (x > box.right) box.right = x;
+    if (y < box.top) box.top = y;
+    if (y > box.bottom) box.bottom = y;
+  }
+  return box;
+};
+
+interface Centred { x: number; y: number; width: number; height: number }
+
+/** The box of a topic or picture, grown by `margin` units on every side (shrunk when negative). */
+export const boxOf = ({ x, y, width, height }: Centred, margin = 0): Box => ({
+  left: x - width / 2 - margin, top: y - height / 2 - margin,
+  right: x + width / 2 + margin, bottom: y + height / 2 + margin,
+});
+
+export const unionOf = (boxes: readonly Box[]): Box | null => boxes.length === 0 ? null : {
+  left: Math.min(...boxes.map((box) => box.left)), top: Math.min(...boxes.map((box) => box.top)),
+  right: Math.max(...boxes.map((box) => box.right)), bottom: Math.max(...boxes.map((box) => box.bottom)),
+};
+
+export const distance = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.y - a.y);
+
+export const lengthOf = (line: readonly Point[]): number =>
+  line.slice(1).reduce((sum, point, i) => sum + distance(line[i]!, point), 0);
+
+/** The point a share (0 to 1) of the way along a polyline; null for one of no points. */
+export function pointAlong(line: readonly Point[], share: number): Point | null {
+  let left = lengthOf(line) * share;
+  for (let i = 1; i < line.length; i++) {
+    const [a, b] = [line[i - 1]!, line[i]!];
+    const step = distance(a, b);
+    if (left <= step && step > 0) return { x: a.x + ((b.x - a.x) * left) / step, y: a.y + ((b.y - a.y) * left) / step };
+    left -= step;
+  }
+  return line.at(-1) ?? null;
+}

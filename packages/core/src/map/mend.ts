@@ -1,0 +1,113 @@
+import { LIMITS } from './types.js';
+import type { BankEntry, Group, Link, LoosePicture, Region, Topic, TopicMap, Tour } from './types.js';
+import { length, LINK_FIELDS, position, TOPIC_FIELDS } from './values.js';
+
+export interface Dropped {
+  what: 'topic' | 'link' | 'picture' | 'region' | 'group' | 'tour' | 'bank entry' | 'value';
+  id: string;
+  because: 'repeated id' | 'no id' | 'end is gone' | 'joins a topic to itself' | 'out of range';
+  field?: string;
+}
+
+/**
+ * Makes a map whole that may have come out of a merge: drops links whose end is gone, repeated ids and values out of
+ * range. Pure and idempotent; a map with nothing wrong comes back as the very same object.
+ * Limits on the size of a map are not its business: the server refuses such a map whole.
+ */
+export function mend(map: TopicMap): { map: TopicMap; dropped: Dropped[] } {
+  const dropped: Dropped[] = [];
+  const seen = new Set<string>();
+  const fresh = (what: Dropped['what'], id: unknown): id is string => {
+    const because = typeof id !== 'string' || id === '' ? 'no id' : seen.has(id) ? 'repeated id' : null;
+    if (because) {
+      dropped.push({ what, id: String(id), because });
+      return false;
+    }
+    seen.add(id as string);
+    return true;
+  };
+
+  const topics = keep(map.topics, (topic) => (fresh('topic', topic.id) ? mendTopic(topic, dropped) : null));
+  const topicIds = new Set(topics.map((topic) => topic.id));
+  const links = keep(map.links, (link) => {
+    if (!fresh('link', link.id)) return null;
+    if (!topicIds.has(link.from) || !topicIds.has(link.to)) {
+      dropped.push({ what: 'link', id: link.id, because: 'end is gone' });
+      return null;
+    }
+    if (link.from === link.to) {
+      dropped.push({ what: 'link', id: link.id, because: 'joins a topic to itself' });
+      return null;
+    }
+    return mendLink(link, dropped);
+  });
+  const pictures = keep<LoosePicture>(map.pictures, (picture) => {
+    if (!fresh('picture', picture.id)) return null;
+    if (position(picture.x) && position(picture.y) && length(picture.width) && length(picture.height)) return picture;
+    dropped.push({ what: 'picture', id: picture.id, because: 'out of range' });
+    return null;
+  });
+  const regions = keep<Region>(map.regions, (region) => (fresh('region', region.id) ? region : null));
+  const groups = keep<Group>(map.groups, (group) => (fresh('group', group.id) ? group : null));
+  const tours = keep<Tour>(map.tours, (tour) => (fresh('tour', tour.id) ? tour : null));
+  const wordBank = keep<BankEntry>(map.wordBank, (entry) =>
+    fresh('bank entry', entry.id) && typeof entry.text === 'string' ? entry : null);
+
+  const same = topics === map.topics && links === map.links && pictures === map.pictures && regions === map.regions
+    && groups === map.groups && tours === map.tours && wordBank === map.wordBank;
+  return { map: same ? map : { ...map, topics, links, pictures, regions, groups, tours, wordBank }, dropped };
+}
+
+function mendTopic(topic: Topic, dropped: Dropped[]): Topic {
+  const needed = {
+    text: typeof topic.text === 'string' ? topic.text.slice(0, LIMITS.text) : '',
+    kind: typeof topic.kind === 'string' ? topic.kind : null,
+    x: position(topic.x) ? topic.x : 0,
+    y: position(topic.y) ? topic.y : 0,
+    width: length(topic.width) ? topic.width : 120,
+    height: length(topic.height) ? topic.height : 40,
+  };
+  return withValues(topic, needed, TOPIC_FIELDS, dropped);
+}
+
+function mendLink(link: Link, dropped: Dropped[]): Link {
+  const needed = {
+    phrase: typeof link.phrase === 'string' ? link.phrase.slice(0, LIMITS.text) : '',
+    kind: typeof link.kind === 'string' ? link.kind : null,
+  };
+  return withValues(link, needed, LINK_FIELDS, dropped);
+}
+
+function withValues<T extends { id: string }>(
+  item: T, needed: Partial<T>, optional: Record<string, (value: unknown) => boolean>, dropped: Dropped[],
+): T {
+  const mended = { ...item } as Record<string, unknown>;
+  let changed = false;
+  const lose = (field: string): void => {
+    dropped.push({ what: 'value', id: item.id, field, because: 'out of range' });
+    changed = true;
+  };
+  for (const [field, value] of Object.entries(needed)) {
+    if (mended[field] === value) continue;
+    lose(field);
+    mended[field] = value;
+  }
+  for (const [field, allowed] of Object.entries(optional)) {
+    if (mended[field] === undefined || allowed(mended[field])) continue;
+    lose(field);
+    delete mended[field];
+  }
+  return changed ? (mended as T) : item;
+}
+
+/** Maps a list, leaving out nulls; the same list when nothing changed. */
+function keep<T>(list: readonly T[], mendOne: (item: T) => T | null): readonly T[] {
+  const kept: T[] = [];
+  let changed = false;
+  for (const item of list) {
+    const mended = mendOne(item);
+    if (mended !== null) kept.push(mended);
+    if (mended !== item) changed = true;
+  }
+  return changed ? kept : list;
+}

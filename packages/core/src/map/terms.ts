@@ -1,0 +1,92 @@
+import { alignmentDistance } from '../words/edit-distance.js';
+import { foldedForm, isBlank, normalForm } from '../words/normal-form.js';
+import type { Topic } from './types.js';
+
+export interface TermMatch {
+  topic: Topic;
+  /** whether only a probable misspelling made the match */
+  near: boolean;
+}
+
+interface Wording { normal: string; folded: string }
+interface Wanted { text: string; accept?: string[] }
+
+/**
+ * Matches terms to topics in three passes: equal normal form, equal folded form, near. In each, terms in order, each
+ * tries its text and then its other wordings and takes the first topic in file order not yet taken.
+ * @returns for each term, in the order given, its match or null
+ */
+export function matchTerms(terms: readonly Wanted[], topics: readonly Topic[], language: string): (TermMatch | null)[] {
+  const wordings = terms.map((term) => [term.text, ...(term.accept ?? [])].map((text) => wordingOf(text, language)));
+  const candidates = topics.filter((topic) => !isBlank(topic.text))
+    .map((topic) => ({ topic, ...wordingOf(topic.text, language), taken: false }));
+  type Candidate = (typeof candidates)[number];
+  const owners = new Map<string, Set<number>>();
+  wordings.forEach((list, term) => {
+    for (const { folded } of list) owners.set(folded, (owners.get(folded) ?? new Set()).add(term));
+  });
+  const isAnothers = (folded: string, term: number): boolean =>
+    [...(owners.get(folded) ?? [])].some((owner) => owner !== term);
+
+  const byNormal = grouped(candidates, (candidate) => candidate.normal);
+  const byFolded = grouped(candidates, (candidate) => candidate.folded);
+  const byFirst = grouped(candidates, (candidate) => firstCharacter(candidate.normal));
+
+  const passes: ((wording: Wording, term: number) => Candidate | undefined)[] = [
+    ({ normal }) => byNormal.get(normal)?.find((candidate) => !candidate.taken),
+    ({ folded }) => byFolded.get(folded)?.find((candidate) => !candidate.taken),
+    ({ normal }, term) => {
+      const most = slack(normal);
+      return byFirst.get(firstCharacter(normal))?.find((candidate) => !candidate.taken
+        && alignmentDistance(normal, candidate.normal, most) <= most && !isAnothers(candidate.folded, term));
+    },
+  ];
+  const matches: (TermMatch | null)[] = terms.map(() => null);
+  passes.forEach((find, pass) => {
+    wordings.forEach((list, term) => {
+      if (matches[term]) return;
+      for (const wording of list) {
+        if (wording.normal === '') continue;
+        const found = find(wording, term);
+        if (!found) continue;
+        found.taken = true;
+        matches[term] = { topic: found.topic, near: pass === 2 };
+        return;
+      }
+    });
+  });
+  return matches;
+}
+
+/**
+ * Matches one text alone, as a list of one term would be, with the other wordings of the first term of the same normal
+ * form. For texts named elsewhere: the root's, a proposition's ends.
+ */
+export function matchText(
+  text: string, terms: readonly Wanted[], topics: readonly Topic[], language: string,
+): TermMatch | null {
+  const form = normalForm(text);
+  const accept = terms.find((term) => normalForm(term.text) === form)?.accept;
+  return matchTerms([{ text, ...(accept && { accept }) }], topics, language)[0] ?? null;
+}
+
+const wordingOf = (text: string, language: string): Wording =>
+  isBlank(text) ? { normal: '', folded: '' } : { normal: normalForm(text), folded: foldedForm(text, language) };
+
+const firstCharacter = (form: string): string => String.fromCodePoint(form.codePointAt(0) ?? 0);
+
+/** How far a misspelling may be from a wording, by the wording's length in code points, spaces counted. */
+const slack = (normal: string): number => {
+  const { length } = [...normal];
+  return length < 5 ? 0 : length < 12 ? 1 : 2;
+};
+
+function grouped<T>(items: readonly T[], key: (item: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const item of items) {
+    const group = groups.get(key(item));
+    if (group) group.push(item);
+    else groups.set(key(item), [item]);
+  }
+  return groups;
+}

@@ -1,0 +1,72 @@
+import { MapIndex } from '../map/map-index.js';
+import type { Assignment, CheckContext, Requirement, TopicMap } from '../map/types.js';
+import { rounded, settled } from './fractions.js';
+import { withDefaults } from './params.js';
+import { requirementTypeOf } from './registry.js';
+import type { Evidence, Finding, Report, RequirementType, Result, Status } from './types.js';
+import { filled } from './words.js';
+
+export interface CheckOptions {
+  /** told of a type that threw; the report goes on without it */
+  onFault?: (requirement: Requirement, fault: unknown) => void;
+}
+
+/** Evaluates all requirements of an assignment on a map. Pure but for `onFault`; expects a mended, sorted snapshot. */
+export function checkMap(map: TopicMap, assignment: Assignment, context?: CheckContext, options: CheckOptions = {}): Report {
+  const index = new MapIndex(map, assignment);
+  const results = assignment.requirements.map((requirement) => resultOf(requirement, index, context, options));
+  const sum = (of: (result: Result) => number): number => rounded(results.reduce((total, result) => total + of(result), 0));
+  return {
+    format: 'ichnograph-report', version: 1, results,
+    earned: sum((result) => result.points),
+    outOf: sum((result) => (result.fraction === null || result.level === 'extra' ? 0 : result.outOf)),
+  };
+}
+
+function resultOf(
+  requirement: Requirement, index: MapIndex, context: CheckContext | undefined, { onFault }: CheckOptions,
+): Result {
+  const { id, type: typeId, level, points: outOf } = requirement;
+  const base = { id, type: typeId, level, outOf, points: 0, figures: {}, evidence: [] };
+  const type = requirementTypeOf(typeId);
+  if (!type) {
+    return {
+      ...base, status: 'not-applicable', fraction: null, sentence: typeId,
+      message: 'This kind of requirement cannot be checked yet.',
+    };
+  }
+  const params = withDefaults(type, requirement.params);
+  const sentence = filled(type.sentence(params, index.assignment));
+  try {
+    const verdict = type.check(params, { index, assignment: index.assignment, context });
+    if ('doesNotApply' in verdict) {
+      return { ...base, status: 'not-applicable', fraction: null, sentence, message: said(type, verdict.doesNotApply, {}) };
+    }
+    const fraction = index.map.topics.length === 0 ? 0 : settled(verdict.fraction);
+    return {
+      ...base, sentence, fraction, points: outOf * fraction, figures: verdict.figures ?? {},
+      status: statusOf(fraction, verdict.judge ?? false),
+      message: said(type, verdict.message, verdict.data ?? {}),
+      evidence: verdict.evidence.map((finding) => evidenceOf(type, finding)),
+    };
+  } catch (fault) {
+    onFault?.(requirement, fault);
+    return { ...base, sentence, status: 'judge', fraction: 0, message: 'This could not be checked. Your teacher will look at it.' };
+  }
+}
+
+const statusOf = (fraction: number, judge: boolean): Status =>
+  judge ? 'judge' : fraction === 1 ? 'met' : fraction === 0 ? 'unmet' : 'partly';
+
+function said(type: RequirementType, key: string, data: Record<string, string | number>): string {
+  const message = type.messages[key];
+  if (!message) throw new Error(`${type.id} has no message “${key}”`);
+  return message(data);
+}
+
+function evidenceOf(type: RequirementType, { message, data, topics, links, term, flag, points }: Finding): Evidence {
+  return {
+    topics: topics ?? [], links: links ?? [], ...(term !== undefined && { term }),
+    message: said(type, message, data ?? {}), ...(flag === false && { flag }), ...(points && { points }),
+  };
+}
