@@ -1,0 +1,137 @@
+import { addTopic, emptyMap, growTopic, moveTopics, removeMarks, setText } from '@ichnograph/core';
+import type { Legend, Outcome, TopicMap } from '@ichnograph/core';
+import fc from 'fast-check';
+import * as Y from 'yjs';
+import { countersOf, fillDocument, LiveMap, snapshotOf } from './index.js';
+
+const legend: Legend = { topicKinds: [], linkKinds: [] };
+const changesOf = (outcome: Outcome) => {
+  if (!outcome.ok) throw new Error(outcome.reason);
+  return outcome.changes;
+};
+
+/** A tab on a document of its own; `sync` carries everything both ways. */
+function tab(client: string, start?: Y.Doc): LiveMap {
+  const doc = new Y.Doc();
+  if (start) Y.applyUpdate(doc, Y.encodeStateAsUpdate(start));
+  return new LiveMap(doc, client);
+}
+function sync(a: LiveMap, b: LiveMap): void {
+  Y.applyUpdate(b.doc, Y.encodeStateAsUpdate(a.doc), 'remote');
+  Y.applyUpdate(a.doc, Y.encodeStateAsUpdate(b.doc), 'remote');
+}
+let ids = 0;
+const maker = { newId: () => `id-${++ids}`, by: 'me' };
+const add = (live: LiveMap, text: string, x = 0): string => {
+  const changes = changesOf(addTopic(live.snapshot, { text, kind: null, at: { x, y: 0 } }, maker, legend));
+  live.apply(changes);
+  return live.snapshot.topics.at(-1)!.id;
+};
+const filled = (): Y.Doc => {
+  const doc = new Y.Doc();
+  const topics = ['Arch', 'Beam'].map((text, i) => ({ id: `s${i}`, text, kind: null, x: i * 200, y: 0, width: 80, height: 40 }));
+  fillDocument(doc, { ...emptyMap(), title: 'Bridges', topics, links: [{ id: 'l', from: 's0', to: 's1', phrase: 'meets', kind: null }] });
+  return doc;
+};
+
+test('a filled document reads back as the map it was filled with, in order', () => {
+  const { map, dropped } = snapshotOf(filled());
+  expect(dropped).toEqual([]);
+  expect(map.title).toBe('Bridges');
+  expect(map.topics.map(({ text }) => text)).toEqual(['Arch', 'Beam']);
+  expect(map.links).toMatchObject([{ from: 's0', to: 's1', phrase: 'meets' }]);
+});
+
+test('what did not change stays the very same object', () => {
+  const live = tab('a', filled());
+  const before = live.snapshot;
+  live.apply(changesOf(moveTopics(before, ['s0'], { x: 5, y: 5 })));
+  expect(live.snapshot.topics[0]).toMatchObject({ x: 5, y: 5 });
+  expect(live.snapshot.topics[1]).toBe(before.topics[1]);
+  expect(live.snapshot.links[0]).toBe(before.links[0]);
+});
+
+test('each gesture is one undo step, however fast they come, and one count', () => {
+  const live = tab('a', filled());
+  add(live, 'Cable');
+  const grown = changesOf(growTopic(live.snapshot, { from: 's0', text: 'Pier', kind: null, linkKind: null }, maker, legend));
+  live.apply(grown);
+  expect(live.snapshot.topics).toHaveLength(4);
+  live.undo();
+  expect(live.snapshot.topics.map(({ text }) => text)).toEqual(['Arch', 'Beam', 'Cable']);
+  expect(live.snapshot.links).toHaveLength(1);
+  live.undo();
+  expect(live.snapshot.topics).toHaveLength(2);
+  live.redo();
+  expect(live.snapshot.topics.at(-1)!.text).toBe('Cable');
+  expect(live.made).toBe(5);
+  expect(countersOf(live.doc)).toEqual({ a: 5 });
+});
+
+test('undo leaves other people’s changes alone', () => {
+  const start = filled();
+  const [mine, theirs] = [tab('a', start), tab('b', start)];
+  const own = add(mine, 'Cable');
+  sync(mine, theirs);
+  theirs.apply(changesOf(setText(theirs.snapshot, 's1', 'Truss', legend)));
+  sync(mine, theirs);
+  mine.undo();
+  sync(mine, theirs);
+  expect(theirs.snapshot.topics.find(({ id }) => id === own)).toBeUndefined();
+  expect(mine.snapshot.topics.find(({ id }) => id === 's1')!.text).toBe('Truss');
+  expect(mine.canUndo).toBe(false);
+});
+
+test('a deletion raises the counter, though it leaves the state vector unchanged', () => {
+  const live = tab('a', filled());
+  live.apply(changesOf(removeMarks(live.snapshot, ['s0'])));
+  expect(countersOf(live.doc)).toEqual({ a: 1 });
+  expect(live.snapshot.links).toEqual([]);
+});
+
+test('a link whose end another person deleted is mended away, the same on both sides', () => {
+  const start = filled();
+  const [a, b] = [tab('a', start), tab('b', start)];
+  a.apply([{ do: 'remove', from: 'topics', id: 's1' }]);
+  b.apply([{ do: 'add', to: 'links', item: { id: 'x', from: 's1', to: 's0', phrase: 'holds', kind: null } }]);
+  sync(a, b);
+  expect(a.snapshot).toEqual(b.snapshot);
+  expect(a.snapshot.links).toEqual([]);
+});
+
+test('junk that a client writes into the document does not reach a snapshot', () => {
+  const doc = filled();
+  doc.getMap('topics').set('junk', 'not a topic');
+  const odd = new Y.Map<unknown>();
+  odd.set('x', Number.NaN);
+  odd.set('fill', 'javascript:alert(1)');
+  doc.getMap('topics').set('odd', odd);
+  const { map, dropped } = snapshotOf(doc);
+  expect(map.topics.map(({ id }) => id)).not.toContain('junk');
+  expect(map.topics.find(({ id }) => id === 'odd')).toMatchObject({ x: 0, text: '' });
+  expect(map.topics.find(({ id }) => id === 'odd')).not.toHaveProperty('fill');
+  expect(dropped).toContainEqual({ what: 'value', id: 'odd', field: 'fill', because: 'out of range' });
+});
+
+test('two tabs that edit at once and meet in any order have the same map', () => {
+  const edit = (live: LiveMap, [what, pick, amount]: [number, number, number]): void => {
+    const map: TopicMap = live.snapshot;
+    const topic = map.topics[pick % Math.max(1, map.topics.length)];
+    if (what === 0 || !topic) add(live, `T${amount}`, amount);
+    else if (what === 1) live.apply(changesOf(moveTopics(map, [topic.id], { x: amount, y: 1 })));
+    else if (what === 2) live.apply(changesOf(removeMarks(map, [topic.id])));
+    else if (what === 3) live.undo();
+    else live.apply(changesOf(growTopic(map, { from: topic.id, text: `G${amount}`, kind: null, linkKind: null }, maker, legend)));
+  };
+  const gesture = fc.tuple(fc.integer({ min: 0, max: 4 }), fc.nat(20), fc.nat(500));
+  fc.assert(fc.property(fc.array(fc.tuple(fc.boolean(), gesture, fc.boolean()), { maxLength: 24 }), (steps) => {
+    const start = filled();
+    const [a, b] = [tab('a', start), tab('b', start)];
+    for (const [first, what, meet] of steps) {
+      edit(first ? a : b, what as [number, number, number]);
+      if (meet) sync(a, b);
+    }
+    sync(a, b);
+    expect(a.snapshot).toEqual(b.snapshot);
+  }), { numRuns: 60 });
+});
