@@ -1,0 +1,15 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import type { Role } from '@ichnograph/contract';
+
+@Entity('account')
+export class Account {
+  @PrimaryColumn({ type: 'char', length: 36 }) id!: string;
+  /** the sign-in name, unique */
+  @Column({ type: 'varchar', length: 40, unique: true }) name!: string;
+  @Column({ name: 'given_name', type: 'varchar', length: 60 }) givenName!: string;
+  @Column({ name: 'family_name', type: 'varchar', length: 60 }) familyName!: string;
+  @Column({ type: 'varchar', length: 16 }) role!: Role;
+  /** argon2id, in its own encoded form */
+  @Column({ name: 'password_hash', type: 'varchar', length: 255, select: false }) passwordHash!: string;
+  @Column({ name: 'created_at', type: 'datetime', precision: 3 }) createdAt!: Date;
+}

@@ -1,0 +1,82 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { hash, verify } from '@node-rs/argon2';
+import type { AccountRow, FirstAdministrator, NewAccount, Person } from '@ichnograph/contract';
+import { DataSource, In } from 'typeorm';
+import { Clock } from '../common/clock.js';
+import { conflict, refused } from '../common/problem.js';
+import { Account } from './account.entity.js';
+import { School } from './school.entity.js';
+
+export const personOf = ({ id, givenName, familyName }: Person): Person => ({ id, givenName, familyName });
+export const accountRowOf = (account: Account): AccountRow => ({ ...personOf(account), name: account.name, role: account.role });
+
+/** People, their passwords, and the school they belong to. Passwords are argon2id (RFC 9106). */
+@Injectable()
+export class AccountsService {
+  constructor(@InjectDataSource() private readonly data: DataSource, private readonly clock: Clock) {}
+
+  private get accounts() {
+    return this.data.getRepository(Account);
+  }
+
+  school(): Promise<School | null> {
+    return this.data.getRepository(School).findOneBy({ id: 1 });
+  }
+
+  async anyone(): Promise<boolean> {
+    return this.accounts.exists();
+  }
+
+  list(): Promise<Account[]> {
+    return this.accounts.find({ order: { familyName: 'ASC', givenName: 'ASC' } });
+  }
+
+  byId(id: string): Promise<Account | null> {
+    return this.accounts.findOneBy({ id });
+  }
+
+  async people(ids: readonly string[]): Promise<Map<string, Person>> {
+    const found = ids.length === 0 ? [] : await this.accounts.findBy({ id: In([...new Set(ids)]) });
+    return new Map(found.map((account) => [account.id, personOf(account)]));
+  }
+
+  async create({ password, ...person }: NewAccount, id = randomUUID() as string): Promise<Account> {
+    if (await this.accounts.existsBy({ name: person.name })) {
+      throw conflict(`The sign-in name “${person.name}” is taken. Choose another.`);
+    }
+    return this.accounts.save({ id, ...person, passwordHash: await hash(password), createdAt: this.clock.now() });
+  }
+
+  /** Makes the school and its first administrator; works once, on an empty installation. */
+  async found({ school, timeZone, ...person }: FirstAdministrator): Promise<Account> {
+    return this.data.transaction(async (manager) => {
+      // The school's row is the lock: of two who try at once, one fails on its primary key.
+      if (await manager.existsBy(School, { id: 1 })) throw conflict('The first administrator is there already. Sign in instead.');
+      await manager.insert(School, { id: 1, name: school, timeZone });
+      const { password, ...names } = person;
+      return manager.save(Account, {
+        id: randomUUID(), ...names, role: 'administrator', passwordHash: await hash(password), createdAt: this.clock.now(),
+      });
+    });
+  }
+
+  /** The account of a name and password, or null. Takes as long for a name that nobody has. */
+  async withPassword(name: string, password: string): Promise<Account | null> {
+    const account = await this.accounts.createQueryBuilder('account').addSelect('account.passwordHash')
+      .where('account.name = :name', { name: name.trim().toLowerCase() }).getOne();
+    const right = await verify(account?.passwordHash ?? NOBODYS_HASH, password);
+    return account && right ? account : null;
+  }
+
+  async changePassword(account: Account, current: string, next: string): Promise<void> {
+    if (!(await this.withPassword(account.name, current))) {
+      throw refused('That is not the password you have now.', [{ path: '$.current', reason: 'is not right' }]);
+    }
+    await this.accounts.update({ id: account.id }, { passwordHash: await hash(next) });
+  }
+}
+
+/** Of a random password; with the same parameters as real ones. */
+const NOBODYS_HASH = await hash(randomUUID());

@@ -1,0 +1,41 @@
+import { createParamDecorator, Injectable, SetMetadata } from '@nestjs/common';
+import type { CanActivate, ExecutionContext } from '@nestjs/common';
+import { Reflector } from '@nestjs/core';
+import type { Role } from '@ichnograph/contract';
+import type { Request } from 'express';
+import { forbidden, signedOut } from '../common/problem.js';
+import { SESSION_COOKIE, SessionsService } from './sessions.service.js';
+import type { SignedIn } from './sessions.service.js';
+
+type SignedInRequest = Request & { signedIn?: SignedIn };
+
+const OPEN = 'open to everyone';
+const FOR = 'for roles';
+/** Routes that need no session. */
+export const Open = (): MethodDecorator & ClassDecorator => SetMetadata(OPEN, true);
+/** Routes for some roles only. Which things of theirs a person may see is decided where the things are. */
+export const For = (...roles: Role[]): MethodDecorator & ClassDecorator => SetMetadata(FOR, roles);
+
+/** Who asks: the account and session of the request's cookie. */
+export const Who = createParamDecorator((_: unknown, context: ExecutionContext): SignedIn => {
+  const { signedIn } = context.switchToHttp().getRequest<SignedInRequest>();
+  if (!signedIn) throw signedOut();
+  return signedIn;
+});
+
+@Injectable()
+export class SessionGuard implements CanActivate {
+  constructor(private readonly sessions: SessionsService, private readonly reflector: Reflector) {}
+
+  async canActivate(context: ExecutionContext): Promise<boolean> {
+    const request = context.switchToHttp().getRequest<SignedInRequest>();
+    const targets = [context.getHandler(), context.getClass()];
+    const signedIn = await this.sessions.find((request.cookies as Record<string, string | undefined>)[SESSION_COOKIE]);
+    if (signedIn) request.signedIn = signedIn;
+    if (this.reflector.getAllAndOverride<boolean>(OPEN, targets)) return true;
+    if (!signedIn) throw signedOut();
+    const roles = this.reflector.getAllAndOverride<Role[] | undefined>(FOR, targets);
+    if (roles && !roles.includes(signedIn.account.role)) throw forbidden(`This is for ${roles.join(' or ')}s.`);
+    return true;
+  }
+}

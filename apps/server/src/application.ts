@@ -1,0 +1,49 @@
+import path from 'node:path';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import cookieParser from 'cookie-parser';
+import express from 'express';
+import type { NextFunction, Request, Response } from 'express';
+import helmet from 'helmet';
+import { AppModule } from './app.module.js';
+import type { Outside } from './app.module.js';
+import { onlySameOrigin } from './common/same-origin.js';
+import { validation } from './common/validation.js';
+import { LiveService } from './live/live.service.js';
+
+/** Builds the application without listening. With services in place it can be used with no port at all (the demo does). */
+export async function createApplication(outside: Outside): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(outside), {
+    bodyParser: false, logger: ['error', 'warn'], abortOnError: false,
+  });
+  app.setGlobalPrefix('api');
+  app.use(helmet({
+    contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'worker-src': ["'self'"], 'connect-src': ["'self'", 'ws:', 'wss:'] } },
+    strictTransportSecurity: outside.settings.secureCookie,
+  }));
+  app.use(cookieParser(), onlySameOrigin);
+  // An assignment file holds maps; everything else is small.
+  app.use('/api/assignments', express.json({ limit: '8mb' }));
+  app.use('/api', express.json({ limit: '1mb' }));
+  app.use('/api', (_request: Request, response: Response, next: NextFunction) => {
+    response.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  app.useGlobalPipes(validation());
+  app.enableShutdownHooks();
+  if (outside.settings.webFolder) serveWeb(app, outside.settings.webFolder);
+  await app.init();
+  app.get(LiveService).attach(app.getHttpServer() as import('node:http').Server);
+  return app;
+}
+
+/** The built web application; every address that is no file is one of its pages. */
+function serveWeb(app: NestExpressApplication, folder: string): void {
+  app.use('/assets', express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(folder, { index: false }));
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    if (request.method !== 'GET' || request.path.startsWith('/api') || !request.accepts('html')) return next();
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile(path.join(folder, 'index.html'));
+  });
+}

@@ -1,0 +1,18 @@
+import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
+import type { Relation } from 'typeorm';
+import { SchoolClass } from '../classes/school-class.entity.js';
+import { Revision } from './revision.entity.js';
+
+/** A revision set to a class. */
+@Entity('publication')
+export class Publication {
+  @PrimaryColumn({ type: 'char', length: 36 }) id!: string;
+  @Column({ name: 'revision_id', type: 'char', length: 36 }) revisionId!: string;
+  @Column({ name: 'class_id', type: 'char', length: 36 }) classId!: string;
+  @Column({ type: 'datetime', precision: 3, nullable: true }) due!: Date | null;
+  @Column({ name: 'may_hand_in_again', type: 'boolean' }) mayHandInAgain!: boolean;
+  @Column({ name: 'created_at', type: 'datetime', precision: 3 }) createdAt!: Date;
+
+  @ManyToOne(() => Revision) @JoinColumn({ name: 'revision_id' }) revision?: Relation<Revision>;
+  @ManyToOne(() => SchoolClass) @JoinColumn({ name: 'class_id' }) schoolClass?: Relation<SchoolClass>;
+}

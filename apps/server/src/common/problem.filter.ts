@@ -1,0 +1,53 @@
+import { Catch, HttpException } from '@nestjs/common';
+import type { ArgumentsHost, ExceptionFilter } from '@nestjs/common';
+import type { ProblemDetails } from '@ichnograph/contract';
+import type { Response } from 'express';
+import type { Logger } from 'pino';
+import { Problem } from './problem.js';
+
+const SENTENCES: Record<number, string> = {
+  400: 'The request could not be understood.',
+  404: 'There is nothing at this address.',
+  413: 'That is too large to be taken. A map may have 8 MiB, anything else 1 MiB.',
+  429: 'That was too often. Wait a minute, then try again.',
+};
+
+/** Gives every error the one shape. What nobody expected is logged in full and told as one sentence. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  constructor(private readonly logger: Logger) {}
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    const problem = this.problemOf(error);
+    if (response.headersSent) return;
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  }
+
+  private problemOf(error: unknown): ProblemDetails {
+    if (error instanceof Problem) return error.getResponse() as ProblemDetails;
+    const status = error instanceof HttpException ? error.getStatus() : statusOf(error);
+    if (status < 500) {
+      return { type: 'about:blank', title: 'Refused', status, detail: SENTENCES[status] ?? 'The request was refused.' };
+    }
+    this.logger.error({ err: error }, 'a request failed');
+    const unreachable = isDatabaseGone(error);
+    return {
+      type: 'about:blank', title: 'Server trouble', status: unreachable ? 503 : 500,
+      detail: unreachable
+        ? 'The database does not answer just now. What was saved is safe; try again in a moment.'
+        : 'Something went wrong on the server. What was saved is safe; try again.',
+    };
+  }
+}
+
+/** Body parsers throw plain errors that carry a status. */
+const statusOf = (error: unknown): number => {
+  const status = (error as { status?: unknown } | null)?.status;
+  return typeof status === 'number' && status >= 400 && status < 500 ? status : 500;
+};
+
+const isDatabaseGone = (error: unknown): boolean => {
+  const code = String((error as { code?: unknown } | null)?.code ?? '');
+  return ['ECONNREFUSED', 'ENOENT', 'ECONNRESET', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN'].includes(code);
+};

@@ -1,0 +1,16 @@
+export { AccountsService, accountRowOf } from './accounts/accounts.service.js';
+export { SessionsService } from './accounts/sessions.service.js';
+export { SessionCookie } from './accounts/session-cookie.js';
+export { Open } from './accounts/session.guard.js';
+export { createApplication } from './application.js';
+export { AppModule } from './app.module.js';
+export { AssignmentsService } from './assignments/assignments.service.js';
+export { ClassesService } from './classes/classes.service.js';
+export { Clock } from './common/clock.js';
+export { notFound } from './common/problem.js';
+export { UpdateLog } from './live/update-log.js';
+export { MarkingService } from './marking/marking.service.js';
+export { readSettings } from './settings.js';
+export { HandInService } from './submissions/hand-in.service.js';
+export { SubmissionsService } from './submissions/submissions.service.js';
+export { WorksService } from './works/works.service.js';

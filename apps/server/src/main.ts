@@ -1,0 +1,27 @@
+import { pino } from 'pino';
+import type { Type } from '@nestjs/common';
+import { createApplication } from './application.js';
+import { Clock } from './common/clock.js';
+import { readSettings } from './settings.js';
+
+const logger = pino({ level: process.env.ICHNOGRAPH_LOG ?? 'warn' }, pino.destination(2));
+
+/** The demo's code is loaded only where the made-up school is. */
+async function demoModules(demo: boolean): Promise<Type[]> {
+  if (!demo) return [];
+  const name = '@ichnograph/demo';
+  const { DemoSignInModule } = (await import(name)) as { DemoSignInModule: Type };
+  return [DemoSignInModule];
+}
+
+try {
+  const settings = readSettings(process.env);
+  const app = await createApplication({ settings, logger, clock: new Clock(), extras: await demoModules(settings.demo) });
+  await app.listen(settings.port, settings.host);
+  process.stdout.write(`listening on http://${settings.host}:${settings.port}\n`);
+} catch (error) {
+  const { code, message } = error as NodeJS.ErrnoException;
+  const said = code === 'EADDRINUSE' ? 'that port is in use by another program' : message;
+  process.stderr.write(`The server could not start: ${said}.\n`);
+  process.exit(1);
+}

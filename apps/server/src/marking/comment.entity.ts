@@ -1,0 +1,17 @@
+import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
+import type { Relation } from 'typeorm';
+import type { Anchor } from '@ichnograph/contract';
+import { Submission } from '../submissions/submission.entity.js';
+
+@Entity('comment')
+export class Comment {
+  @PrimaryColumn({ type: 'char', length: 36 }) id!: string;
+  @Column({ name: 'submission_id', type: 'char', length: 36 }) submissionId!: string;
+  @Column({ type: 'varchar', length: 16 }) anchor!: Anchor;
+  @Column({ type: 'varchar', length: 200, nullable: true }) target!: string | null;
+  @Column({ type: 'varchar', length: 2000 }) text!: string;
+  @Column({ name: 'author_id', type: 'char', length: 36 }) authorId!: string;
+  @Column({ type: 'datetime', precision: 3 }) at!: Date;
+
+  @ManyToOne(() => Submission) @JoinColumn({ name: 'submission_id' }) submission?: Relation<Submission>;
+}

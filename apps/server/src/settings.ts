@@ -1,0 +1,30 @@
+import path from 'node:path';
+
+/** Everything the server is told from outside, read once. */
+export interface Settings {
+  port: number;
+  host: string;
+  database: { socketPath: string; user: string; password: string; name: string };
+  /** the built web application; null serves the API alone */
+  webFolder: string | null;
+  /** whether the made-up school is loaded; without it none of the demo's code is */
+  demo: boolean;
+  secureCookie: boolean;
+}
+
+export function readSettings(env: NodeJS.ProcessEnv): Settings {
+  const needed = (name: string): string => {
+    const value = env[name];
+    if (!value) throw new Error(`the setting ${name} is missing`);
+    return value;
+  };
+  return {
+    port: Number(needed('ICHNOGRAPH_PORT')), host: env.ICHNOGRAPH_HOST ?? '127.0.0.1',
+    database: {
+      socketPath: needed('ICHNOGRAPH_DB_SOCKET'), user: env.ICHNOGRAPH_DB_USER ?? 'ichnograph',
+      password: needed('ICHNOGRAPH_DB_PASSWORD'), name: env.ICHNOGRAPH_DB_NAME ?? 'ichnograph',
+    },
+    webFolder: env.ICHNOGRAPH_WEB ? path.resolve(env.ICHNOGRAPH_WEB) : null,
+    demo: env.ICHNOGRAPH_DEMO === '1', secureCookie: env.ICHNOGRAPH_SECURE_COOKIE === '1',
+  };
+}

@@ -1,0 +1,29 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { OnApplicationShutdown } from '@nestjs/common';
+import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
+import { Piscina } from 'piscina';
+import type { Logger } from 'pino';
+import { LOGGER } from '../common/tokens.js';
+import type { CheckTask } from './check-worker.js';
+
+const PATIENCE_MS = 20_000;
+
+/** Checks maps in worker threads, so that a large map never holds up other people's requests. */
+@Injectable()
+export class CheckPool implements OnApplicationShutdown {
+  private readonly pool = new Piscina<CheckTask, { report: Report; faults: string[] }>({
+    filename: new URL('./check-worker.js', import.meta.url).href, minThreads: 1, maxThreads: 2, idleTimeout: 60_000,
+  });
+
+  constructor(@Inject(LOGGER) private readonly logger: Logger) {}
+
+  async check(map: TopicMap, assignment: Assignment, context: CheckContext): Promise<Report> {
+    const { report, faults } = await this.pool.run({ map, assignment, context }, { signal: AbortSignal.timeout(PATIENCE_MS) });
+    for (const fault of faults) this.logger.error({ fault }, 'a requirement could not be checked');
+    return report;
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.pool.destroy();
+  }
+}

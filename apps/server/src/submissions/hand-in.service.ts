@@ -1,0 +1,76 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { LIMITS, writeMap } from '@ichnograph/core';
+import type { TopicMap } from '@ichnograph/core';
+import { snapshotOf } from '@ichnograph/livemap';
+import { workDocument } from '@ichnograph/contract';
+import type { HandIn } from '@ichnograph/contract';
+import { DataSource } from 'typeorm';
+import type { Account } from '../accounts/account.entity.js';
+import { bodyOf } from '../assignments/assignments.service.js';
+import { Clock } from '../common/clock.js';
+import { conflict, notFound, refused } from '../common/problem.js';
+import { UpdateLog } from '../live/update-log.js';
+import { lockWork, mayHandIn, membersOf, nameOf, WorksService } from '../works/works.service.js';
+import { Work } from '../works/work.entity.js';
+import { CheckPool } from './check-pool.js';
+import { Submission } from './submission.entity.js';
+
+@Injectable()
+export class HandInService {
+  constructor(
+    @InjectDataSource() private readonly data: DataSource, private readonly works: WorksService,
+    private readonly log: UpdateLog, private readonly checks: CheckPool, private readonly clock: Clock,
+  ) {}
+
+  /**
+   * Freezes a work: waits until all of the client's changes are stored, mends what is stored, checks it again with the
+   * same core, and keeps map, revision and report together. The browser's own report is never asked for.
+   * @returns the id of the submission
+   */
+  async handIn(workId: string, { note, client, count }: HandIn, account: Account): Promise<string> {
+    const { work, isMember } = await this.works.seen(workId, account.id);
+    if (!isMember) throw notFound('map');
+    const name = workDocument(workId);
+    if (!(await this.log.holds(name, client, count))) {
+      throw conflict('Not all of your changes have arrived yet, so nothing was handed in. Wait until the map says saved, then try again.');
+    }
+    const handedIn = this.clock.now();
+    const due = work.publication!.due;
+    const members = membersOf(work);
+    const doc = await this.log.stored(name);
+    if (!doc) throw new Error(`the live document ${name} is gone`);
+    const { map: snapshot, dropped } = snapshotOf(doc);
+    const map: TopicMap = { ...snapshot, author: members.map(nameOf).join(', ') };
+    refuseOversize(map);
+    const assignment = bodyOf(work.revision!);
+    const report = await this.checks.check(map, assignment, {
+      members: members.map((member) => member.id), due: due?.toISOString() ?? null, handedIn: handedIn.toISOString(),
+    });
+    const id = randomUUID();
+    await this.data.transaction(async (manager) => {
+      const locked = await lockWork(manager, workId);
+      const number = (await manager.countBy(Submission, { workId })) + 1;
+      if (!mayHandIn({ ...work, state: locked.state }, number - 1)) {
+        throw conflict('Your teacher has begun to mark this map, so it cannot be handed in again just now.');
+      }
+      await manager.insert(Submission, {
+        id, workId, revisionId: work.revisionId, number, map: writeMap(map) as object, report: report as object,
+        leftOut: dropped.length, note: note ?? '', handedInBy: account.id, handedInAt: handedIn,
+        late: due !== null && handedIn > due, returnedAt: null, returnedBy: null,
+      });
+      await manager.update(Work, { id: workId }, { state: 'handed in' });
+    });
+    this.works.afterState(workId, 'handed in', members);
+    return id;
+  }
+}
+
+/** Limits are the one thing for which a whole map is refused. */
+function refuseOversize({ topics, links }: TopicMap): void {
+  const notes = topics.reduce((sum, { note }) => sum + (note?.length ?? 0), 0);
+  if (topics.length > LIMITS.topics) throw refused(`A map can be handed in with up to ${LIMITS.topics} topics. This one has ${topics.length}.`);
+  if (links.length > LIMITS.links) throw refused(`A map can be handed in with up to ${LIMITS.links} links. This one has ${links.length}.`);
+  if (notes > LIMITS.allNotes) throw refused('The notes of this map are too long to be handed in. Shorten the longest ones.');
+}

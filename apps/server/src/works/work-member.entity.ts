@@ -1,0 +1,15 @@
+import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
+import type { Relation } from 'typeorm';
+import { Account } from '../accounts/account.entity.js';
+import { Work } from './work.entity.js';
+
+@Entity('work_member')
+export class WorkMember {
+  @PrimaryColumn({ name: 'work_id', type: 'char', length: 36 }) workId!: string;
+  @PrimaryColumn({ name: 'account_id', type: 'char', length: 36 }) accountId!: string;
+  /** repeated from the work, so that a unique key can say: one work a person and publication */
+  @Column({ name: 'publication_id', type: 'char', length: 36 }) publicationId!: string;
+
+  @ManyToOne(() => Work, (work) => work.members) @JoinColumn({ name: 'work_id' }) work?: Relation<Work>;
+  @ManyToOne(() => Account) @JoinColumn({ name: 'account_id' }) account?: Relation<Account>;
+}

@@ -1,0 +1,20 @@
+import { Column, Entity, JoinColumn, ManyToOne, OneToMany, PrimaryColumn } from 'typeorm';
+import type { Relation } from 'typeorm';
+import type { WorkState } from '@ichnograph/contract';
+import { Publication } from '../assignments/publication.entity.js';
+import { Revision } from '../assignments/revision.entity.js';
+import { WorkMember } from './work-member.entity.js';
+
+/** One student's or one group's doing of one assignment. Pinned to a revision. */
+@Entity('work')
+export class Work {
+  @PrimaryColumn({ type: 'char', length: 36 }) id!: string;
+  @Column({ name: 'publication_id', type: 'char', length: 36 }) publicationId!: string;
+  @Column({ name: 'revision_id', type: 'char', length: 36 }) revisionId!: string;
+  @Column({ type: 'varchar', length: 16 }) state!: WorkState;
+  @Column({ name: 'begun_at', type: 'datetime', precision: 3 }) begunAt!: Date;
+
+  @ManyToOne(() => Publication) @JoinColumn({ name: 'publication_id' }) publication?: Relation<Publication>;
+  @ManyToOne(() => Revision) @JoinColumn({ name: 'revision_id' }) revision?: Relation<Revision>;
+  @OneToMany(() => WorkMember, (member) => member.work) members?: Relation<WorkMember>[];
+}

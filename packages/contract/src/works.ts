@@ -1,0 +1,89 @@
+import { IsInt, IsOptional, IsString, Length, MaxLength, Min } from 'class-validator';
+import type { Person } from './accounts.js';
+
+export const WORK_STATES = ['not begun', 'in progress', 'handed in', 'being marked', 'returned', 'done'] as const;
+export type WorkState = (typeof WORK_STATES)[number];
+
+export class HandIn {
+  @IsOptional() @IsString() @MaxLength(2000, { message: 'a note has room for 2,000 characters' })
+  note?: string;
+
+  /** which client hands in, and how many transactions it made: all of them must be stored first */
+  @IsString() @Length(1, 64)
+  client!: string;
+
+  @IsInt() @Min(0)
+  count!: number;
+}
+
+/** What a student has to do, for the page Today. */
+export interface StudentTask {
+  publicationId: string;
+  workId: string | null;
+  title: string;
+  focusQuestion: string;
+  className: string;
+  due: string | null;
+  state: WorkState;
+  /** ISO instants, newest submission first */
+  handedIn: string | null;
+  late: boolean;
+  returnedAt: string | null;
+  submissionId: string | null;
+  remarks: number;
+}
+
+/** What a class's assignment looks like from the teacher's desk. */
+export interface TeacherTask {
+  publicationId: string;
+  assignmentId: string;
+  title: string;
+  className: string;
+  due: string | null;
+  counts: Record<WorkState, number>;
+  /** of those handed in and not returned: the earliest instant */
+  oldestWaiting: string | null;
+}
+
+export interface WorkDetail {
+  id: string;
+  publicationId: string;
+  title: string;
+  className: string;
+  due: string | null;
+  state: WorkState;
+  mayEdit: boolean;
+  mayHandIn: boolean;
+  members: Person[];
+  revision: number;
+  /** an assignment file's JSON value, without the reference map */
+  assignment: Record<string, unknown>;
+  submissions: SubmissionRow[];
+}
+
+export interface SubmissionRow {
+  id: string;
+  number: number;
+  handedInAt: string;
+  late: boolean;
+  earned: number;
+  outOf: number;
+  returnedAt: string | null;
+}
+
+export interface PileEntry {
+  workId: string | null;
+  members: Person[];
+  state: WorkState;
+  late: boolean;
+  submission: (SubmissionRow & { flags: number }) | null;
+}
+
+export interface Pile {
+  publicationId: string;
+  assignmentId: string;
+  title: string;
+  className: string;
+  due: string | null;
+  entries: PileEntry[];
+}
