@@ -1,0 +1,115 @@
+import type { Assignment, Legend, Term, TopicMap } from '@ichnograph/core';
+import { draw } from '../draw.js';
+
+export const legend: Legend = {
+  topicKinds: [
+    { id: 'bridge', name: 'Bridge', purpose: 'What the map is about', givenBy: 'teacher', shape: 'capsule', fill: '#cfe0dc', outline: '#2f5d55', root: true },
+    { id: 'part', name: 'Part', purpose: 'A part that a bridge is made of', givenBy: 'teacher', shape: 'rectangle', fill: '#d7e7ec', outline: '#35596a' },
+    { id: 'force', name: 'Force', purpose: 'A load or a force', givenBy: 'teacher', shape: 'trapezoid', fill: '#e3ddf2', outline: '#5a4b86' },
+    { id: 'family', name: 'Family', purpose: 'A heading of your own that gathers others', givenBy: 'student', shape: 'parallelogram', fill: '#f6dcd2', outline: '#9a5138' },
+    { id: 'seen', name: 'Seen outside', purpose: 'An example of your own, with where you saw it', givenBy: 'student', shape: 'note', fill: '#ebe7d6', outline: '#7a6c3a' },
+    { id: 'target', name: 'Target', purpose: 'What you can do when you are done', givenBy: 'teacher', shape: 'signpost', fill: '#ffffff', outline: '#7a2e5d', structural: false },
+  ],
+  linkKinds: [
+    { id: 'says', name: 'says', colour: '#4a5260', width: 1.5 },
+    { id: 'shows', name: 'shows', route: 'elbow', dash: 'dashed', width: 3.5, colour: '#7a2e5d', structural: false },
+  ],
+};
+
+export const TARGETS = ['Trace a load to the ground', 'Tell pushing from pulling', 'Choose a bridge for a site'] as const;
+const IN_STARTER = ['Beam', 'Arch', 'Cable', 'Deck', 'Pier', 'Live load', 'Compression', 'Tension'];
+
+const term = (kind: string) => (text: string): Term => ({
+  text, kind, place: IN_STARTER.includes(text) ? 'map' : 'bank', ...(ACCEPT[text] && { accept: ACCEPT[text] }),
+});
+const ACCEPT: Record<string, string[]> = {
+  Deck: ['roadway'], Foundation: ['footing'], Compression: ['squeezing'], Tension: ['stretching'], Torsion: ['twisting'],
+  'Live load': ['moving load'], 'Dead load': ['own weight'], Anchorage: ['anchor block'],
+};
+
+const terms: Term[] = [
+  ...['Beam', 'Arch', 'Cable', 'Truss', 'Deck', 'Pier', 'Tower', 'Abutment', 'Anchorage', 'Foundation', 'Keystone',
+    'Expansion joint', 'Span', 'Bearing'].map(term('part')),
+  ...['Dead load', 'Live load', 'Wind load', 'Compression', 'Tension', 'Shear', 'Bending', 'Torsion', 'Resonance'].map(term('force')),
+];
+
+const starter: TopicMap = draw(legend, '', [
+  ['bridge', 'Bridge', 'bridge', 0, 0],
+  ['beam', 'Beam', 'part', -240, 110], ['arch', 'Arch', 'part', -120, 110], ['cable', 'Cable', 'part', 0, 110],
+  ['deck', 'Deck', 'part', 120, 110], ['pier', 'Pier', 'part', 240, 110],
+  ['live', 'Live load', 'force', -150, 190], ['compression', 'Compression', 'force', 0, 190], ['tension', 'Tension', 'force', 150, 190],
+  ['trace', TARGETS[0], 'target', -200, 300], ['tell', TARGETS[1], 'target', 0, 300], ['choose', TARGETS[2], 'target', 200, 300],
+], []);
+
+const reference: TopicMap = draw(legend, 'How a bridge hands its loads down', [
+  ['bridge', 'Bridge', 'bridge', 0, 0],
+  ['loads', 'Loads', 'family', -600, 120], ['span', 'Span', 'part', -260, 120], ['shapes', 'Shapes', 'family', 230, 120],
+  ['dead', 'Dead load', 'force', -760, 240], ['wind', 'Wind load', 'force', -600, 240], ['live', 'Live load', 'force', -440, 240],
+  ['deck', 'Deck', 'part', -260, 240], ['beam', 'Beam', 'part', -50, 240], ['truss', 'Truss', 'part', 105, 240],
+  ['arch', 'Arch', 'part', 260, 240], ['cable', 'Cable', 'part', 560, 240], ['tower', 'Tower', 'part', 770, 240],
+  ['torsion', 'Torsion', 'force', -780, 370], ['resonance', 'Resonance', 'force', -640, 370],
+  ['plough', 'snow plough on Mill Lane', 'seen', -490, 370], ['joint', 'Expansion joint', 'part', -350, 370],
+  ['bearing', 'Bearing', 'part', -195, 370], ['bending', 'Bending', 'force', -85, 370], ['shear', 'Shear', 'force', 25, 370],
+  ['compression', 'Compression', 'force', 135, 370], ['keystone', 'Keystone', 'part', 360, 370],
+  ['tension', 'Tension', 'force', 470, 370],
+  ['pier', 'Pier', 'part', -195, 490], ['abutment', 'Abutment', 'part', 255, 490], ['anchorage', 'Anchorage', 'part', 560, 490],
+  ['foundation', 'Foundation', 'part', 560, 640],
+  ['trace', TARGETS[0], 'target', 800, 640], ['tell', TARGETS[1], 'target', 110, 490], ['choose', TARGETS[2], 'target', 700, 60],
+], [
+  ['bridge', 'has to carry', 'loads'], ['bridge', 'crosses a gap with a', 'span'], ['bridge', 'takes one of several', 'shapes'],
+  ['loads', 'lie still as', 'dead'], ['loads', 'push sideways as', 'wind'], ['loads', 'come and go as', 'live'],
+  ['wind', 'twists by', 'torsion'], ['wind', 'can start', 'resonance'], ['plough', 'adds to', 'live'],
+  ['live', 'presses on', 'deck'], ['span', 'is crossed on a', 'deck'], ['deck', 'stretches at an', 'joint'],
+  ['deck', 'sits on a', 'bearing'], ['bearing', 'hands loads to a', 'pier'], ['pier', 'stands on a', 'foundation'],
+  ['shapes', 'lie flat as a', 'beam'], ['shapes', 'join up in a', 'truss'], ['shapes', 'rise as an', 'arch'],
+  ['shapes', 'hang from a', 'cable'], ['beam', 'sags by', 'bending'], ['beam', 'can fail by', 'shear'],
+  ['truss', 'spreads', 'compression'], ['arch', 'works by', 'compression'], ['arch', 'is locked by a', 'keystone'],
+  ['arch', 'pushes outward on', 'abutment'], ['cable', 'works by', 'tension'], ['cable', 'hangs over a', 'tower'],
+  ['cable', 'pulls on an', 'anchorage'], ['abutment', 'leans into a', 'foundation'], ['anchorage', 'is buried in a', 'foundation'],
+  ['tower', 'presses down on a', 'foundation'],
+  ['trace', '', 'foundation', { kind: 'shows' }], ['tell', '', 'compression', { kind: 'shows' }], ['choose', '', 'shapes', { kind: 'shows' }],
+]);
+
+const BRIEF = `Show how a load on a bridge reaches the ground.
+
+1. Put **every term** on your map, each where it belongs. Eight are there already; the others wait in the word bank.
+2. Say in a few words on **each link** how the two belong together. Read it aloud along the arrow: is it true?
+3. Gather what belongs together under **two to five families** of your own.
+4. Add at least one thing you have **seen outside**.
+5. Tie each **target** with one dashed line to the topic that shows it best.
+
+Leave room between topics, so that somebody else can read your map.`;
+
+/** Assignment 1 of the made-up school. */
+export const bridges: Assignment = {
+  title: 'How bridges carry loads', focusQuestion: 'How does a load on a bridge reach the ground?', brief: BRIEF, language: 'en',
+  styleMode: 'guided', legend, terms, root: 'Bridge', starter, reference,
+  requirements: [
+    { id: 'r1', type: 'all-terms-present', params: {}, level: 'must', points: 6 },
+    { id: 'r2', type: 'terms-unchanged', params: {}, level: 'must', points: 2 },
+    { id: 'r3', type: 'right-kind', params: {}, level: 'must', points: 3 },
+    { id: 'r4', type: 'kind-count', params: { kind: 'family', min: 2, max: 5 }, level: 'should', points: 2 },
+    { id: 'r5', type: 'kind-count', params: { kind: 'seen' }, level: 'should', points: 2 },
+    { id: 'r6', type: 'all-connected', params: {}, level: 'must', points: 4 },
+    { id: 'r7', type: 'links-labelled', params: {}, level: 'must', points: 4 },
+    { id: 'r8', type: 'few-crossings', params: { max: 2 }, level: 'should', points: 2 },
+    { id: 'r9', type: 'no-overlaps', params: {}, level: 'should', points: 2 },
+  ],
+  criteria: [
+    {
+      id: 'c1', name: 'Understanding of forces', levels: [
+        { name: 'names', points: 0, description: 'Forces are named but not tied to parts.' },
+        { name: 'lists', points: 2, description: 'Forces stand beside the parts they act on.' },
+        { name: 'relates', points: 4, description: 'Most links say what a force does to a part.' },
+        { name: 'explains', points: 6, description: 'One can follow a load from where it acts down to the ground.' },
+      ],
+    },
+    {
+      id: 'c2', name: 'Precision of sentences', levels: [
+        { name: 'vague', points: 0, description: 'Most links could join any two topics.' },
+        { name: 'mixed', points: 2, description: 'Some sentences could be wrong, and are not.' },
+        { name: 'sharp', points: 4, description: 'Each sentence says one thing and says it exactly.' },
+      ],
+    },
+  ],
+};

@@ -1,0 +1,2 @@
+export { DEMO_PASSWORD } from './people.js';
+export { DemoSignInModule } from './sign-in.module.js';

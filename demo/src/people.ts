@@ -1,0 +1,37 @@
+import type { NewAccount, Part } from '@ichnograph/contract';
+
+/** Alder Quay School: everyone in it is made up. */
+export const SCHOOL = { name: 'Alder Quay School', timeZone: 'Europe/Oslo' };
+export const DEMO_PASSWORD = 'alder-quay';
+
+type DemoPerson = Omit<NewAccount, 'password'> & { who?: string };
+
+const staff = (name: string, givenName: string, familyName: string, who: string): DemoPerson =>
+  ({ name, givenName, familyName, role: 'teacher', who });
+
+export const STAFF_PEOPLE: DemoPerson[] = [
+  { name: 'halina', givenName: 'Halina', familyName: 'Quist', role: 'administrator', who: 'Administrator' },
+  staff('maren', 'Maren', 'Oyelaran', 'Teacher, technology'),
+  staff('tobias', 'Tobias', 'Lindqvist-Rao', 'Teacher, English and history'),
+  staff('piet', 'Piet', 'Abara', 'Assistant, technology'),
+];
+
+const NAMES_9B = [
+  'Amara Diallo', 'Bastian Krol', 'Chidi Verhoeven', 'Dalia Moreau', 'Emre Salonen', 'Freya Mbeki', 'Goran Ito', 'Hana Petrov',
+  'Ilse Nakamura', 'Juno Castellanos', 'Kofi Lund', 'Leila Brandt', 'Mateus Okafor', 'Noor Halvorsen', 'Oskar Tanaka',
+  'Priya Eklund', 'Quentin Asante', 'Rosa Lindgren', 'Santeri Das', 'Tomke Ferreira', 'Uma Kowalczyk', 'Viggo Haddad',
+  'Wren Abebe', 'Yusuf Marchetti',
+];
+
+export const STUDENTS_9B: DemoPerson[] = NAMES_9B.map((full) => {
+  const [givenName, familyName] = full.split(' ') as [string, string];
+  return { name: givenName.toLowerCase(), givenName, familyName, role: 'student' };
+});
+
+/** Sign-in names of those the first page offers with one click, and what each shows. */
+export const FIRST_PAGE: Record<string, string> = {
+  maren: 'Teacher: one map waits to be marked', noor: 'Student: has handed in', juno: 'Student: half way through',
+  kofi: 'Student: got the map back', amara: 'Student: has not begun', halina: 'Administrator',
+};
+
+export const CLASS_9B = { name: 'Technology 9B', staff: { maren: 'teacher', piet: 'assistant' } as Record<string, Part> };

@@ -1,0 +1,74 @@
+import type { INestApplication } from '@nestjs/common';
+import { writeAssignment } from '@ichnograph/core';
+import { AccountsService, AssignmentsService, ClassesService, MarkingService } from '@ichnograph/server';
+import { bridges } from './bridges/assignment.js';
+import { juno, kofi, noor } from './bridges/works.js';
+import type { DemoClock } from './demo-clock.js';
+import { CLASS_9B, DEMO_PASSWORD, SCHOOL, STAFF_PEOPLE, STUDENTS_9B } from './people.js';
+import { DemoStudent } from './student.js';
+
+type Account = NonNullable<Awaited<ReturnType<AccountsService['byId']>>>;
+
+/** @returns false where there is a school already, and then nothing is touched */
+export async function loadSchool(app: INestApplication, clock: DemoClock): Promise<boolean> {
+  const accounts = app.get(AccountsService);
+  if (await accounts.school()) return false;
+  clock.at(-21, '07:30');
+  const people = await peopleOf(accounts);
+  const classId = await classOf(app, people);
+
+  clock.at(-6, '13:10');
+  const maren = people.get('maren')!;
+  const assignments = app.get(AssignmentsService);
+  const { id } = await assignments.bringIn(writeAssignment(bridges), maren);
+  const due = new Date(new Date(Date.now() + 3 * 24 * 3_600_000).toISOString().replace(/T.*/, 'T17:00:00Z'));
+  const publication = await assignments.publish(id, { classId, due: due.toISOString() }, maren);
+  await drawWorks(app, clock, publication.id, people);
+  return true;
+}
+
+async function peopleOf(accounts: AccountsService): Promise<Map<string, Account>> {
+  const [head, ...others] = [...STAFF_PEOPLE, ...STUDENTS_9B].map(({ who: _who, ...person }) => ({ ...person, password: DEMO_PASSWORD }));
+  const { role: _role, ...founder } = head!;
+  const made = [await accounts.found({ ...founder, school: SCHOOL.name, timeZone: SCHOOL.timeZone })];
+  for (const person of others) made.push(await accounts.create(person));
+  return new Map(made.map((account) => [account.name, account]));
+}
+
+async function classOf(app: INestApplication, people: Map<string, Account>): Promise<string> {
+  const classes = app.get(ClassesService);
+  const { id } = await classes.create(CLASS_9B.name);
+  for (const [name, part] of Object.entries(CLASS_9B.staff)) await classes.enrol(id, { accountId: people.get(name)!.id, part });
+  for (const { name } of STUDENTS_9B) await classes.enrol(id, { accountId: people.get(name)!.id, part: 'student' });
+  return id;
+}
+
+async function drawWorks(app: INestApplication, clock: DemoClock, publicationId: string, people: Map<string, Account>): Promise<void> {
+  const student = async (name: string, days: number, time: string): Promise<DemoStudent> => {
+    clock.at(days, time);
+    const one = new DemoStudent(app, people.get(name)!);
+    await one.begin(publicationId);
+    return one;
+  };
+  const marking = app.get(MarkingService);
+  const maren = people.get('maren')!;
+
+  const first = await student('kofi', -4, '15:05');
+  await first.draw(kofi);
+  clock.at(-3, '17:48');
+  const handedIn = await first.handIn('I was not sure where torsion goes.');
+  clock.at(-2, '10:20');
+  await marking.addComment(handedIn, { anchor: 'topic', target: first.topic('torsion'), text: 'Wind twists a deck: can you show that with one link?' }, maren);
+  await marking.addComment(handedIn, { anchor: 'topic', target: first.topic('live'), text: 'This was “Live load”. A bus is traffic, and so is a person: which word holds them all?' }, maren);
+  await marking.addComment(handedIn, { anchor: 'link', target: first.link('forces', 'dead'), text: '“Has” tells me little. What does a dead load do that a live load does not?' }, maren);
+  await marking.addComment(handedIn, { anchor: 'map', text: 'The parts hang together well, Kofi. Now let the forces meet them: five links between your two families would show me that you see how a load travels.' }, maren);
+  await marking.return(handedIn, maren);
+
+  const second = await student('juno', -1, '18:15');
+  await second.draw(juno);
+
+  const third = await student('noor', -2, '16:40');
+  await third.draw(noor);
+  clock.at(-1, '14:32');
+  await third.handIn('');
+}
