@@ -1,4 +1,5 @@
-import { foldedForm, normalForm } from '../words/normal-form.js';
+import { foldedForm } from '../words/folded-form.js';
+import { normalForm } from '../words/normal-form.js';
 import { drawnPart } from '../geometry/drawn-part.js';
 import type { Point } from '../geometry/points.js';
 import { effectiveKind, isStructural } from './kinds.js';

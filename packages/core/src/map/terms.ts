@@ -1,5 +1,6 @@
 import { alignmentDistance } from '../words/edit-distance.js';
-import { foldedForm, isBlank, normalForm } from '../words/normal-form.js';
+import { foldedForm } from '../words/folded-form.js';
+import { isBlank, normalForm } from '../words/normal-form.js';
 import type { Topic } from './types.js';
 
 export interface TermMatch {

@@ -1,5 +1,3 @@
-import { stemmerFor } from './stemmers.js';
-
 export const isBlank = (text: string | undefined): boolean => text === undefined || text.trim() === '';
 
 /**
@@ -17,10 +15,4 @@ export function normalForm(text: string): string {
 export function wordsOf(text: string): string[] {
   const form = normalForm(text);
   return form === '' ? [] : form.split(' ');
-}
-
-/** Normal form with each word stemmed by the Snowball stemmer of the language (BCP 47; its primary subtag counts). */
-export function foldedForm(text: string, language: string): string {
-  const stem = stemmerFor(language);
-  return wordsOf(text).map(stem).join(' ');
 }

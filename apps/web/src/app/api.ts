@@ -1,0 +1,49 @@
+import type { ProblemDetails } from '@ichnograph/contract';
+
+/** An answer that was an error: a sentence for a person, and the places that are wrong, if it named any. */
+export class ApiError extends Error {
+  override name = 'ApiError';
+  constructor(readonly problem: ProblemDetails) {
+    super(problem.detail);
+  }
+
+  get status(): number {
+    return this.problem.status;
+  }
+}
+
+const UNREACHABLE: ProblemDetails = {
+  type: 'about:blank', title: 'No connection', status: 0,
+  detail: 'The server does not answer. Check your connection, then try again. What was saved is safe.',
+};
+
+async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api/${path}`, {
+      method, ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+    });
+  } catch (error) {
+    // fetch rejects with a TypeError when there is no answer at all.
+    if (!(error instanceof TypeError)) throw error;
+    throw new ApiError(UNREACHABLE);
+  }
+  const text = await response.text();
+  if (!response.ok) throw new ApiError(problemOf(response, text));
+  return (text === '' ? undefined : JSON.parse(text)) as T;
+}
+
+function problemOf({ status, headers }: Response, text: string): ProblemDetails {
+  if (headers.get('content-type')?.includes('problem+json')) return JSON.parse(text) as ProblemDetails;
+  return { ...UNREACHABLE, status, detail: 'The server gave no proper answer. Try again in a moment.' };
+}
+
+export const api = {
+  get: <T>(path: string): Promise<T> => call('GET', path),
+  post: <T = void>(path: string, body?: unknown): Promise<T> => call('POST', path, body),
+  patch: <T = void>(path: string, body: unknown): Promise<T> => call('PATCH', path, body),
+  delete: <T = void>(path: string): Promise<T> => call('DELETE', path),
+};
+
+export const sentenceOfError = (error: unknown): string =>
+  error instanceof ApiError ? error.message : 'Something went wrong on this page. Load it again; what was saved is safe.';

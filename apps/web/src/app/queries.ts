@@ -1,0 +1,38 @@
+import { QueryClient, useQuery } from '@tanstack/react-query';
+import type {
+  AccountRow, AssignmentDetail, AssignmentRow, ClassRow, DemoPerson, Me, Pile, RosterEntry, StudentTask, SubmissionDetail, TeacherTask, Welcome, WorkDetail,
+} from '@ichnograph/contract';
+import { api, ApiError } from './api';
+
+export const queries = new QueryClient({
+  defaultOptions: {
+    queries: { retry: (count, error) => error instanceof ApiError && (error.status === 0 || error.status >= 500) && count < 2, staleTime: 5_000 },
+  },
+});
+
+const read = <T>(path: string, enabled = true) => ({ queryKey: [path], queryFn: () => api.get<T>(path), enabled });
+
+export const useWelcome = () => useQuery({ ...read<Welcome>('welcome'), staleTime: 60_000 });
+export const useDemoPeople = (demo: boolean) => useQuery(read<DemoPerson[]>('demo/people', demo));
+export const useStudentTasks = () => useQuery(read<StudentTask[]>('today/student'));
+export const useTeacherTasks = () => useQuery(read<TeacherTask[]>('today/teacher'));
+export const useAssignments = () => useQuery(read<AssignmentRow[]>('assignments'));
+export const useAssignment = (id: string) => useQuery(read<AssignmentDetail>(`assignments/${id}`));
+export const useClasses = () => useQuery(read<ClassRow[]>('classes'));
+export const useRoster = (classId: string | null) => useQuery(read<RosterEntry[]>(`classes/${classId}/people`, classId !== null));
+export const useAccounts = () => useQuery(read<AccountRow[]>('accounts'));
+export const useWork = (id: string) => useQuery(read<WorkDetail>(`works/${id}`));
+export const usePile = (id: string) => useQuery(read<Pile>(`publications/${id}/pile`));
+export const useSubmission = (id: string | null) => useQuery(read<SubmissionDetail>(`submissions/${id}`, id !== null));
+
+/** The signed-in person. The shell shows nothing of the pages that use this until there is one. */
+export function useMe(): Me {
+  const me = useWelcome().data?.me;
+  if (!me) throw new Error('this page is shown to signed-in people only');
+  return me;
+}
+
+export const useTimeZone = (): string => useWelcome().data?.timeZone ?? 'UTC';
+
+/** Asks again for everything that may have changed by an action. */
+export const refresh = (): Promise<void> => queries.invalidateQueries();

@@ -1,0 +1,72 @@
+import { DropdownMenu } from 'radix-ui';
+import { Suspense } from 'react';
+import { ChevronDown } from 'lucide-react';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import type { Me } from '@ichnograph/contract';
+import { FirstAdministratorPage } from '../accounts/first-administrator-page';
+import { SignInPage } from '../accounts/sign-in-page';
+import { useSignOut } from '../accounts/sign-out';
+import { Crumbs } from './crumbs';
+import { Failed } from './failures';
+import { Mark } from './mark';
+import { Loading } from './page';
+import { useWelcome } from './queries';
+
+const PLACES: Record<Me['role'], [to: string, name: string][]> = {
+  student: [['/', 'Today']],
+  teacher: [['/', 'Today'], ['/assignments', 'Assignments'], ['/people', 'People']],
+  administrator: [['/people', 'People']],
+};
+
+/** The head of every page, and the doors before it: first administrator, sign-in. */
+export function Shell() {
+  const welcome = useWelcome();
+  if (welcome.isPending) return <Loading what="Opening Ichnograph …" />;
+  if (welcome.isError) return <Failed error={welcome.error} />;
+  const { me, needsFirstAdministrator } = welcome.data;
+  if (needsFirstAdministrator) return <FirstAdministratorPage />;
+  if (!me) return <SignInPage />;
+  return (
+    <div className="flex min-h-screen flex-col">
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-white focus:p-2">Skip to the page</a>
+      <header className="no-print flex min-h-[46px] items-center gap-4 border-b border-rule bg-paper px-4">
+        <Link to="/" className="flex items-center gap-2 font-semibold"><Mark />Ichnograph</Link>
+        <Crumbs fallback={<Places me={me} />} />
+        <PersonMenu me={me} />
+      </header>
+      <Suspense fallback={<Loading what="Opening the page …" />}><Outlet /></Suspense>
+    </div>
+  );
+}
+
+function Places({ me }: { me: Me }) {
+  return (
+    <nav aria-label="Places" className="flex flex-1 gap-1">
+      {PLACES[me.role].map(([to, name]) => (
+        <NavLink key={to} to={to} end className={({ isActive }) => `rounded-sm px-3 py-1.5 ${isActive ? 'bg-wash font-semibold' : 'hover:bg-canvas'}`}>{name}</NavLink>
+      ))}
+    </nav>
+  );
+}
+
+function PersonMenu({ me }: { me: Me }) {
+  const navigate = useNavigate();
+  const { signOut, dialog } = useSignOut(me);
+  const item = 'flex min-h-9 cursor-pointer items-center rounded-sm px-3 outline-none data-[highlighted]:bg-wash';
+  return (
+    <>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger className="ml-auto flex max-w-[16rem] shrink-0 items-center gap-1 rounded-sm px-2 py-1.5 hover:bg-canvas">
+          <span className="truncate">{me.givenName} {me.familyName}</span><ChevronDown aria-hidden size={14} />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="end" sideOffset={4} className="z-50 min-w-48 card p-1">
+            <DropdownMenu.Item className={item} onSelect={() => void navigate('/password')}>Change password</DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => void signOut()}>Sign out</DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      {dialog}
+    </>
+  );
+}

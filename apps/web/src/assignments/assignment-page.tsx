@@ -1,0 +1,59 @@
+import { readAssignment } from '@ichnograph/core';
+import type { AssignmentDetail } from '@ichnograph/contract';
+import { Download } from 'lucide-react';
+import { useMemo } from 'react';
+import { useParams } from 'react-router';
+import { Failed } from '../app/failures';
+import { Loading, Page } from '../app/page';
+import { useAssignment } from '../app/queries';
+import { buttonClass } from '../ui/button';
+import { Brief } from './brief';
+import { GiveToClass } from './give-to-class';
+import { LegendList } from './legend-list';
+import { MapPicture } from './map-picture';
+import { RequirementSentences } from './requirement-sentences';
+
+/** An assignment as its students will see it, and whom it is given to. */
+export function AssignmentPage() {
+  const assignment = useAssignment(useParams().id!);
+  if (assignment.isPending) return <Loading what="Opening the assignment …" />;
+  if (assignment.isError) return <Failed error={assignment.error} />;
+  return <Sheet detail={assignment.data} />;
+}
+
+function Sheet({ detail }: { detail: AssignmentDetail }) {
+  const body = useMemo(() => readAssignment(detail.file), [detail.file]);
+  const { legend, terms, starter, reference } = body;
+  return (
+    <Page title={detail.title} lead={body.focusQuestion} actions={<a className={buttonClass()} href={`/api/assignments/${detail.id}/file`} download><Download aria-hidden size={14} />Write it out as a file</a>}>
+      <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_19rem]">
+        <div className="grid min-w-0 gap-8">
+          <Section title="Brief"><Brief text={body.brief} /></Section>
+          <Section title={`Requirements · ${body.requirements.length}`}><RequirementSentences assignment={body} /></Section>
+          <Section title="Starter map">{starter ? <MapPicture map={starter} legend={legend} title="Starter map" /> : <p className="text-quiet">Students begin with an empty map.</p>}</Section>
+          {reference && <Section title="Reference map" note="Only you see this one."><MapPicture map={reference} legend={legend} title="Reference map" /></Section>}
+        </div>
+        <div className="grid min-w-0 content-start gap-8">
+          <Section title="Given to"><GiveToClass detail={detail} /></Section>
+          <Section title="Legend"><LegendList legend={legend} /></Section>
+          <Section title={`Terms · ${terms.length}`}>
+            <ul className="flex flex-wrap gap-1.5">{terms.map(({ text, kind, accept }) => (
+              <li key={text} className="words max-w-full border border-rule border-l-4 bg-white px-2 py-0.5 text-sm" style={{ borderLeftColor: legend.topicKinds.find(({ id }) => id === kind)?.outline ?? '#c9cdc4' }}>
+                {text}{accept?.length ? <span className="text-quiet"> or {accept.join(', ')}</span> : null}
+              </li>
+            ))}</ul>
+          </Section>
+        </div>
+      </div>
+    </Page>
+  );
+}
+
+function Section({ title, note, children }: { title: string; note?: string; children: React.ReactNode }) {
+  return (
+    <section className="min-w-0">
+      <h2 className="caption mb-2">{title}{note && <span className="normal-case tracking-normal"> · {note}</span>}</h2>
+      {children}
+    </section>
+  );
+}

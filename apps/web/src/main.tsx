@@ -1,0 +1,18 @@
+import 'reflect-metadata';
+import './index.css';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router/dom';
+import { Announcer } from './app/announcer';
+import { queries } from './app/queries';
+import { router } from './app/router';
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+      <Announcer />
+    </QueryClientProvider>
+  </StrictMode>,
+);

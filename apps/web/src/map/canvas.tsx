@@ -1,0 +1,130 @@
+import '@xyflow/react/dist/base.css';
+import './canvas.css';
+import { boxOf } from '@ichnograph/core';
+import type { Topic } from '@ichnograph/core';
+import { Background, BackgroundVariant, ConnectionMode, ReactFlow, SelectionMode, useReactFlow, ViewportPortal } from '@xyflow/react';
+import type { EdgeChange, FinalConnectionState, FitViewOptions, NodeChange } from '@xyflow/react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { KeyboardEvent, ReactNode, RefObject } from 'react';
+import { CanvasLink, CanvasTopic } from './canvas-marks';
+import type { LinkEdge, TopicNode } from './canvas-marks';
+import { useMarks } from './use-marks';
+import type { Shown } from './use-marks';
+
+export type Padding = NonNullable<FitViewOptions['padding']>;
+export interface Spot { x: number; y: number }
+
+/** What a person may do on the canvas. Without these it is there to be read. */
+export interface Gestures {
+  onMove: (ids: readonly string[], step: Spot) => void;
+  onLink: (from: string, to: string) => void;
+  /** the grip was dropped where there is no topic */
+  onGrow: (from: string, at: Spot) => void;
+  onMake: (at: Spot) => void;
+  onEdit: (id: string) => void;
+}
+
+interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
+  label: string;
+  padding: Padding;
+  onSelect: (ids: readonly string[]) => void;
+  onHover?: (id: string | null) => void;
+  onKey?: (event: KeyboardEvent) => void;
+  gestures?: Gestures | undefined;
+  /** drawn in map coordinates, over the marks */
+  overlay?: ReactNode;
+  /** drawn in screen coordinates */
+  children?: ReactNode;
+  fitKey: string;
+  hostRef?: RefObject<HTMLDivElement | null>;
+}
+
+const NODE_TYPES = { topic: CanvasTopic };
+const EDGE_TYPES = { link: CanvasLink };
+const NOT_MOVED = new Map<string, Spot>();
+
+/** The topmost topic at a spot of the map. */
+const topicAt = (topics: readonly Topic[], { x, y }: Spot): Topic | undefined => topics.findLast((topic) => {
+  const box = boxOf(topic, 4);
+  return x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
+});
+
+/** The one canvas: of students, markers and readers. It owns nothing but the view and what is in the hand. */
+export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, overlay, children, fitKey, hostRef, ...shown }: Props) {
+  const { map, selection } = shown;
+  const flow = useReactFlow<TopicNode, LinkEdge>();
+  const own = useRef<HTMLDivElement>(null);
+  const host = hostRef ?? own;
+  const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
+  const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
+  useFit(fitKey, padding, nodes.length > 0);
+
+  const select = (changes: readonly (NodeChange<TopicNode> | EdgeChange<LinkEdge>)[]): void => {
+    const selects = changes.filter((change) => change.type === 'select');
+    if (selects.length === 0) return;
+    const next = new Set(pending.current ?? selection);
+    for (const { id, selected } of selects) if (selected) next.add(id); else next.delete(id);
+    // Nodes and edges report one click in two calls; both must see the same selection grow.
+    pending.current = next;
+    queueMicrotask(() => { pending.current = null; });
+    onSelect([...next]);
+  };
+  const pending = useRef<Set<string> | null>(null);
+
+  const onNodesChange = (changes: NodeChange<TopicNode>[]): void => {
+    select(changes);
+    const steps = changes.flatMap((change) => (change.type === 'position' && change.position && gestures ? [[change.id, change.position] as const] : []));
+    if (steps.length > 0) setMoved((before) => new Map([...before, ...steps]));
+  };
+  const drop = (_event: unknown, node: TopicNode, dragged: TopicNode[]): void => {
+    const start = node.data.original as Topic;
+    const step = { x: node.position.x - start.x, y: node.position.y - start.y };
+    setMoved(NOT_MOVED);
+    if (step.x !== 0 || step.y !== 0) gestures?.onMove(dragged.map(({ id }) => id), step);
+  };
+  const connected = (event: MouseEvent | TouchEvent, { fromNode }: FinalConnectionState): void => {
+    if (!fromNode) return;
+    const { clientX, clientY } = 'changedTouches' in event ? event.changedTouches[0]! : event;
+    const at = flow.screenToFlowPosition({ x: clientX, y: clientY });
+    const target = topicAt(map.topics, at);
+    if (target) gestures?.onLink(fromNode.id, target.id);
+    else gestures?.onGrow(fromNode.id, at);
+  };
+  return (
+    // The canvas takes keys only while it has the focus itself; Escape leaves it.
+    <div ref={host} className="canvas relative h-full w-full" role="application" aria-label={label} tabIndex={0} data-testid="canvas" onKeyDown={onKey}
+      onDoubleClick={(event) => {
+        if (gestures && (event.target as Element).classList.contains('react-flow__pane')) gestures.onMake(flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
+      }}>
+      <ReactFlow<TopicNode, LinkEdge>
+        nodes={nodes} edges={edges} nodeTypes={NODE_TYPES} edgeTypes={EDGE_TYPES} nodeOrigin={[0.5, 0.5]} onNodesChange={onNodesChange}
+        onEdgesChange={select} onNodeDragStop={drop} onSelectionDragStop={(event, dragged) => { if (dragged[0]) drop(event, dragged[0], dragged); }}
+        onConnectEnd={connected} onNodeDoubleClick={(_event, node) => gestures?.onEdit(node.id)} onEdgeDoubleClick={(_event, edge) => gestures?.onEdit(edge.id)}
+        onEdgeMouseEnter={(_event, edge) => onHover?.(edge.id)} onEdgeMouseLeave={() => onHover?.(null)}
+        onNodeMouseEnter={(_event, node) => onHover?.(node.id)} onNodeMouseLeave={() => onHover?.(null)}
+        connectionMode={ConnectionMode.Loose} connectionRadius={0} isValidConnection={() => false} connectionLineStyle={{ stroke: '#1f6f63', strokeWidth: 2, strokeDasharray: '5 4' }}
+        nodesDraggable={gestures !== undefined} nodesConnectable={gestures !== undefined} nodesFocusable={false} edgesFocusable={false} disableKeyboardA11y
+        elevateNodesOnSelect={false} elevateEdgesOnSelect={false} zIndexMode="manual" deleteKeyCode={null} multiSelectionKeyCode="Shift" selectionKeyCode={null}
+        selectionOnDrag={gestures !== undefined} selectionMode={SelectionMode.Partial} panOnDrag={gestures ? [1, 2] : true} panActivationKeyCode="Space" panOnScroll
+        zoomActivationKeyCode="Control" zoomOnDoubleClick={false} minZoom={0.08} maxZoom={4} proOptions={{ hideAttribution: true }} nodeDragThreshold={3}
+        onlyRenderVisibleElements={map.topics.length > 400}
+      >
+        <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />
+        <ViewportPortal>{overlay}</ViewportPortal>
+      </ReactFlow>
+      {children}
+    </div>
+  );
+}
+
+/** Shows the whole map once it is there, and again for another one. */
+function useFit(key: string, padding: Padding, ready: boolean): void {
+  const flow = useReactFlow();
+  const wanted = useMemo(() => ({ padding, maxZoom: 1, duration: 0 }), [padding]);
+  const done = useRef<string | null>(null);
+  useEffect(() => {
+    if (!ready || done.current === key || !flow.viewportInitialized) return;
+    done.current = key;
+    void flow.fitView(wanted);
+  }, [key, ready, wanted, flow, flow.viewportInitialized]);
+}

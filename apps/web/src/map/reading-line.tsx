@@ -1,0 +1,40 @@
+import { isBlank, kindOfTopic, propositionOf } from '@ichnograph/core';
+import type { Legend, TopicMap } from '@ichnograph/core';
+
+/** What stands on the map at an id, read out: a link as its sentence along the arrow, a topic with its kind. */
+export function Reading({ map, legend, id, phrase }: { map: TopicMap; legend: Legend; id: string | null; phrase?: string | undefined }) {
+  const link = map.links.find((one) => one.id === id);
+  if (link) {
+    const [from, to] = [link.from, link.to].map((end) => map.topics.find((one) => one.id === end)!);
+    const read = propositionOf(phrase === undefined ? link : { ...link, phrase }, from!, to!, legend);
+    return <ReadSentence {...read} />;
+  }
+  const topic = map.topics.find((one) => one.id === id);
+  if (!topic) return null;
+  const count = map.links.filter(({ from, to }) => from === topic.id || to === topic.id).length;
+  const kind = kindOfTopic(legend, topic.kind)?.name;
+  return <><span className="truncate font-semibold">{isBlank(topic.text) ? '…' : topic.text}</span><span className="shrink-0 text-quiet">{kind && `${kind} · `}{count === 1 ? '1 link' : `${count} links`}</span></>;
+}
+
+export function ReadSentence({ from, phrase, to }: { from: string; phrase: string; to: string }) {
+  return (
+    <span className="truncate text-lg">
+      {from} {phrase ? <b className="font-bold text-action">{phrase}</b> : <span className="text-madder">…</span>} {to}.
+    </span>
+  );
+}
+
+/** The sentence of a link, or the name of a topic, as words alone: for live regions. */
+export function readAloud(map: TopicMap, legend: Legend, id: string): string {
+  const link = map.links.find((one) => one.id === id);
+  if (link) {
+    const [from, to] = [link.from, link.to].map((end) => map.topics.find((one) => one.id === end)!);
+    const read = propositionOf(link, from!, to!, legend);
+    return `Link: ${read.from} ${read.phrase || 'without words'} ${read.to}`;
+  }
+  const topic = map.topics.find((one) => one.id === id);
+  if (!topic) return '';
+  const count = map.links.filter(({ from, to }) => from === topic.id || to === topic.id).length;
+  return `${topic.text}, ${kindOfTopic(legend, topic.kind)?.name ?? 'no kind'}, ${count === 1 ? '1 link' : `${count} links`}`;
+}
+

@@ -1,0 +1,77 @@
+import type { SubmissionDetail } from '@ichnograph/contract';
+import { ReactFlowProvider } from '@xyflow/react';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { alertAloud } from '../app/announcer';
+import { api, sentenceOfError } from '../app/api';
+import { HeadOfPage } from '../app/crumbs';
+import { showMoment } from '../app/dates';
+import { Failed } from '../app/failures';
+import { Loading, useTitle } from '../app/page';
+import { refresh, useSubmission, useTimeZone } from '../app/queries';
+import { CommentCard } from '../map/comment-card';
+import { FrozenMap, useFrozen, useGo } from '../map/frozen-map';
+import { ReportHead, ResultsList } from '../map/results-list';
+import { SentencesView } from '../map/sentences-view';
+import { Button, buttonClass } from '../ui/button';
+import { Desk } from '../ui/desk';
+import { Segments } from '../ui/segments';
+import { Link } from 'react-router';
+
+/** What came back: the map as handed in, the comments in its margin, the results. */
+export function FeedbackPage() {
+  const submission = useSubmission(useParams().id!);
+  if (submission.isPending) return <Loading what="Opening the comments …" />;
+  if (submission.isError) return <Failed error={submission.error} />;
+  return <ReactFlowProvider><Feedback key={submission.data.id} detail={submission.data} /></ReactFlowProvider>;
+}
+
+const VIEWS = ['Map', 'Sentences'] as const;
+
+function Feedback({ detail }: { detail: SubmissionDetail }) {
+  useTitle(`Comments on ${detail.title}`);
+  const navigate = useNavigate();
+  const zone = useTimeZone();
+  const frozen = useFrozen(detail);
+  const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
+  const [selection, setSelection] = useState<readonly string[]>([]);
+  const [requirement, setRequirement] = useState<string | null>(null);
+  const go = useGo(frozen.map, setSelection);
+  const revise = async (): Promise<void> => {
+    try {
+      await api.post(`works/${detail.workId}/revise`);
+      await refresh();
+      await navigate(`/works/${detail.workId}`);
+    } catch (error) {
+      alertAloud(sentenceOfError(error));
+    }
+  };
+  const { map, assignment, report } = frozen;
+  return (
+    <>
+      <HeadOfPage crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]} middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
+        actions={detail.state === 'returned' ? <Button look="action" onClick={() => void revise()}>Revise</Button> : <Link className={buttonClass()} to={`/works/${detail.workId}`}>Go to the map</Link>} />
+      <Desk id="feedback" left={{ name: 'comments', size: 248, content: <CommentList detail={detail} frozen={frozen} zone={zone} onGo={go} /> }}
+        right={{ name: 'requirements', size: 288, content: <div className="pb-4"><ReportHead report={report} /><ResultsList assignment={assignment} report={report} chosen={requirement} onChoose={setRequirement} onGo={go} showPoints /></div> }}>
+        {view === 'Map'
+          ? <FrozenMap detail={detail} frozen={frozen} selection={selection} onSelect={setSelection} requirement={requirement} card={(comment) => <CommentCard comment={comment} map={map} legend={assignment.legend} {...(comment.target && { onGo: () => go([comment.target!]) })} />} />
+          : <SentencesView map={map} legend={assignment.legend} onGo={(id) => { setView('Map'); setSelection([id]); }} />}
+      </Desk>
+    </>
+  );
+}
+
+function CommentList({ detail, frozen: { map, assignment }, zone, onGo }: { detail: SubmissionDetail; frozen: ReturnType<typeof useFrozen>; zone: string; onGo: (ids: readonly string[]) => void }) {
+  const by = detail.returnedBy ? `${detail.returnedBy.givenName} ${detail.returnedBy.familyName}` : '';
+  return (
+    <div className="px-3.5 py-3">
+      <h1 className="pr-6 text-lg font-semibold">{detail.returnedAt ? 'Came back to you' : 'Not returned yet'}</h1>
+      {detail.returnedAt && <p className="mb-4 text-sm text-quiet">{by}, {showMoment(detail.returnedAt, zone)}</p>}
+      {!detail.returnedAt && <p className="mt-2">Comments appear here once your teacher returns the map.</p>}
+      {detail.returnedAt && detail.comments.length === 0 && <p>No comments this time. The requirements at the right say what was found.</p>}
+      <h2 className="sr-only">Comments</h2>
+      <ol className="grid gap-2">{detail.comments.map((comment) => <li key={comment.id}><CommentCard comment={comment} map={map} legend={assignment.legend} {...(comment.target && { onGo: () => onGo([comment.target!]) })} /></li>)}</ol>
+      {detail.note && <><h2 className="caption mb-1 mt-5">Your note was</h2><p className="words whitespace-pre-wrap">{detail.note}</p></>}
+    </div>
+  );
+}

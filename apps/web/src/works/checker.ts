@@ -1,0 +1,45 @@
+import type { Assignment, CheckContext, TopicMap } from '@ichnograph/core';
+import type { Answer, Question } from './check-worker';
+
+/**
+ * Keeps one worker at the newest snapshot: while it works, later snapshots replace each other, so that a fast hand never
+ * piles up checks. A check that takes too long is ended with its worker, and the next snapshot begins anew.
+ */
+export function startChecker(assignment: Assignment, context: CheckContext, onAnswer: (answer: Answer) => void, onTooLong: () => void) {
+  const PATIENCE = 2000;
+  let worker = newWorker();
+  let busy: ReturnType<typeof setTimeout> | null = null;
+  let waiting: TopicMap | null = null;
+
+  function newWorker(): Worker {
+    const made = new Worker(new URL('./check-worker.ts', import.meta.url), { type: 'module' });
+    made.onmessage = ({ data }: MessageEvent<Answer>) => {
+      finish();
+      onAnswer(data);
+      next();
+    };
+    return made;
+  }
+  function finish(): void {
+    if (busy) clearTimeout(busy);
+    busy = null;
+  }
+  function next(): void {
+    if (busy || !waiting) return;
+    const map = waiting;
+    waiting = null;
+    // The first check of a worker loads its code too.
+    busy = setTimeout(() => {
+      worker.terminate();
+      worker = newWorker();
+      finish();
+      onTooLong();
+      next();
+    }, PATIENCE * 4);
+    worker.postMessage({ map, assignment, context } satisfies Question);
+  }
+  return {
+    check: (map: TopicMap): void => { waiting = map; next(); },
+    stop: (): void => { finish(); worker.terminate(); },
+  };
+}

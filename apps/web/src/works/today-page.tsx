@@ -1,0 +1,131 @@
+import { useState } from 'react';
+import { Link, Navigate, useNavigate } from 'react-router';
+import type { StudentTask, TeacherTask, WorkDetail } from '@ichnograph/contract';
+import { alertAloud } from '../app/announcer';
+import { api, sentenceOfError } from '../app/api';
+import { showAge, showMoment } from '../app/dates';
+import { Failed } from '../app/failures';
+import { Loading, Page } from '../app/page';
+import { refresh, useMe, useStudentTasks, useTeacherTasks, useTimeZone } from '../app/queries';
+import { Button, buttonClass } from '../ui/button';
+import { Trouble } from '../ui/field';
+import { STATE_FOR_STUDENT, STATES_FOR_TEACHER } from './state-words';
+
+export function TodayPage() {
+  const { role } = useMe();
+  if (role === 'student') return <StudentToday />;
+  return role === 'teacher' ? <TeacherToday /> : <Navigate to="/people" replace />;
+}
+
+function StudentToday() {
+  const tasks = useStudentTasks();
+  const me = useMe();
+  if (tasks.isPending) return <Loading what="Looking what is due …" />;
+  if (tasks.isError) return <Failed error={tasks.error} />;
+  const came = tasks.data.filter(({ returnedAt, state }) => returnedAt !== null && state === 'returned');
+  const others = tasks.data.filter((task) => !came.includes(task));
+  return (
+    <Page title={`Today, ${me.givenName}`} lead="What came back to you, and what is due.">
+      {tasks.data.length === 0 && <p>Nothing is set for you yet. What your teacher sets will stand here.</p>}
+      {came.length > 0 && <TaskList title="Came back to you" tasks={came} />}
+      {others.length > 0 && <TaskList title="Due" tasks={others} />}
+    </Page>
+  );
+}
+
+function TaskList({ title, tasks }: { title: string; tasks: StudentTask[] }) {
+  return (
+    <section className="mb-8" aria-label={title}>
+      <h2 className="caption mb-2">{title}</h2>
+      <ul className="grid gap-3">{tasks.map((task) => <StudentCard key={task.publicationId} task={task} />)}</ul>
+    </section>
+  );
+}
+
+function StudentCard({ task }: { task: StudentTask }) {
+  const zone = useTimeZone();
+  const overdue = task.due !== null && new Date(task.due) < new Date() && task.handedIn === null;
+  return (
+    <li className="card flex flex-wrap items-center justify-between gap-4 p-4">
+      <div className="min-w-0 flex-1">
+        <p className="text-sm text-quiet">{task.className}</p>
+        <h3 className="words text-lg font-semibold">{task.title}</h3>
+        <p className="words">{task.focusQuestion}</p>
+        <p className="mt-2 flex flex-wrap gap-x-4 text-sm">
+          <span className="font-semibold">{STATE_FOR_STUDENT[task.state]}</span>
+          {task.due && <span className={overdue ? 'font-semibold text-madder' : 'text-quiet'}>{overdue ? 'was due' : 'due'} {showMoment(task.due, zone)}</span>}
+          {task.handedIn && <span className="text-quiet">handed in {showMoment(task.handedIn, zone)}{task.late && ', late'}</span>}
+          {task.remarks > 0 && <span className="text-quiet">{task.remarks} {task.remarks === 1 ? 'comment' : 'comments'}</span>}
+        </p>
+      </div>
+      <div className="flex flex-wrap gap-2"><StudentActions task={task} /></div>
+    </li>
+  );
+}
+
+function StudentActions({ task: { publicationId, workId, state, submissionId, returnedAt } }: { task: StudentTask }) {
+  const navigate = useNavigate();
+  const [trouble, setTrouble] = useState('');
+  const begin = async (): Promise<void> => {
+    try {
+      const work = await api.post<WorkDetail>(`publications/${publicationId}/work`);
+      await refresh();
+      await navigate(`/works/${work.id}`);
+    } catch (error) {
+      setTrouble(sentenceOfError(error));
+      alertAloud(sentenceOfError(error));
+    }
+  };
+  if (state === 'not begun') return <><Trouble>{trouble}</Trouble><Button look="action" onClick={() => void begin()}>Begin the map</Button></>;
+  if (state === 'returned') return <Link className={buttonClass('action')} to={`/feedback/${submissionId}`}>Read the comments</Link>;
+  return (
+    <>
+      {returnedAt !== null && <Link className={buttonClass()} to={`/feedback/${submissionId}`}>Comments</Link>}
+      {state !== 'in progress' && returnedAt === null && <Link className={buttonClass()} to={`/receipts/${submissionId}`}>Receipt</Link>}
+      <Link className={buttonClass(state === 'in progress' ? 'action' : 'plain')} to={`/works/${workId}`}>{state === 'being marked' ? 'Look at the map' : 'Go on with the map'}</Link>
+    </>
+  );
+}
+
+function TeacherToday() {
+  const tasks = useTeacherTasks();
+  const me = useMe();
+  if (tasks.isPending) return <Loading what="Looking what waits …" />;
+  if (tasks.isError) return <Failed error={tasks.error} />;
+  const waiting = tasks.data.filter(({ oldestWaiting }) => oldestWaiting !== null)
+    .sort((a, b) => a.oldestWaiting!.localeCompare(b.oldestWaiting!));
+  const others = tasks.data.filter(({ oldestWaiting }) => oldestWaiting === null);
+  return (
+    <Page title={`Today, ${me.givenName}`} lead="What waits to be marked, and how each class stands." actions={<Link className={buttonClass()} to="/assignments">Set an assignment</Link>}>
+      {tasks.data.length === 0 && <p>No class of yours has an assignment yet. <Link className="text-action underline" to="/assignments">Bring one in</Link>, then give it to a class.</p>}
+      {waiting.length > 0 && <TeacherList title="Waits to be marked" tasks={waiting} />}
+      {others.length > 0 && <TeacherList title="Under way" tasks={others} />}
+    </Page>
+  );
+}
+
+function TeacherList({ title, tasks }: { title: string; tasks: TeacherTask[] }) {
+  const zone = useTimeZone();
+  return (
+    <section className="mb-8" aria-label={title}>
+      <h2 className="caption mb-2">{title}</h2>
+      <ul className="grid gap-3">
+        {tasks.map((task) => (
+          <li key={task.publicationId} className="card flex flex-wrap items-center justify-between gap-4 p-4">
+            <div className="min-w-0 flex-1">
+              <p className="text-sm text-quiet">{task.className}{task.due && ` · due ${showMoment(task.due, zone)}`}</p>
+              <h3 className="words text-lg font-semibold">{task.title}</h3>
+              <dl className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
+                {STATES_FOR_TEACHER.filter((state) => task.counts[state] > 0).map((state) => (
+                  <div key={state} className="flex items-baseline gap-1.5"><dt className="order-2 text-sm text-quiet">{state}</dt><dd className="font-mono font-semibold">{task.counts[state]}</dd></div>
+                ))}
+              </dl>
+              {task.oldestWaiting && <p className="mt-1 text-sm text-quiet">The oldest was handed in {showAge(task.oldestWaiting)}.</p>}
+            </div>
+            <Link className={buttonClass(task.oldestWaiting ? 'action' : 'plain')} to={`/piles/${task.publicationId}`}>{task.oldestWaiting ? 'Open the pile' : 'See the class'}</Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,13 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  // One copy of Yjs, or its documents do not know each other.
+  resolve: { dedupe: ['yjs', 'react', 'react-dom'] },
+  // Fonts and pictures stay files: data addresses would need a wider content security policy.
+  build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1500 },
+  worker: { format: 'es' },
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:8420', ws: true } } },
+});
