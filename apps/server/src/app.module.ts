@@ -4,33 +4,19 @@ import { APP_FILTER, APP_GUARD } from '@nestjs/core';
 import { ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import type { Logger } from 'pino';
-import { AccountsController } from './accounts/accounts.controller.js';
-import { AccountsService } from './accounts/accounts.service.js';
-import { SessionCookie } from './accounts/session-cookie.js';
-import { SessionGuard } from './accounts/session.guard.js';
-import { SessionsService } from './accounts/sessions.service.js';
-import { throttling } from './accounts/throttling.js';
-import { AssignmentsController } from './assignments/assignments.controller.js';
-import { AssignmentsService } from './assignments/assignments.service.js';
-import { ClassesController } from './classes/classes.controller.js';
-import { ClassesService } from './classes/classes.service.js';
+import { AccountsController, AccountsService, SessionCookie, SessionGuard, SessionsService, throttling } from './accounts/index.js';
+import { AssignmentsController, AssignmentsService } from './assignments/index.js';
+import { ClassesController, ClassesService } from './classes/index.js';
 import { Clock } from './common/clock.js';
 import { ProblemFilter } from './common/problem.filter.js';
 import { LOGGER, SETTINGS } from './common/tokens.js';
 import { dataSourceOptions } from './database/data-source.js';
-import { LiveService } from './live/live.service.js';
-import { UpdateLog } from './live/update-log.js';
-import { MarkingController } from './marking/marking.controller.js';
-import { MarkingService } from './marking/marking.service.js';
-import { PileService } from './marking/pile.service.js';
+import { LiveService, UpdateLog } from './live/index.js';
+import { MarkingController, MarkingService, PileService } from './marking/index.js';
 import type { Settings } from './settings.js';
-import { CheckPool } from './submissions/check-pool.js';
-import { HandInService } from './submissions/hand-in.service.js';
-import { SubmissionsController } from './submissions/submissions.controller.js';
-import { SubmissionsService } from './submissions/submissions.service.js';
-import { TodayService } from './works/today.service.js';
-import { WorksController } from './works/works.controller.js';
-import { WorksService } from './works/works.service.js';
+import { CheckPool, HandInService, SubmissionsController, SubmissionsService } from './submissions/index.js';
+import { TodayController, TodayService } from './today/index.js';
+import { WorksController, WorksService } from './works/index.js';
 
 const SERVICES = [
   AccountsService, SessionsService, SessionCookie, ClassesService, AssignmentsService, UpdateLog, LiveService, WorksService,
@@ -49,6 +35,7 @@ export class AppModule {
       imports: [TypeOrmModule.forRoot(dataSourceOptions(settings)), ThrottlerModule.forRoot(throttling), ...extras],
       controllers: [
         AccountsController, ClassesController, AssignmentsController, WorksController, SubmissionsController, MarkingController,
+        TodayController,
       ],
       providers: [
         { provide: SETTINGS, useValue: settings }, { provide: LOGGER, useValue: logger }, { provide: Clock, useValue: clock },

@@ -9,7 +9,7 @@ import { AppModule } from './app.module.js';
 import type { Outside } from './app.module.js';
 import { onlySameOrigin } from './common/same-origin.js';
 import { validation } from './common/validation.js';
-import { LiveService } from './live/live.service.js';
+import { LiveService } from './live/index.js';
 
 /** Builds the application without listening. With services in place it can be used with no port at all (the demo does). */
 export async function createApplication(outside: Outside): Promise<NestExpressApplication> {
@@ -33,7 +33,7 @@ export async function createApplication(outside: Outside): Promise<NestExpressAp
   app.enableShutdownHooks();
   if (outside.settings.webFolder) serveWeb(app, outside.settings.webFolder);
   await app.init();
-  app.get(LiveService).attach(app.getHttpServer() as import('node:http').Server);
+  app.get(LiveService).attach(app.getHttpServer());
   return app;
 }
 

@@ -128,7 +128,7 @@ test('two tabs that edit at once and meet in any order have the same map', () =>
     const start = filled();
     const [a, b] = [tab('a', start), tab('b', start)];
     for (const [first, what, meet] of steps) {
-      edit(first ? a : b, what as [number, number, number]);
+      edit(first ? a : b, what);
       if (meet) sync(a, b);
     }
     sync(a, b);

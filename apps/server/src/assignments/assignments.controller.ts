@@ -2,8 +2,8 @@ import { Body, Controller, Get, Param, Post, Res } from '@nestjs/common';
 import { BringInAssignment, NewPublication } from '@ichnograph/contract';
 import type { AssignmentDetail, AssignmentRow } from '@ichnograph/contract';
 import type { Response } from 'express';
-import { For, Who } from '../accounts/session.guard.js';
-import type { SignedIn } from '../accounts/sessions.service.js';
+import { For, Who } from '../accounts/index.js';
+import type { SignedIn } from '../accounts/index.js';
 import { AssignmentsService } from './assignments.service.js';
 
 @For('teacher') @Controller('assignments')

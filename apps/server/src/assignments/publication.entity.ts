@@ -1,6 +1,6 @@
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
-import { SchoolClass } from '../classes/school-class.entity.js';
+import { SchoolClass } from '../classes/index.js';
 import { Revision } from './revision.entity.js';
 
 /** A revision set to a class. */

@@ -1,8 +1,8 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post } from '@nestjs/common';
 import { NewClass, NewEnrolment } from '@ichnograph/contract';
 import type { ClassRow, RosterEntry } from '@ichnograph/contract';
-import { For, Who } from '../accounts/session.guard.js';
-import type { SignedIn } from '../accounts/sessions.service.js';
+import { For, Who } from '../accounts/index.js';
+import type { SignedIn } from '../accounts/index.js';
 import { notFound } from '../common/problem.js';
 import { ClassesService } from './classes.service.js';
 

@@ -3,8 +3,8 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { ClassRow, NewEnrolment, Part, RosterEntry } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
-import type { Account } from '../accounts/account.entity.js';
-import { AccountsService, personOf } from '../accounts/accounts.service.js';
+import type { Account } from '../accounts/index.js';
+import { AccountsService, personOf } from '../accounts/index.js';
 import { notFound, refused } from '../common/problem.js';
 import { Enrolment } from './enrolment.entity.js';
 import { SchoolClass } from './school-class.entity.js';
@@ -51,7 +51,7 @@ export class ClassesService {
   async roster(classId: string, parts: readonly Part[] = ['student', ...STAFF]): Promise<RosterEntry[]> {
     const rows = await this.data.getRepository(Enrolment).find({
       where: { classId, part: In([...parts]) }, relations: { account: true },
-      order: { account: { familyName: 'ASC', givenName: 'ASC' } },
+      order: { account: { givenName: 'ASC', familyName: 'ASC' } },
     });
     return rows.map(({ account, part }) => ({ ...personOf(account!), name: account!.name, part }));
   }

@@ -1,7 +1,7 @@
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
 import type { Part } from '@ichnograph/contract';
-import { Account } from '../accounts/account.entity.js';
+import { Account } from '../accounts/index.js';
 import { SchoolClass } from './school-class.entity.js';
 
 /** A person's place in a class. What anyone may see follows from these rows alone. */

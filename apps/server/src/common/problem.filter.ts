@@ -48,6 +48,6 @@ const statusOf = (error: unknown): number => {
 };
 
 const isDatabaseGone = (error: unknown): boolean => {
-  const code = String((error as { code?: unknown } | null)?.code ?? '');
-  return ['ECONNREFUSED', 'ENOENT', 'ECONNRESET', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN'].includes(code);
+  const code = (error as { code?: unknown } | null)?.code;
+  return typeof code === 'string' && ['ECONNREFUSED', 'ENOENT', 'ECONNRESET', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN'].includes(code);
 };

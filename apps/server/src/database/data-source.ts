@@ -1,19 +1,11 @@
 import type { DataSourceOptions } from 'typeorm';
-import { Account } from '../accounts/account.entity.js';
-import { School } from '../accounts/school.entity.js';
-import { Session } from '../accounts/session.entity.js';
-import { Assignment } from '../assignments/assignment.entity.js';
-import { Publication } from '../assignments/publication.entity.js';
-import { Revision } from '../assignments/revision.entity.js';
-import { Enrolment } from '../classes/enrolment.entity.js';
-import { SchoolClass } from '../classes/school-class.entity.js';
-import { LiveDocument } from '../live/live-document.entity.js';
-import { LiveUpdate } from '../live/live-update.entity.js';
-import { Comment } from '../marking/comment.entity.js';
+import { Account, School, Session } from '../accounts/index.js';
+import { Assignment, Publication, Revision } from '../assignments/index.js';
+import { Enrolment, SchoolClass } from '../classes/index.js';
+import { LiveDocument, LiveUpdate } from '../live/index.js';
+import { Comment } from '../submissions/index.js';
 import type { Settings } from '../settings.js';
-import { Submission } from '../submissions/submission.entity.js';
-import { WorkMember } from '../works/work-member.entity.js';
-import { Work } from '../works/work.entity.js';
+import { Submission, Work, WorkMember } from '../works/index.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
 
 /** `type: 'mariadb'`, migrations only: with `mysql` or `synchronize` columns would be dropped and made anew. */

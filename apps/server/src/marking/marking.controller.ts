@@ -1,9 +1,9 @@
 import { Body, Controller, Delete, Get, Param, Patch, Post } from '@nestjs/common';
 import { ChangeComment, NewComment } from '@ichnograph/contract';
 import type { Pile, SubmissionDetail } from '@ichnograph/contract';
-import { For, Who } from '../accounts/session.guard.js';
-import type { SignedIn } from '../accounts/sessions.service.js';
-import { SubmissionsService } from '../submissions/submissions.service.js';
+import { For, Who } from '../accounts/index.js';
+import type { SignedIn } from '../accounts/index.js';
+import { SubmissionsService } from '../submissions/index.js';
 import { MarkingService } from './marking.service.js';
 import { PileService } from './pile.service.js';
 

@@ -5,14 +5,11 @@ import type { NewComment, Person } from '@ichnograph/contract';
 import type { TopicMap } from '@ichnograph/core';
 import { DataSource } from 'typeorm';
 import type { EntityManager } from 'typeorm';
-import type { Account } from '../accounts/account.entity.js';
+import type { Account } from '../accounts/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { Submission } from '../submissions/submission.entity.js';
-import { SubmissionsService } from '../submissions/submissions.service.js';
-import { lockWork, membersOf, WorksService } from '../works/works.service.js';
-import { Work } from '../works/work.entity.js';
-import { Comment } from './comment.entity.js';
+import { lockWork, membersOf, Submission, Work, WorksService } from '../works/index.js';
+import { Comment, SubmissionsService } from '../submissions/index.js';
 
 /** What a teacher does with one submission. The first word of marking closes the map to its students until it is returned. */
 @Injectable()

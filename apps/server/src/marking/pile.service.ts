@@ -2,14 +2,10 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Pile, PileEntry } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
-import { bodyOf } from '../assignments/assignments.service.js';
-import { Publication } from '../assignments/publication.entity.js';
-import { ClassesService } from '../classes/classes.service.js';
+import { bodyOf, Publication } from '../assignments/index.js';
+import { ClassesService } from '../classes/index.js';
 import { notFound } from '../common/problem.js';
-import { flagsOf, submissionRowOf } from '../submissions/rows.js';
-import { Submission } from '../submissions/submission.entity.js';
-import { membersOf } from '../works/works.service.js';
-import { Work } from '../works/work.entity.js';
+import { flagsOf, membersOf, Submission, submissionRowOf, Work } from '../works/index.js';
 
 @Injectable()
 export class PileService {

@@ -7,15 +7,13 @@ import { snapshotOf } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
 import type { HandIn } from '@ichnograph/contract';
 import { DataSource } from 'typeorm';
-import type { Account } from '../accounts/account.entity.js';
-import { bodyOf } from '../assignments/assignments.service.js';
+import type { Account } from '../accounts/index.js';
+import { bodyOf } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { UpdateLog } from '../live/update-log.js';
-import { lockWork, mayHandIn, membersOf, nameOf, WorksService } from '../works/works.service.js';
-import { Work } from '../works/work.entity.js';
+import { UpdateLog } from '../live/index.js';
+import { lockWork, mayHandIn, membersOf, nameOf, Submission, Work, WorksService } from '../works/index.js';
 import { CheckPool } from './check-pool.js';
-import { Submission } from './submission.entity.js';
 
 @Injectable()
 export class HandInService {

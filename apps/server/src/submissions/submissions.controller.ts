@@ -1,8 +1,8 @@
 import { Body, Controller, Get, Param, Post } from '@nestjs/common';
 import { HandIn } from '@ichnograph/contract';
 import type { SubmissionDetail } from '@ichnograph/contract';
-import { For, Who } from '../accounts/session.guard.js';
-import type { SignedIn } from '../accounts/sessions.service.js';
+import { For, Who } from '../accounts/index.js';
+import type { SignedIn } from '../accounts/index.js';
 import { HandInService } from './hand-in.service.js';
 import { SubmissionsService } from './submissions.service.js';
 

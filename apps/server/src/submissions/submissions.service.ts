@@ -3,13 +3,12 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { writeAssignment } from '@ichnograph/core';
 import type { SubmissionDetail } from '@ichnograph/contract';
 import { DataSource } from 'typeorm';
-import type { Account } from '../accounts/account.entity.js';
-import { AccountsService } from '../accounts/accounts.service.js';
-import { bodyOf } from '../assignments/assignments.service.js';
+import type { Account } from '../accounts/index.js';
+import { AccountsService } from '../accounts/index.js';
+import { bodyOf } from '../assignments/index.js';
 import { notFound } from '../common/problem.js';
-import { commentsOf } from '../marking/comments.js';
-import { membersOf, WorksService } from '../works/works.service.js';
-import { Submission } from './submission.entity.js';
+import { commentsOf } from './comments.js';
+import { membersOf, Submission, WorksService } from '../works/index.js';
 
 @Injectable()
 export class SubmissionsService {

@@ -1,7 +1,7 @@
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
-import { Account } from '../accounts/account.entity.js';
-import { Work } from './work.entity.js';
+import { Account } from '../accounts/index.js';
+import type { Work } from './work.entity.js';
 
 @Entity('work_member')
 export class WorkMember {
@@ -10,6 +10,7 @@ export class WorkMember {
   /** repeated from the work, so that a unique key can say: one work a person and publication */
   @Column({ name: 'publication_id', type: 'char', length: 36 }) publicationId!: string;
 
-  @ManyToOne(() => Work, (work) => work.members) @JoinColumn({ name: 'work_id' }) work?: Relation<Work>;
+  // Named by its text: the two entities know each other, and one of them must be first.
+  @ManyToOne('Work', 'members') @JoinColumn({ name: 'work_id' }) work?: Relation<Work>;
   @ManyToOne(() => Account) @JoinColumn({ name: 'account_id' }) account?: Relation<Account>;
 }

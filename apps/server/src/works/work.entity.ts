@@ -1,8 +1,7 @@
 import { Column, Entity, JoinColumn, ManyToOne, OneToMany, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
 import type { WorkState } from '@ichnograph/contract';
-import { Publication } from '../assignments/publication.entity.js';
-import { Revision } from '../assignments/revision.entity.js';
+import { Publication, Revision } from '../assignments/index.js';
 import { WorkMember } from './work-member.entity.js';
 
 /** One student's or one group's doing of one assignment. Pinned to a revision. */

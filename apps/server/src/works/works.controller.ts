@@ -1,23 +1,12 @@
 import { Controller, Get, HttpCode, Param, Post } from '@nestjs/common';
-import type { StudentTask, TeacherTask, WorkDetail } from '@ichnograph/contract';
-import { For, Who } from '../accounts/session.guard.js';
-import type { SignedIn } from '../accounts/sessions.service.js';
-import { TodayService } from './today.service.js';
+import type { WorkDetail } from '@ichnograph/contract';
+import { For, Who } from '../accounts/index.js';
+import type { SignedIn } from '../accounts/index.js';
 import { WorksService } from './works.service.js';
 
 @Controller()
 export class WorksController {
-  constructor(private readonly works: WorksService, private readonly today: TodayService) {}
-
-  @For('student') @Get('today/student')
-  forStudent(@Who() { account }: SignedIn): Promise<StudentTask[]> {
-    return this.today.forStudent(account.id);
-  }
-
-  @For('teacher') @Get('today/teacher')
-  forTeacher(@Who() { account }: SignedIn): Promise<TeacherTask[]> {
-    return this.today.forTeacher(account.id);
-  }
+  constructor(private readonly works: WorksService) {}
 
   @For('student') @Post('publications/:id/work')
   async begin(@Who() { account }: SignedIn, @Param('id') id: string): Promise<WorkDetail> {

@@ -3,7 +3,7 @@ import type { Me } from '@ichnograph/contract';
 import { alertAloud, announce } from '../app/announcer';
 import { api, ApiError, sentenceOfError } from '../app/api';
 import { queries } from '../app/queries';
-import { forget, hasUnsent } from '../live/kept';
+import { forget, hasUnsent } from '../live';
 import { Confirm } from '../ui/dialog';
 
 /** Signs out and wipes what this browser keeps of the person; first warns when something has not reached the server. */

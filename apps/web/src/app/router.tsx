@@ -1,13 +1,14 @@
 import { createBrowserRouter } from 'react-router';
 import { NotThere, PageFailed } from './failures';
+import { Loading } from './page';
 import { Shell } from './shell';
 
 /** Pages by address. Each is loaded when it is first opened; only those with a canvas bring the canvas. */
 export const router = createBrowserRouter([
   {
-    element: <Shell />, errorElement: <PageFailed />,
+    element: <Shell />, errorElement: <PageFailed />, hydrateFallbackElement: <Loading what="Opening Ichnograph …" />,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('../works/today-page')).TodayPage }) },
+      { index: true, lazy: async () => ({ Component: (await import('../today/today-page')).TodayPage }) },
       { path: 'password', lazy: async () => ({ Component: (await import('../accounts/password-page')).PasswordPage }) },
       { path: 'people', lazy: async () => ({ Component: (await import('../classes/people-page')).PeoplePage }) },
       { path: 'assignments', lazy: async () => ({ Component: (await import('../assignments/assignments-page')).AssignmentsPage }) },

@@ -10,7 +10,7 @@ import { buttonClass } from '../ui/button';
 import { Brief } from './brief';
 import { GiveToClass } from './give-to-class';
 import { LegendList } from './legend-list';
-import { MapPicture } from './map-picture';
+import { MapPicture } from '../map';
 import { RequirementSentences } from './requirement-sentences';
 
 /** An assignment as its students will see it, and whom it is given to. */

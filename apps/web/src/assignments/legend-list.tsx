@@ -1,5 +1,5 @@
 import type { Legend } from '@ichnograph/core';
-import { KindSample } from '../map/kind-sample';
+import { KindSample } from '../map';
 
 export function LegendList({ legend }: { legend: Legend }) {
   return (

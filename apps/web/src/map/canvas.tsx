@@ -2,9 +2,9 @@ import '@xyflow/react/dist/base.css';
 import './canvas.css';
 import { boxOf } from '@ichnograph/core';
 import type { Topic } from '@ichnograph/core';
-import { Background, BackgroundVariant, ConnectionMode, ReactFlow, SelectionMode, useReactFlow, ViewportPortal } from '@xyflow/react';
+import { Background, BackgroundVariant, ConnectionMode, ReactFlow, SelectionMode, useReactFlow, useStore as useFlowStore, ViewportPortal } from '@xyflow/react';
 import type { EdgeChange, FinalConnectionState, FitViewOptions, NodeChange } from '@xyflow/react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { KeyboardEvent, ReactNode, RefObject } from 'react';
 import { CanvasLink, CanvasTopic } from './canvas-marks';
 import type { LinkEdge, TopicNode } from './canvas-marks';
@@ -57,7 +57,7 @@ export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, ove
   const host = hostRef ?? own;
   const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
   const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
-  useFit(fitKey, padding, nodes.length > 0);
+  const onViewMoved = useFit(fitKey, padding, nodes.length > 0);
 
   const select = (changes: readonly (NodeChange<TopicNode> | EdgeChange<LinkEdge>)[]): void => {
     const selects = changes.filter((change) => change.type === 'select');
@@ -107,7 +107,7 @@ export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, ove
         elevateNodesOnSelect={false} elevateEdgesOnSelect={false} zIndexMode="manual" deleteKeyCode={null} multiSelectionKeyCode="Shift" selectionKeyCode={null}
         selectionOnDrag={gestures !== undefined} selectionMode={SelectionMode.Partial} panOnDrag={gestures ? [1, 2] : true} panActivationKeyCode="Space" panOnScroll
         zoomActivationKeyCode="Control" zoomOnDoubleClick={false} minZoom={0.08} maxZoom={4} proOptions={{ hideAttribution: true }} nodeDragThreshold={3}
-        onlyRenderVisibleElements={map.topics.length > 400}
+        onlyRenderVisibleElements={map.topics.length > 400} onMoveStart={onViewMoved}
       >
         <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />
         <ViewportPortal>{overlay}</ViewportPortal>
@@ -117,14 +117,19 @@ export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, ove
   );
 }
 
-/** Shows the whole map once it is there, and again for another one. */
-function useFit(key: string, padding: Padding, ready: boolean): void {
+/**
+ * Shows the whole map, and again while panels settle and windows change, until a person moves the view themselves.
+ * @returns to be told of each movement of the view
+ */
+function useFit(key: string, padding: Padding, ready: boolean): (event: unknown) => void {
   const flow = useReactFlow();
-  const wanted = useMemo(() => ({ padding, maxZoom: 1, duration: 0 }), [padding]);
-  const done = useRef<string | null>(null);
+  const width = useFlowStore((state) => state.width);
+  const height = useFlowStore((state) => state.height);
+  const movedBy = useRef<string | null>(null);
   useEffect(() => {
-    if (!ready || done.current === key || !flow.viewportInitialized) return;
-    done.current = key;
-    void flow.fitView(wanted);
-  }, [key, ready, wanted, flow, flow.viewportInitialized]);
+    if (!ready || width === 0 || height === 0 || movedBy.current === key) return;
+    void flow.fitView({ padding, maxZoom: 1, duration: 0 });
+  }, [key, ready, width, height, padding, flow]);
+  // Movements without an event are the program's own.
+  return (event) => { if (event) movedBy.current = key; };
 }

@@ -3,11 +3,15 @@ import type { Report, Result, Status } from '@ichnograph/core';
 export interface Flag { number: number; status: Status; requirement: string }
 export type Flags = ReadonlyMap<string, readonly Flag[]>;
 
+/** A requirement that flags more than this, and most of the map, wears its number only while it is chosen. */
+const CROWD = 6;
+
 /** What wears which numbers: for each topic's or link's id the requirements that flag it. */
-export function flagsOf(report: Report | null): Flags {
+export function flagsOf(report: Report | null, marks: number, chosen: string | null): Flags {
   const flags = new Map<string, Flag[]>();
   report?.results.forEach(({ id: requirement, evidence, status }, i) => {
     const ids = new Set(evidence.filter(({ flag }) => flag !== false).flatMap(({ topics, links }) => [...topics, ...links]));
+    if (requirement !== chosen && ids.size > CROWD && ids.size > marks / 2) return;
     for (const id of ids) flags.set(id, [...(flags.get(id) ?? []), { number: i + 1, status, requirement }]);
   });
   return flags;

@@ -21,7 +21,7 @@ export const useFrozen = ({ map, assignment, report }: SubmissionDetail): Frozen
   map: readMap(map), assignment: readAssignment(assignment), report: report as unknown as Report,
 }), [map, assignment, report]);
 
-const PADDING: Padding = { top: '28px', left: '28px', right: `${MARGIN_WIDTH + 34}px`, bottom: '60px' };
+const PADDING: Padding = { top: '28px', left: '28px', right: `${MARGIN_WIDTH + 34}px`, bottom: '112px' };
 
 interface Props {
   detail: SubmissionDetail;
@@ -39,7 +39,7 @@ export function FrozenMap({ detail, frozen: { map, assignment, report }, selecti
   const zone = useTimeZone();
   const host = useRef<HTMLDivElement>(null);
   const selected = useMemo(() => new Set(selection), [selection]);
-  const flags = useMemo(() => flagsOf(report), [report]);
+  const flags = useMemo(() => flagsOf(report, map.topics.length, requirement), [report, map.topics.length, requirement]);
   const concern = useMemo(() => concernOf(report.results.find(({ id }) => id === requirement), map.links), [report, requirement, map.links]);
   return (
     <>
@@ -48,7 +48,7 @@ export function FrozenMap({ detail, frozen: { map, assignment, report }, selecti
           padding={PADDING} onSelect={onSelect} fitKey={detail.id} hostRef={host} {...(onKey && { onKey })}>
           <Margin map={map} legend={assignment.legend} comments={detail.comments} card={card} foot={foot} />
           <ViewControls padding={PADDING} />
-          <TitleBlock title={map.title} focusQuestion={map.focusQuestion} drawnBy={map.author} assignment={detail.className} state={`Handed in, no. ${detail.number}`} date={showDay(detail.handedInAt, zone).replace(/^\w+ /, '')} right={MARGIN_WIDTH + 26} />
+          <TitleBlock title={map.title} focusQuestion={map.focusQuestion} drawnBy={map.author} assignment={detail.className} state={`Handed in, no. ${detail.number}`} date={showDay(detail.handedInAt, zone).replace(/^\w+ /, '')} right={MARGIN_WIDTH + 26} folded />
         </Canvas>
       </div>
       <div role="region" aria-label="Reading line" className="flex min-h-[38px] items-center gap-3 border-t border-rule bg-paper px-3.5">

@@ -31,10 +31,13 @@ export function Margin({ map, legend, comments, card, foot }: Props) {
   const [heights, setHeights] = useState<ReadonlyMap<string, number>>(new Map());
   const list = useRef<HTMLOListElement>(null);
   useLayoutEffect(() => {
-    const found = new Map([...(list.current?.children ?? [])].map((item) => [(item as HTMLElement).dataset.comment!, item.clientHeight]));
-    const changed = found.size !== heights.size || [...found].some(([id, tall]) => heights.get(id) !== tall);
-    if (changed) setHeights(found);
-  });
+    const measure = (): void => setHeights(new Map([...(list.current?.children ?? [])].map((item) => [(item as HTMLElement).dataset.comment!, item.clientHeight])));
+    // A card grows when its comment is changed in place, too.
+    const observer = new ResizeObserver(measure);
+    for (const item of list.current?.children ?? []) observer.observe(item);
+    measure();
+    return () => observer.disconnect();
+  }, [comments]);
   const anchored = comments.map((comment) => ({ comment, at: placeOf(map, legend, comment) }))
     .map(({ comment, at }) => ({ comment, at: at && { x: at.x * zoom + tx, y: at.y * zoom + ty } }))
     .sort((a, b) => (a.at?.y ?? Infinity) - (b.at?.y ?? Infinity));

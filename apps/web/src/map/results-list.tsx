@@ -1,9 +1,9 @@
 import { GROUP_TITLES, GROUPS, groupOf } from '@ichnograph/core';
 import type { Assignment, Report, Result } from '@ichnograph/core';
 import type { ReactNode } from 'react';
-import { Sentence, sentenceParts } from '../assignments/requirement-sentences';
 import { Balloon } from '../ui/balloon';
 import { STATUS_WORDS, StatusMark } from '../ui/status-mark';
+import { Sentence, sentenceParts } from './requirement-sentence';
 
 interface Props {
   assignment: Assignment;

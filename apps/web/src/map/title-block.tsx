@@ -5,17 +5,17 @@ import type { ReactNode } from 'react';
 
 export interface TitleRows { title: string; focusQuestion: string; drawnBy: string; assignment: string; state: ReactNode; date: string }
 
-interface Props extends TitleRows { onEntitle?: ((fields: { title?: string; focusQuestion?: string }) => void) | undefined; right?: number }
+interface Props extends TitleRows { onEntitle?: ((fields: { title?: string; focusQuestion?: string }) => void) | undefined; right?: number; folded?: boolean }
 
 /** The ruled block in the lower right corner of every map, as on a plan: where it is named, and what state it is in. */
-export function TitleBlock({ title, focusQuestion, drawnBy, assignment, state, date, onEntitle, right = 14 }: Props) {
-  const [open, setOpen] = useState(true);
+export function TitleBlock({ title, focusQuestion, drawnBy, assignment, state, date, onEntitle, right = 14, folded = false }: Props) {
+  const [open, setOpen] = useState(!folded);
   const scale = useFlowStore(({ transform }) => transform[2]);
   const Icon = open ? ChevronDown : ChevronUp;
   return (
     <section aria-label="Title block" className="title-block absolute bottom-3 z-10 w-[19rem] max-w-[calc(100%-28px)] border-[1.5px] border-ink bg-paper text-base" style={{ right }}>
       <button type="button" aria-expanded={open} aria-label={open ? 'Fold the title block' : 'Unfold the title block'} onClick={() => setOpen(!open)} className="absolute right-1 top-1 z-10 rounded-sm p-1 text-quiet hover:bg-canvas hover:text-ink"><Icon aria-hidden size={14} /></button>
-      {open && <Cell label="Map"><Editable label="Map title" value={title} strong onChange={onEntitle && ((next) => onEntitle({ title: next }))} /></Cell>}
+      <Cell label="Map"><Editable label="Map title" value={title} strong onChange={onEntitle && ((next) => onEntitle({ title: next }))} /></Cell>
       {open && <Cell label="Focus question"><Editable label="Focus question" value={focusQuestion} onChange={onEntitle && ((next) => onEntitle({ focusQuestion: next }))} /></Cell>}
       {open && <div className="grid grid-cols-2"><Cell label="Drawn by">{drawnBy}</Cell><Cell label="For" side>{assignment}</Cell></div>}
       <div className="grid grid-cols-[1fr_5.2rem_4.6rem]"><Cell label="State" last>{state}</Cell><Cell label="Scale" side last mono>{scaleWords(scale)}</Cell><Cell label="Date" side last mono>{date}</Cell></div>

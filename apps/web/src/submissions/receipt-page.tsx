@@ -5,8 +5,7 @@ import { showFull, showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
 import { Loading, Page } from '../app/page';
 import { useSubmission, useTimeZone } from '../app/queries';
-import { MapPicture } from '../assignments/map-picture';
-import { useFrozen } from '../map/frozen-map';
+import { MapPicture, useFrozen } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { StatusMark } from '../ui/status-mark';
 

@@ -1,7 +1,7 @@
 import type { Topic, TopicMap } from '@ichnograph/core';
 import type { KeyboardEvent } from 'react';
 import { announce } from '../app/announcer';
-import { readAloud } from '../map/reading-line';
+import { readAloud } from '../map';
 import type { Editor } from './editor';
 
 const ARROW_KEYS: Record<string, { x: number; y: number }> = { ArrowLeft: { x: -1, y: 0 }, ArrowRight: { x: 1, y: 0 }, ArrowUp: { x: 0, y: -1 }, ArrowDown: { x: 0, y: 1 } };

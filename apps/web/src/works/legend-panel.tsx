@@ -1,6 +1,6 @@
 import { matchesKind } from './kind-counts';
 import type { Assignment } from '@ichnograph/core';
-import { KindSample, LinkSample } from '../map/kind-sample';
+import { KindSample, LinkSample } from '../map';
 import { useEditor, useEditorState } from './editor';
 
 /** The assignment's kinds. A click on one of the student's own makes it the next mark; given kinds come with their terms. */

@@ -3,7 +3,7 @@ import type { DragEndEvent } from '@dnd-kit/core';
 import { kindOfTopic } from '@ichnograph/core';
 import type { Chip } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
-import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
+import { ReactFlowProvider, useReactFlow, useStore as useFlowStore } from '@xyflow/react';
 import { Keyboard } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
@@ -14,15 +14,9 @@ import { showDay, showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
 import { Loading, useTitle } from '../app/page';
 import { useMe, useTimeZone, useWork } from '../app/queries';
-import { Brief } from '../assignments/brief';
-import { Canvas } from '../map/canvas';
-import type { Gestures, Padding } from '../map/canvas';
-import { concernOf, flagsOf } from '../map/flags';
-import { Reading, ReadSentence } from '../map/reading-line';
-import { ReportHead, ResultsList } from '../map/results-list';
-import { SentencesView } from '../map/sentences-view';
-import { TitleBlock } from '../map/title-block';
-import { ViewControls } from '../map/view-controls';
+import { Brief } from '../assignments';
+import { Canvas, concernOf, flagsOf, Reading, ReadSentence, ReportHead, ResultsList, SentencesView, TitleBlock, ViewControls } from '../map';
+import type { Gestures, Padding } from '../map';
 import { Button } from '../ui/button';
 import { Desk } from '../ui/desk';
 import { Confirm, Dialog } from '../ui/dialog';
@@ -30,6 +24,7 @@ import { Segments } from '../ui/segments';
 import { BankPanel } from './bank-panel';
 import { CANVAS_SHORTCUTS, onCanvasKey } from './canvas-keys';
 import { EditorProvider, useEditor, useEditorState } from './editor';
+import type { Typing } from './editor';
 import { FirstStep, isBare } from './first-step';
 import { HandInDialog } from './hand-in-dialog';
 import { LegendPanel } from './legend-panel';
@@ -68,7 +63,8 @@ function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   );
 }
 
-const PADDING: Padding = { top: '24px', left: '24px', right: '24px', bottom: '64px' };
+/** What the title block and the view controls cover is kept free when the whole map is shown. */
+const PADDING: Padding = { top: '24px', left: '24px', right: '24px', bottom: '196px' };
 const VIEWS = ['Map', 'Sentences'] as const;
 
 function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
@@ -146,11 +142,12 @@ function MapCanvas({ detail, open, host, centre, onKeys }: { detail: WorkDetail;
   const state = useStore(open.work.store, (store) => store.state);
   const selection = useMemo(() => new Set(selected), [selected]);
   const bare = isBare(map);
-  const flags = useMemo(() => flagsOf(bare ? null : report), [bare, report]);
+  const flags = useMemo(() => flagsOf(bare ? null : report, map.topics.length, requirement), [bare, report, map.topics.length, requirement]);
   const concern = useMemo(() => concernOf(report?.results.find(({ id }) => id === requirement), map.links), [report, requirement, map.links]);
   const gestures = useMemo((): Gestures => ({
     onMove: actions.move, onLink: actions.link, onGrow: (from, at) => actions.make(at, from), onMake: (at) => actions.make(at), onEdit: actions.edit,
   }), [actions]);
+  useInView(typing);
   const { legend } = open.assignment;
   return (
     <Canvas label={`Map with ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic; the view “Sentences” is the map as text.`}
@@ -163,6 +160,21 @@ function MapCanvas({ detail, open, host, centre, onKeys }: { detail: WorkDetail;
         state={<SaveWords state={state} />} date={showDay(new Date().toISOString(), zone).replace(/^\w+ /, '')} onEntitle={detail.mayEdit ? actions.entitle : undefined} />
     </Canvas>
   );
+}
+
+/** Brings what is being typed into view, by the least movement. */
+function useInView(typing: Typing | null): void {
+  const flow = useReactFlow();
+  const width = useFlowStore((state) => state.width);
+  const height = useFlowStore((state) => state.height);
+  const at = typing?.what === 'new' ? typing.at : null;
+  useEffect(() => {
+    if (!at) return;
+    const { x, y, zoom } = flow.getViewport();
+    const step = (place: number, size: number): number => Math.max(0, 110 - place) || Math.min(0, size - 110 - place);
+    const [dx, dy] = [step(at.x * zoom + x, width), step(at.y * zoom + y, height)];
+    if (dx !== 0 || dy !== 0) void flow.setViewport({ x: x + dx, y: y + dy, zoom }, { duration: 160 });
+  }, [at, flow, width, height]);
 }
 
 function LeftPanel({ open, mayEdit, onPlace }: { open: OpenWork; mayEdit: boolean; onPlace: (chip: Chip) => void }) {

@@ -1,6 +1,6 @@
 import { drawTopic, fitTopic, kindOfLink } from '@ichnograph/core';
 import type { Legend, Topic } from '@ichnograph/core';
-import { LinkDrawingView, TopicDrawing } from '../map/drawing';
+import { LinkDrawingView, TopicDrawing } from '../map';
 import { useEditorState } from './editor';
 
 /** Exactly what the next topic and the next link will look like. Nothing else decides it. */

@@ -1,4 +1,4 @@
-import type { SaveState } from '../live/live-work';
+import type { SaveState } from '../live';
 
 const WORDS: Record<SaveState, string> = {
   opening: 'Opening …', saved: 'Saved', saving: 'Saving …', offline: 'Offline, kept here', 'not stored': 'Could not save yet', closed: 'Not connected',

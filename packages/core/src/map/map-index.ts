@@ -82,12 +82,11 @@ function memo<T>(compute: (text: string) => T): (text: string) => T {
 }
 
 /** Turns a getter into one that is worked out at the first reading. */
-function once(target: object, name: string, descriptor: PropertyDescriptor): PropertyDescriptor {
-  const { get } = descriptor;
+function once(_target: object, name: string, descriptor: PropertyDescriptor): PropertyDescriptor {
   return {
     ...descriptor,
     get(this: object): unknown {
-      const value: unknown = get?.call(this);
+      const value: unknown = descriptor.get?.call(this);
       Object.defineProperty(this, name, { value });
       return value;
     },

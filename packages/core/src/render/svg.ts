@@ -66,4 +66,4 @@ const lineSvg = (line: { text: string; x: number; y: number; width: number; fore
 const fixed = (value: number): string => String(Math.round(value * 100) / 100);
 const escaped = (text: string): string =>
   // Control characters are not XML; a map that carries one must not make an unreadable picture.
-  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '').replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);
+  text.replace(/\p{Cc}/gu, (c) => (/\s/.test(c) ? ' ' : '')).replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);

@@ -1,7 +1,7 @@
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
 import type { Anchor } from '@ichnograph/contract';
-import { Submission } from '../submissions/submission.entity.js';
+import { Submission } from '../works/index.js';
 
 @Entity('comment')
 export class Comment {

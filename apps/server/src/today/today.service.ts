@@ -3,11 +3,10 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { WORK_STATES } from '@ichnograph/contract';
 import type { StudentTask, TeacherTask, WorkState } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
-import { Publication } from '../assignments/publication.entity.js';
-import { ClassesService, STAFF } from '../classes/classes.service.js';
-import { Comment } from '../marking/comment.entity.js';
-import { Submission } from '../submissions/submission.entity.js';
-import { Work } from './work.entity.js';
+import { Publication } from '../assignments/index.js';
+import { ClassesService, STAFF } from '../classes/index.js';
+import { Comment } from '../submissions/index.js';
+import { Submission, Work } from '../works/index.js';
 
 /** What the page Today shows: to a student what is due and came back, to a teacher what waits. */
 @Injectable()

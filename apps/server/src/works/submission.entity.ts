@@ -1,7 +1,7 @@
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
-import { Revision } from '../assignments/revision.entity.js';
-import { Work } from '../works/work.entity.js';
+import { Revision } from '../assignments/index.js';
+import { Work } from './work.entity.js';
 
 /** What was handed in, frozen: map, revision and report. Nothing here changes but by whom and when it was returned. */
 @Entity('submission')

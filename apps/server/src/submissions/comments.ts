@@ -1,8 +1,7 @@
 import type { CommentRow } from '@ichnograph/contract';
 import { In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
-import { Account } from '../accounts/account.entity.js';
-import { personOf } from '../accounts/accounts.service.js';
+import { Account, personOf } from '../accounts/index.js';
 import { Comment } from './comment.entity.js';
 
 /** A submission's comments, oldest first. */

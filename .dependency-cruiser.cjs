@@ -1,0 +1,26 @@
+// Imports go one way: core, then livemap and contract, then server, web and tools. See docs/architecture.md.
+const forbid = (name, comment, from, to) => ({ name, comment, severity: 'error', from: { path: from }, to: { path: to } });
+
+module.exports = {
+  forbidden: [
+    forbid('core-stands-alone', 'core imports only general-purpose pure libraries', '^packages/core/src', '^(packages/(livemap|contract)|apps|demo)|node_modules/(yjs|react|@nestjs|typeorm|zustand|@xyflow)/'),
+    { name: 'core-has-no-node', comment: 'core has no Node', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    forbid('contract-below-apps', 'contract is shared by server and web and knows neither', '^packages/contract/src', '^(apps|demo|packages/livemap)'),
+    forbid('livemap-below-apps', 'livemap knows core alone', '^packages/livemap/src', '^(apps|demo|packages/contract)'),
+    forbid('web-knows-no-server', 'web and server meet in contract', '^apps/web', '^(apps/(server|cli)|demo)'),
+    forbid('server-knows-no-web', 'server and web meet in contract; the demo is loaded by name where it is wanted', '^apps/server/src', '^(apps/(web|cli)|demo)'),
+    forbid('tools-know-core', 'the command line needs core alone', '^apps/cli', '^(apps/(web|server)|demo)'),
+    {
+      name: 'features-by-their-index', severity: 'error', comment: 'a feature uses of another what its index exports',
+      // The router alone opens pages one by one, each when it is first needed.
+      from: { path: '^apps/(server|web)/src/([^/]+)/', pathNot: 'app/router\\.tsx$' },
+      to: { path: '^apps/(server|web)/src/(accounts|assignments|classes|live|map|marking|submissions|today|works)/', pathNot: '^apps/$1/src/($2/|[^/]+/index\\.ts$)' },
+    },
+    { name: 'no-circles', comment: 'data walks one way', severity: 'error', from: { path: '^(packages|apps|demo)' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules|dist/' }, exclude: { path: '/dist/|/generated/' },
+    tsPreCompilationDeps: true, tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: { conditionNames: ['import', 'types', 'default'], extensions: ['.ts', '.tsx', '.js', '.mjs'] },
+  },
+};

@@ -1,0 +1,15 @@
+/** What other folders may use of this one. */
+export { Canvas } from './canvas';
+export type { Gestures, Padding } from './canvas';
+export { CommentCard, subjectOf } from './comment-card';
+export { LinkDrawingView, TopicDrawing } from './drawing';
+export { concernOf, flagsOf } from './flags';
+export { FrozenMap, useFrozen, useGo } from './frozen-map';
+export { KindSample, LinkSample } from './kind-sample';
+export { MapPicture } from './map-picture';
+export { readAloud, Reading, ReadSentence } from './reading-line';
+export { Sentence, sentenceParts } from './requirement-sentence';
+export { ReportHead, ResultsList } from './results-list';
+export { SentencesView } from './sentences-view';
+export { TitleBlock } from './title-block';
+export { ViewControls } from './view-controls';
