@@ -84,6 +84,7 @@ export class Database {
   }
 
   async launch(fresh) {
+    this.failure = null;
     const port = await freePort();
     const log = openSync(this.log, 'a');
     this.child = spawn('mariadbd', [
@@ -92,8 +93,9 @@ export class Database {
       '--max-allowed-packet=64M', '--skip-name-resolve', '--default-time-zone=+00:00', ...this.asUser(),
       // In a process group of its own: Ctrl-C is for the start command, which ends the server before the database.
     ], { stdio: ['ignore', log, log], detached: true });
-    this.child.on('error', (error) => { this.failure = error.message; });
-    this.child.on('exit', () => { this.failure ??= 'it ended'; });
+    const child = this.child;
+    child.on('error', (error) => { this.failure = error.message; });
+    child.on('exit', () => { if (this.child === child) this.failure ??= 'it ended'; });
     for (let tries = 0; tries < 300; tries++) {
       if (this.failure) break;
       if (fresh && this.secure()) return;

@@ -32,7 +32,7 @@ export class AppModule {
   static with({ settings, logger, clock, extras = [] }: Outside): DynamicModule {
     return {
       module: AppModule,
-      imports: [TypeOrmModule.forRoot(dataSourceOptions(settings)), ThrottlerModule.forRoot(throttling), ...extras],
+      imports: [TypeOrmModule.forRoot({ ...dataSourceOptions(settings), retryAttempts: 2, retryDelay: 1000 }), ThrottlerModule.forRoot(throttling), ...extras],
       controllers: [
         AccountsController, ClassesController, AssignmentsController, WorksController, SubmissionsController, MarkingController,
         TodayController,

@@ -14,7 +14,8 @@ import { LiveService } from './live/index.js';
 /** Builds the application without listening. With services in place it can be used with no port at all (the demo does). */
 export async function createApplication(outside: Outside): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(outside), {
-    bodyParser: false, logger: ['error', 'warn'], abortOnError: false,
+    // Nest's own log shows stack traces where a person reads; ours has what it knows.
+    bodyParser: false, logger: false, abortOnError: false,
   });
   app.setGlobalPrefix('api');
   app.use(helmet({

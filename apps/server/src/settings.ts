@@ -10,6 +10,8 @@ export interface Settings {
   /** whether the made-up school is loaded; without it none of the demo's code is */
   demo: boolean;
   secureCookie: boolean;
+  /** how long hand-in waits for a client's last changes, milliseconds */
+  handInPatience: number;
 }
 
 export function readSettings(env: NodeJS.ProcessEnv): Settings {
@@ -26,5 +28,6 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     },
     webFolder: env.ICHNOGRAPH_WEB ? path.resolve(env.ICHNOGRAPH_WEB) : null,
     demo: env.ICHNOGRAPH_DEMO === '1', secureCookie: env.ICHNOGRAPH_SECURE_COOKIE === '1',
+    handInPatience: Number(env.ICHNOGRAPH_HAND_IN_PATIENCE_MS ?? 10_000),
   };
 }

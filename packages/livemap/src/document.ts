@@ -11,6 +11,8 @@ export const SCHEMA_VERSION = 1;
 
 const TITLE_FIELDS = ['title', 'author', 'focusQuestion'] as const;
 const list = (doc: Y.Doc, name: Collection): Y.Map<Y.Map<unknown>> => doc.getMap(name);
+/** A client may write what it likes into a document; what is no member is as good as not there. */
+const isMember = (value: unknown): value is Y.Map<unknown> => value instanceof Y.Map;
 const head = (doc: Y.Doc): Y.Map<unknown> => doc.getMap('head');
 
 /** Everything that a person can undo; the counters are left out on purpose. */
@@ -45,7 +47,7 @@ export function writeChanges(doc: Y.Doc, changes: readonly Change[]): void {
       }
       case 'set': {
         const member = list(doc, change.in).get(change.id);
-        if (member) for (const [field, value] of Object.entries(change.fields)) setField(member, field, value);
+        if (isMember(member)) for (const [field, value] of Object.entries(change.fields)) setField(member, field, value);
         break;
       }
       case 'remove':
@@ -61,7 +63,7 @@ export function writeChanges(doc: Y.Doc, changes: readonly Change[]): void {
 function lastKey(members: Y.Map<Y.Map<unknown>>): string | null {
   let last: string | null = null;
   for (const member of members.values()) {
-    const order = member.get('order');
+    const order = isMember(member) ? member.get('order') : undefined;
     if (typeof order === 'string' && (last === null || order > last)) last = order;
   }
   return last;
@@ -126,8 +128,8 @@ function rawMap(doc: Y.Doc, remember: (key: string, member: Y.Map<unknown>) => {
   }
   for (const name of COLLECTIONS) {
     map[name] = [...list(doc, name)]
-      // A client may write what it likes; what is no member is as good as not there. The key is the id.
-      .filter(([, member]) => member instanceof Y.Map)
+      .filter(([, member]) => isMember(member))
+      // The key is the id, whatever the member says of itself.
       .map(([id, member]) => {
         const item = remember(`${name}/${id}`, member) ?? plain(member);
         return item.id === id ? item : { ...item, id };

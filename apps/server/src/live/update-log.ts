@@ -82,7 +82,7 @@ export class UpdateLog {
    * Resolves to whether a committed transaction holds a client's changes up to a count, waiting a while for it.
    * @param patience milliseconds
    */
-  async holds(name: string, client: string, count: number, patience = 10_000): Promise<boolean> {
+  async holds(name: string, client: string, count: number, patience: number): Promise<boolean> {
     const enough = (counters: Counters): boolean => (counters[client] ?? 0) >= count;
     const arrived = new Promise<boolean>((resolve) => {
       const listener: LogListener = {

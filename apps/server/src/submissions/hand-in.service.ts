@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { LIMITS, writeMap } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
@@ -11,8 +11,10 @@ import type { Account } from '../accounts/index.js';
 import { bodyOf } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
+import { SETTINGS } from '../common/tokens.js';
 import { UpdateLog } from '../live/index.js';
 import { lockWork, mayHandIn, membersOf, nameOf, Submission, Work, WorksService } from '../works/index.js';
+import type { Settings } from '../settings.js';
 import { CheckPool } from './check-pool.js';
 
 @Injectable()
@@ -20,6 +22,7 @@ export class HandInService {
   constructor(
     @InjectDataSource() private readonly data: DataSource, private readonly works: WorksService,
     private readonly log: UpdateLog, private readonly checks: CheckPool, private readonly clock: Clock,
+    @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
 
   /**
@@ -31,7 +34,7 @@ export class HandInService {
     const { work, isMember } = await this.works.seen(workId, account.id);
     if (!isMember) throw notFound('map');
     const name = workDocument(workId);
-    if (!(await this.log.holds(name, client, count))) {
+    if (!(await this.log.holds(name, client, count, this.settings.handInPatience))) {
       throw conflict('Not all of your changes have arrived yet, so nothing was handed in. Wait until the map says saved, then try again.');
     }
     const handedIn = this.clock.now();

@@ -1,0 +1,103 @@
+import { addTopic, checkMap, readAssignment, readMap } from '@ichnograph/core';
+import type { Pile, PileEntry, SubmissionDetail, WorkDetail } from '@ichnograph/contract';
+import { Person, until } from './setup/client.js';
+
+const topicOf = (detail: SubmissionDetail): string => (detail.map.topics as { id: string }[])[0]!.id;
+
+/** A student who has drawn one topic of their own and waits for it to be stored. */
+async function drawn(name: string) {
+  const person = await Person.signedIn(name);
+  const work = await person.work();
+  const client = person.live(work.id);
+  await client.opened();
+  const outcome = addTopic(client.live.snapshot, { text: 'Loads', kind: 'family', at: { x: 0, y: 700 } }, { newId: () => `own-${name}`, by: '' }, readAssignment(work.assignment).legend);
+  if (outcome.ok) client.live.apply(outcome.changes);
+  const handIn = (more: object = {}) => person.post<SubmissionDetail>(`works/${work.id}/hand-in`, { client: client.client, count: client.live.made, note: '', ...more });
+  return { person, work, client, handIn };
+}
+
+test('freezes what is stored, with a report that equals core’s own to the last flag', async () => {
+  const { work, client, handIn } = await drawn('leila');
+  const { status, body } = await handIn({ note: 'Please look at <b>loads</b>.' });
+  client.close();
+  expect(status).toBe(201);
+  expect(body).toMatchObject({ number: 1, state: 'handed in', late: false, note: 'Please look at <b>loads</b>.', comments: [], leftOut: 0 });
+  expect(body.map.author).toBe('Leila Brandt');
+  const again = checkMap(readMap(body.map), readAssignment(body.assignment), { members: body.members.map(({ id }) => id), due: body.due, handedIn: body.handedInAt });
+  expect(JSON.parse(JSON.stringify(again))).toEqual(body.report);
+  expect(work.assignment.reference).toBeNull();
+  expect(body.assignment.reference).toBeNull();
+});
+
+test('waits for the client’s last change, and hands nothing in when it does not come', async () => {
+  const { person, work, client, handIn } = await drawn('mateus');
+  const early = await handIn({ count: client.live.made + 5 });
+  expect(early.status).toBe(409);
+  expect(early.problem.detail).toContain('nothing was handed in');
+  expect((await person.get<WorkDetail>(`works/${work.id}`)).body).toMatchObject({ state: 'in progress', submissions: [] });
+  const promised = handIn({ count: client.live.made + 1 });
+  client.live.apply([{ do: 'entitle', fields: { title: 'The last change' } }]);
+  expect((await promised).body.map.title).toBe('The last change');
+  client.close();
+});
+
+test('again and again until the teacher begins to mark; then read only until it is returned and opened again', async () => {
+  const [{ person, work, client, handIn }, maren] = [await drawn('oskar'), await Person.signedIn('maren')];
+  await handIn();
+  const second = (await handIn()).body;
+  expect(second.number).toBe(2);
+  expect((await person.post(`works/${work.id}/revise`)).status).toBe(409);
+
+  expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'topic', target: 'nowhere', text: 'x' })).status).toBe(422);
+  expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'map', text: '' })).status).toBe(422);
+  const marked = await maren.post<SubmissionDetail>(`submissions/${second.id}/comments`, { anchor: 'topic', target: topicOf(second), text: 'Which loads?' });
+  expect(marked.body).toMatchObject({ state: 'being marked', comments: [{ text: 'Which loads?', by: { givenName: 'Maren' } }] });
+  await until('word that the work changed', () => client.messages.some(({ type }) => type === 'work changed'));
+  expect((await handIn()).status).toBe(409);
+  expect((await person.get<SubmissionDetail>(`submissions/${second.id}`)).body.comments).toEqual([]);
+  const before = client.live.made;
+  client.live.apply([{ do: 'entitle', fields: { title: 'Too late' } }]);
+
+  const [comment] = marked.body.comments;
+  expect((await maren.call<SubmissionDetail>('PATCH', `comments/${comment!.id}`, { text: 'Which loads, and where?' })).body.comments[0]!.text).toContain('where');
+  expect((await maren.post<SubmissionDetail>(`submissions/${second.id}/return`)).body.state).toBe('returned');
+  expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'map', text: 'One more' })).status).toBe(409);
+  const read = (await person.get<SubmissionDetail>(`submissions/${second.id}`)).body;
+  expect(read).toMatchObject({ returnedBy: { givenName: 'Maren' }, comments: [{ text: 'Which loads, and where?' }] });
+  expect(read.map.title).not.toBe('Too late');
+  expect(client.stored[client.client] ?? 0).toBeLessThanOrEqual(before);
+  client.close();
+
+  expect((await person.post(`works/${work.id}/revise`)).status).toBe(204);
+  expect((await person.get<WorkDetail>(`works/${work.id}`)).body).toMatchObject({ state: 'in progress', mayEdit: true });
+});
+
+test('other people’s maps, submissions and comments are not there', async () => {
+  const [{ work, client, handIn }, priya, tobias, maren] = [await drawn('quentin'), await Person.signedIn('priya'), await Person.signedIn('tobias'), await Person.signedIn('maren')];
+  const { id } = (await handIn()).body;
+  const { body } = await maren.post<SubmissionDetail>(`submissions/${id}/comments`, { anchor: 'map', text: 'Good start.' });
+  const { publicationId } = await maren.teacherTask();
+  for (const stranger of [priya, tobias]) {
+    expect((await stranger.get(`works/${work.id}`)).status).toBe(404);
+    expect((await stranger.get(`submissions/${id}`)).status).toBe(404);
+  }
+  expect((await priya.post(`works/${work.id}/hand-in`, { client: client.client, count: 0 })).status).toBe(404);
+  expect((await tobias.get(`publications/${publicationId}/pile`)).status).toBe(404);
+  expect((await tobias.post(`submissions/${id}/return`)).status).toBe(404);
+  expect((await tobias.call('DELETE', `comments/${body.comments[0]!.id}`)).status).toBe(404);
+  expect((await tobias.post(`publications/${publicationId}/work`)).status).toBe(403);
+  expect((await priya.get('works/not-an-id')).status).toBe(404);
+  const entry = (await maren.get<Pile>(`publications/${publicationId}/pile`)).body.entries.find(({ members }) => members[0]!.givenName === 'Quentin') as PileEntry;
+  expect(entry).toMatchObject({ state: 'being marked', submission: { number: 1 } });
+  client.close();
+});
+
+test('someone taken out of the class loses the map and its live connection at once', async () => {
+  const [{ person, work, client }, halina] = [await drawn('rosa'), await Person.signedIn('halina')];
+  const [room] = (await halina.get<{ id: string; name: string }[]>('classes')).body.filter(({ name }) => name === 'Technology 9B');
+  const [me] = (await halina.get<{ id: string; name: string }[]>('accounts')).body.filter(({ name }) => name === 'rosa');
+  expect((await halina.call('DELETE', `classes/${room!.id}/people/${me!.id}`)).status).toBe(204);
+  await until('the connection to be closed', () => client.closedWith === 4401);
+  expect((await person.get(`works/${work.id}`)).status).toBe(404);
+  client.close();
+});

@@ -1,0 +1,107 @@
+import { HocuspocusProvider, HocuspocusProviderWebsocket } from '@hocuspocus/provider';
+import { LIVE_PATH, workDocument } from '@ichnograph/contract';
+import type { LiveMessage, ProblemDetails, StudentTask, TeacherTask, WorkDetail } from '@ichnograph/contract';
+import { LiveMap } from '@ichnograph/livemap';
+import WebSocket from 'ws';
+import * as Y from 'yjs';
+
+export const DEMO_PASSWORD = 'alder-quay';
+
+export interface Answer<T> { status: number; body: T; problem: ProblemDetails; headers: Headers }
+
+/** Waits for what a test is about, looking often; fails with what it waited for. */
+export async function until<T>(what: string, look: () => T | Promise<T>, patience = 15_000): Promise<NonNullable<Exclude<T, false>>> {
+  const end = Date.now() + patience;
+  for (;;) {
+    const found = await look();
+    if (found) return found as NonNullable<Exclude<T, false>>;
+    if (Date.now() > end) throw new Error(`waited in vain for ${what}`);
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  }
+}
+
+/** A person at a browser, as far as the server can tell. */
+export class Person {
+  cookie = '';
+  constructor(readonly url = process.env.ICHNOGRAPH_TEST_URL!) {}
+
+  static async signedIn(name: string, url?: string): Promise<Person> {
+    const person = new Person(url);
+    // By the demo's one click: the door for passwords counts tries, and has tests of its own.
+    const { status } = await person.post(`demo/sign-in/${name}`);
+    if (status !== 204) throw new Error(`${name} could not sign in: ${status}`);
+    return person;
+  }
+
+  async call<T = unknown>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+    const response = await fetch(`${this.url}/api/${path}`, {
+      method, headers: { cookie: this.cookie, ...(body !== undefined && { 'content-type': 'application/json' }), ...headers },
+      ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const set = response.headers.getSetCookie().find((one) => one.startsWith('ichnograph_session='));
+    if (set) this.cookie = set.split(';')[0]!;
+    const text = await response.text();
+    const parsed: unknown = text === '' ? undefined : JSON.parse(text);
+    return { status: response.status, body: parsed as T, problem: parsed as ProblemDetails, headers: response.headers };
+  }
+
+  get = <T = unknown>(path: string): Promise<Answer<T>> => this.call<T>('GET', path);
+  post = <T = unknown>(path: string, body: unknown = {}): Promise<Answer<T>> => this.call<T>('POST', path, body);
+
+  async task(): Promise<StudentTask> {
+    return (await this.get<StudentTask[]>('today/student')).body[0]!;
+  }
+
+  async teacherTask(): Promise<TeacherTask> {
+    return (await this.get<TeacherTask[]>('today/teacher')).body[0]!;
+  }
+
+  /** The student's work, begun if it was not. */
+  async work(): Promise<WorkDetail> {
+    return (await this.post<WorkDetail>(`publications/${(await this.task()).publicationId}/work`)).body;
+  }
+
+  /** Opens a live connection to a work. */
+  live(workId: string, headers: Record<string, string> = {}): LiveClient {
+    return new LiveClient(this, workId, { cookie: this.cookie, origin: this.url, ...headers });
+  }
+}
+
+export class LiveClient {
+  readonly doc = new Y.Doc();
+  readonly live = new LiveMap(this.doc, String(this.doc.clientID));
+  stored: Record<string, number> = {};
+  refused = false;
+  closedWith: number | null = null;
+  messages: LiveMessage[] = [];
+  private readonly socket: HocuspocusProviderWebsocket;
+  private readonly provider: HocuspocusProvider;
+
+  constructor({ url }: Person, workId: string, headers: Record<string, string>) {
+    class Socket extends WebSocket {
+      constructor(address: string) { super(address, { headers }); }
+    }
+    this.socket = new HocuspocusProviderWebsocket({ url: `${url.replace('http', 'ws')}${LIVE_PATH}`, WebSocketPolyfill: Socket, delay: 100, minDelay: 50, maxDelay: 300 });
+    this.provider = new HocuspocusProvider({
+      websocketProvider: this.socket, name: workDocument(workId), document: this.doc, token: 'cookie', awareness: null,
+      onAuthenticationFailed: () => { this.refused = true; },
+      onClose: ({ event }) => { this.closedWith = event.code; },
+      onStateless: ({ payload }) => {
+        const message = JSON.parse(payload) as LiveMessage;
+        this.messages.push(message);
+        if (message.type === 'stored') this.stored = { ...this.stored, ...message.counters };
+      },
+    });
+    this.provider.attach();
+  }
+
+  get client(): string { return this.live.client; }
+  opened = (): Promise<unknown> => until('the live map to open', () => this.doc.getMap('head').has('schema') && this.provider.isSynced);
+  saved = (): Promise<unknown> => until('the server to say stored', () => (this.stored[this.client] ?? 0) >= this.live.made);
+
+  close(): void {
+    this.provider.destroy();
+    this.socket.destroy();
+    this.live.destroy();
+  }
+}

@@ -1,0 +1,56 @@
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { command, root } from './commands.mjs';
+import { Database, freePort } from './database.mjs';
+import { startServer, stopServer } from './server.mjs';
+
+/** A database and a server of their own, for tests: beside any other that runs, and gone afterwards. */
+export class Stack {
+  constructor(name, { demo = true, env = {} } = {}) {
+    this.folder = path.join(root, '.data', `test-${name}-${process.pid}`);
+    this.demo = demo;
+    this.env = env;
+  }
+
+  async start() {
+    mkdirSync(this.folder, { recursive: true });
+    this.database = new Database(this.folder);
+    this.settings = await this.database.start();
+    this.port = await freePort();
+    if (this.demo) {
+      await command(`Loading the made-up school for ${path.basename(this.folder)}`, process.execPath, ['demo/dist/load.js'], {
+        env: { ...process.env, ...this.settings, ICHNOGRAPH_PORT: String(this.port) },
+      });
+    }
+    await this.startServer();
+    return this;
+  }
+
+  get url() {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  async startServer() {
+    this.server = await startServer({ port: this.port, database: this.settings, demo: this.demo, env: this.env });
+  }
+
+  /** Ends the server as a power cut would. */
+  async killServer() {
+    const ended = new Promise((resolve) => this.server.once('exit', resolve));
+    this.server.kill('SIGKILL');
+    await ended;
+  }
+
+  async killDatabase() {
+    await this.database.stop('SIGKILL');
+  }
+
+  async startDatabase() {
+    await this.database.start();
+  }
+
+  async remove() {
+    if (this.server) await stopServer(this.server);
+    await this.database.remove();
+  }
+}
