@@ -9,7 +9,7 @@ export function SentencesView({ map, legend, onGo }: { map: TopicMap; legend: Le
   const alone = map.topics.filter(({ id }) => !linked.has(id));
   const row = 'flex w-full min-w-0 border-b border-rule px-2 py-1.5 text-left hover:bg-wash';
   return (
-    <div className="h-full overflow-y-auto bg-paper px-6 py-5">
+    <div className="h-full overflow-y-auto bg-paper px-6 py-5" data-testid="sentences">
       <h2 className="mb-2 text-lg font-semibold">Every sentence · {map.links.length}</h2>
       {map.links.length === 0 && <p className="text-quiet">No links yet. Each link reads as a sentence here.</p>}
       <ul>{map.links.map((link) => <li key={link.id}><button type="button" className={row} onClick={() => onGo(link.id)}><ReadSentence {...propositionOf(link, topicById.get(link.from)!, topicById.get(link.to)!, legend)} /></button></li>)}</ul>

@@ -49,6 +49,8 @@ function insideOf(a: Point, b: Point, polygon: readonly Point[]): Interval | nul
   for (let i = 0; i < polygon.length; i++) {
     const [p, q] = [polygon[i]!, polygon[(i + 1) % polygon.length]!];
     const [nx, ny] = [q.y - p.y, p.x - q.x];
+    // Where two round corners meet, an outline has edges of no length, which point nowhere.
+    if (Math.abs(nx) + Math.abs(ny) < 1e-9) continue;
     const outside = nx * (a.x - p.x) + ny * (a.y - p.y);
     const speed = nx * (b.x - a.x) + ny * (b.y - a.y);
     if (speed === 0) {

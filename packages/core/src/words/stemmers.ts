@@ -8,10 +8,18 @@ const ALGORITHMS: Record<string, string> = {
   sv: 'swedish', ta: 'tamil', tr: 'turkish',
 };
 
+const asItIs = (word: string): string => word;
+/** Stemmers made so far: constants of their languages, costly to make. */
+const made = new Map<string, (word: string) => string>();
+
 /** The Snowball stemmer of a language; a language Snowball lacks leaves words as they are. */
 export function stemmerFor(language: string): (word: string) => string {
   const algorithm = ALGORITHMS[language.toLowerCase().split(/[-_]/)[0] ?? ''];
-  if (!algorithm) return (word) => word;
+  if (!algorithm) return asItIs;
+  const known = made.get(algorithm);
+  if (known) return known;
   const stemmer = snowball.newStemmer(algorithm);
-  return (word) => stemmer.stem(word);
+  const stem = (word: string): string => stemmer.stem(word);
+  made.set(algorithm, stem);
+  return stem;
 }

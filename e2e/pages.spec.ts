@@ -1,0 +1,173 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, enter, MapDesk, test, watched } from './school';
+
+/** No violation of WCAG 2.2 A and AA, in this state of this page. */
+async function accessible(page: Page, state: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  expect(violations.map(({ id, nodes }) => `${state}: ${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`)).toEqual([]);
+}
+
+/** Nothing scrolls sideways, at either size. */
+async function fits(page: Page, state: string): Promise<void> {
+  for (const size of [{ width: 1024, height: 768 }, { width: 1280, height: 800 }]) {
+    await page.setViewportSize(size);
+    const wide = await page.evaluate(() => {
+      const { scrollWidth, clientWidth } = document.documentElement;
+      const panels = [...document.querySelectorAll('section, main, nav, header, td, li')].filter((element) => element.scrollWidth > element.clientWidth + 1 && getComputedStyle(element).overflowX !== 'visible' && !element.closest('.react-flow') && !element.classList.contains('sr-only'));
+      return [...(scrollWidth > clientWidth ? [`the page by ${scrollWidth - clientWidth}`] : []), ...panels.map((element) => element.outerHTML.slice(0, 120))];
+    });
+    expect(wide.map((what) => `${state} at ${size.width}: ${what}`)).toEqual([]);
+  }
+}
+
+async function sound(page: Page, state: string): Promise<void> {
+  await fits(page, state);
+  await accessible(page, state);
+}
+
+test('the pages of someone who is not signed in', async ({ browser, school }) => {
+  const page = await watched(await browser.newContext());
+  await page.goto(school.url);
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await sound(page, 'sign-in');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('Type your password')).toBeVisible();
+  await sound(page, 'sign-in, empty');
+  await page.getByLabel('Sign-in name').fill('noor');
+  await page.getByLabel('Password').fill('not this one');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('do not belong together')).toBeVisible();
+  await sound(page, 'sign-in, refused');
+  await page.context().close();
+});
+
+test('a student’s pages', async ({ browser, school }) => {
+  const page = await enter(browser, school, 'kofi');
+  await expect(page.getByText('Came back to you')).toBeVisible();
+  await sound(page, 'today, returned');
+  await page.getByRole('link', { name: 'Read the comments' }).click();
+  await expect(page.getByTestId('canvas')).toBeVisible();
+  await sound(page, 'feedback');
+  await page.getByRole('button', { name: /At most 2 crossings/ }).click();
+  await sound(page, 'feedback, a requirement chosen');
+  await page.getByRole('button', { name: 'Sentences' }).click();
+  await sound(page, 'feedback, sentences');
+  await page.goto(`${school.url}/password`);
+  await page.getByRole('button', { name: 'Change password' }).click();
+  await expect(page.getByText('A password has at least 10 characters.')).toBeVisible();
+  await sound(page, 'password, refused');
+  await page.goto(`${school.url}/no-such-page`);
+  await sound(page, 'no such page');
+  await page.goto(`${school.url}/works/not-mine`);
+  await expect(page.getByRole('alert').first()).toContainText('not yours to see');
+  await sound(page, 'not yours');
+  await page.context().close();
+});
+
+test('the map page in its states', async ({ browser, school }) => {
+  const page = await enter(browser, school, 'goran');
+  await sound(page, 'today, not begun');
+  const desk = await MapDesk.begin(page);
+  await sound(page, 'map, bare starter');
+  await page.getByRole('button', { name: 'Brief' }).click();
+  await accessible(page, 'map, brief');
+  await page.keyboard.press('Escape');
+  const box = (await desk.canvas.boundingBox())!;
+  await desk.makeByDoubleClick('W'.repeat(300), { x: box.x + 300, y: box.y + 60 });
+  await desk.makeByDoubleClick(`A very long idea ${'that goes on and on '.repeat(10)}`.trim(), { x: box.x + 600, y: box.y + 60 });
+  await page.getByLabel('Map title').fill('Long '.repeat(60));
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'A term of your own' }).fill('unbreakable'.repeat(27));
+  await page.keyboard.press('Enter');
+  await sound(page, 'map, longest texts');
+  await desk.topic('Bridge').click();
+  await sound(page, 'map, a topic selected');
+  await page.getByRole('button', { name: 'Looks' }).click();
+  await accessible(page, 'map, looks');
+  await page.keyboard.press('Escape');
+  await desk.topic('Bridge').click();
+  await page.keyboard.press('F2');
+  await accessible(page, 'map, typing');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Alt+k');
+  await accessible(page, 'map, link dialog');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /Every given term/ }).click();
+  await sound(page, 'map, a requirement chosen');
+  await desk.topic('Bridge').click();
+  await page.keyboard.press('Delete');
+  await accessible(page, 'map, delete a given topic');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('button', { name: 'Fold requirements' }).click();
+  await page.getByRole('button', { name: 'Fold legend and word bank' }).click();
+  await sound(page, 'map, folded');
+  await page.getByRole('button', { name: 'Unfold requirements' }).click();
+  await page.getByRole('button', { name: 'Unfold legend and word bank' }).click();
+  await page.getByRole('button', { name: 'Sentences' }).click();
+  await sound(page, 'map, sentences');
+  await page.getByRole('button', { name: 'Map', exact: true }).click();
+  await desk.saved();
+  await page.getByRole('button', { name: 'Hand in …' }).click();
+  await accessible(page, 'map, hand in');
+  await page.getByRole('dialog').getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Receipt');
+  await sound(page, 'receipt');
+  await page.getByRole('link', { name: 'Back to the map' }).click();
+  await desk.opened();
+  await sound(page, 'map, handed in');
+  await page.goto(school.url);
+  await sound(page, 'today, handed in');
+  await page.context().close();
+});
+
+test('a teacher’s pages', async ({ browser, school }) => {
+  const page = await enter(browser, school, 'maren');
+  await sound(page, 'today, teacher');
+  await page.getByRole('link', { name: 'Open the pile' }).click();
+  await expect(page.getByRole('table')).toBeVisible();
+  await sound(page, 'pile');
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await expect(page.getByTestId('canvas')).toBeVisible();
+  await sound(page, 'marking');
+  await page.getByPlaceholder('Write a comment …').fill('x'.repeat(600));
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(page.getByRole('article')).toBeVisible();
+  await page.getByRole('button', { name: /Every link has words/ }).click();
+  await sound(page, 'marking, with a long comment');
+  await page.goto(`${school.url}/assignments`);
+  await expect(page.getByRole('table')).toBeVisible();
+  await sound(page, 'assignments');
+  await page.setInputFiles('input[type=file]', { name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"ichnograph-assignment"}') });
+  await expect(page.getByText(/This file was not taken: \$/).first()).toBeVisible();
+  await sound(page, 'assignments, a file refused');
+  await page.setInputFiles('input[type=file]', { name: 'cut.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') });
+  await expect(page.getByText('the file was cut short').first()).toBeVisible();
+  await page.getByRole('link', { name: 'How bridges carry loads' }).click();
+  await expect(page.getByRole('img', { name: 'Starter map' })).toBeVisible();
+  await sound(page, 'assignment');
+  await page.goto(`${school.url}/people`);
+  await expect(page.getByRole('table')).toBeVisible();
+  await sound(page, 'people, teacher');
+  await page.context().close();
+});
+
+test('an administrator’s pages, and a school that holds nothing yet', async ({ browser, school }) => {
+  const page = await enter(browser, school, 'halina');
+  await expect(page.getByRole('table')).toBeVisible();
+  await sound(page, 'people, administrator');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await expect(page.getByText('A given name has 1 to 60 characters')).toBeVisible();
+  await accessible(page, 'people, refused');
+  await page.context().close();
+});
+
+test('reading pages work on a narrow screen', async ({ browser, school }) => {
+  const page = await enter(browser, school, 'noor', { viewport: { width: 390, height: 800 } });
+  for (const place of ['/', '/password']) {
+    await page.goto(`${school.url}${place}`);
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0);
+  }
+  await page.context().close();
+});

@@ -1,0 +1,63 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { expect, enter, MapDesk, test } from './school';
+
+interface Frozen { map: { topics: { id: string }[]; title: string }; assignment: object; report: { results: { level?: string }[] }; members: { id: string }[]; due: string; handedInAt: string }
+
+test('two browsers on one map end with the same map, and browser, server and command line report the same to the last flag', async ({ browser, school }) => {
+  const [one, other] = [await enter(browser, school, 'freya'), await enter(browser, school, 'freya')];
+  const a = await MapDesk.begin(one);
+  const b = await MapDesk.goOn(other);
+  const box = (await a.canvas.boundingBox())!;
+  await Promise.all([
+    (async () => {
+      await a.makeByDoubleClick('Loads', { x: box.x + 120, y: box.y + 50 });
+      await a.linkByKeys('Bridge', 'Loads', 'has to carry');
+      await a.linkByKeys('Loads', 'Live load', 'come and go as');
+    })(),
+    (async () => {
+      await b.makeByDoubleClick('Shapes', { x: box.x + 600, y: box.y + 50 });
+      await b.linkByKeys('Bridge', 'Shapes', 'takes one of several');
+      await b.linkByKeys('Shapes', 'Arch', '');
+    })(),
+  ]);
+  await b.topic('Deck').click();
+  await other.keyboard.press('Alt+ArrowDown');
+  for (const desk of [a, b]) {
+    await expect(desk.topic('Loads')).toBeVisible();
+    await expect(desk.topic('Shapes')).toBeVisible();
+    await expect(desk.page.locator('[data-link]')).toHaveCount(4);
+    await desk.saved();
+  }
+  const textOf = async ({ page }: MapDesk): Promise<string[]> => {
+    await page.getByRole('button', { name: 'Sentences' }).click();
+    const lines = await page.getByTestId('sentences').getByRole('listitem').allInnerTexts();
+    await page.getByRole('button', { name: 'Map', exact: true }).click();
+    return lines;
+  };
+  expect(await textOf(a)).toEqual(await textOf(b));
+  const messages = (desk: MapDesk): Promise<string[]> => desk.checks.getByRole('listitem').allInnerTexts();
+  await expect(async () => expect(await messages(a)).toEqual(await messages(b))).toPass();
+  const shown = await messages(a);
+
+  await one.getByRole('button', { name: 'Hand in …' }).click();
+  await one.getByRole('dialog').getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(one.getByRole('heading', { level: 1 })).toContainText('Receipt');
+  const id = one.url().split('/').at(-1)!;
+  const frozen = (await (await one.request.get(`${school.url}/api/submissions/${id}`)).json()) as Frozen;
+  expect(frozen.report.results.map((result) => (result as unknown as { message: string }).message)).toEqual(shown.map((text) => text.split('\n').at(-1)));
+
+  const folder = mkdtempSync(path.join(tmpdir(), 'ichnograph-e2e-'));
+  try {
+    const files = { 'assignment.json': frozen.assignment, 'map.json': frozen.map, 'context.json': { format: 'ichnograph-context', version: 1, members: frozen.members.map((member) => member.id), due: frozen.due, handedIn: frozen.handedInAt } };
+    for (const [name, value] of Object.entries(files)) writeFileSync(path.join(folder, name), JSON.stringify(value));
+    const printed = execFileSync(process.execPath, ['scripts/cli.mjs', 'check', path.join(folder, 'assignment.json'), path.join(folder, 'map.json'), '--context', path.join(folder, 'context.json'), '--format', 'json'], { encoding: 'utf8', cwd: path.resolve(import.meta.dirname, '..'), env: { ...process.env, INIT_CWD: '' } });
+    expect((JSON.parse(printed) as unknown[])[0]).toEqual(frozen.report);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
+  await one.context().close();
+  await other.context().close();
+});

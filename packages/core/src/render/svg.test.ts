@@ -1,0 +1,28 @@
+import { sentenceOf } from '../propositions/sentence.js';
+import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
+import { drawingOrder } from './drawing-order.js';
+import { mapToSvg } from './svg.js';
+
+const { legend } = assignmentOf();
+
+test('draws twice the same text, and nothing that was typed is more than text', () => {
+  const map = { ...mapOf([topic('a', { text: '<script>alert(1)</script>' }), topic('b', { x: 300, text: 'a\u0000b' })], [link('a', 'b', { phrase: '"&<' })]), title: '</title><b>' };
+  const svg = mapToSvg(map, legend);
+  expect(mapToSvg(map, legend)).toBe(svg);
+  expect(svg).not.toMatch(/<script|<b>|\u0000/);
+  expect(svg).toContain('&#60;script&#62;');
+});
+
+test('an empty map is a picture too', () => expect(mapToSvg(mapOf([]), legend)).toMatch(/^<svg .*<\/svg>$/));
+
+test('draws by z, links before topics, then in file order', () => {
+  const map = mapOf([topic('a'), topic('b', { z: 0 }), topic('c')], [link('a', 'b'), link('b', 'c', { z: 5 })]);
+  expect(drawingOrder(map, legend).map((mark) => (mark.what === 'topic' ? mark.topic.id : mark.link.id))).toEqual(['a-b', 'b', 'a', 'c', 'b-c']);
+});
+
+test('a sentence reads along the arrow; a link beside the structure reads with its kind’s name', () => {
+  const [a, b] = [topic('a', { text: 'An arch' }), topic('b', { text: 'its\nabutments' })];
+  expect(sentenceOf(link('a', 'b', { phrase: 'pushes on' }), a, b, legend)).toBe('An arch pushes on its abutments.');
+  expect(sentenceOf(link('a', 'b', { phrase: '' }), a, b, legend)).toBe('An arch … its abutments.');
+  expect(sentenceOf(link('a', 'b', { phrase: ' ', kind: 'shows' }), a, b, legend)).toBe('An arch shows its abutments.');
+});
