@@ -17,13 +17,13 @@ test('a student builds a map from the starter and hands it in; the teacher comme
   });
   await test.step('terms are dragged from the bank, each with its kind', async () => {
     await page.getByRole('button', { name: 'Fold the title block' }).click();
-    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Zoom out' }).click();
+    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Zoom out' }).click();
     const box = (await desk.canvas.boundingBox())!;
     const target = (await desk.topic('Tell pushing from pulling').boundingBox())!;
     for (const [i, term] of IN_BANK.entries()) {
-      await desk.placeByDrag(term, { x: box.x + 110 + (i % 5) * 125, y: target.y + 70 + Math.floor(i / 5) * 45 });
+      await desk.placeByDrag(term, { x: box.x + 110 + (i % 5) * 125, y: target.y + 40 + Math.floor(i / 5) * 34 });
     }
-    await expect(page.getByText('Every given term is on the map.')).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Word bank', exact: true })).toContainText('Every given term is on the map.');
     await expect(desk.checks).toContainText('All 23 are placed.');
   });
   await test.step('topics of one’s own by double click, in the kind that is the next mark', async () => {
@@ -105,7 +105,8 @@ test('a student builds a map from the starter and hands it in; the teacher comme
     await write('Everything is there.');
     await marked.topic('Loads').click();
     await write('Which of the forces belong here?');
-    await marked.link('Arch', 'Bridge').locator('rect').first().click();
+    await teacher.getByRole('button', { name: 'Sentences' }).click();
+    await teacher.getByTestId('sentences').getByRole('button', { name: 'Arch is one shape of a Bridge.' }).click();
     await expect(teacher.getByText('on “Arch is one shape of a Bridge”')).toBeVisible();
     await write('A true sentence.');
     await teacher.getByRole('article').filter({ hasText: 'A true sentence.' }).getByRole('button', { name: 'Delete' }).click();

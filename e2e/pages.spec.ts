@@ -44,7 +44,7 @@ test('the pages of someone who is not signed in', async ({ browser, school }) =>
 
 test('a student’s pages', async ({ browser, school }) => {
   const page = await enter(browser, school, 'kofi');
-  await expect(page.getByText('Came back to you')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Came back to you' })).toBeVisible();
   await sound(page, 'today, returned');
   await page.getByRole('link', { name: 'Read the comments' }).click();
   await expect(page.getByTestId('canvas')).toBeVisible();
@@ -74,8 +74,9 @@ test('the map page in its states', async ({ browser, school }) => {
   await accessible(page, 'map, brief');
   await page.keyboard.press('Escape');
   const box = (await desk.canvas.boundingBox())!;
-  await desk.makeByDoubleClick('W'.repeat(300), { x: box.x + 300, y: box.y + 60 });
-  await desk.makeByDoubleClick(`A very long idea ${'that goes on and on '.repeat(10)}`.trim(), { x: box.x + 600, y: box.y + 60 });
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Zoom out' }).click();
+  await desk.makeByDoubleClick('W'.repeat(300), { x: box.x + 90, y: box.y + 150 });
+  await desk.makeByDoubleClick(`A very long idea ${'that goes on and on '.repeat(10)}`.trim(), { x: box.x + 650, y: box.y + 130 });
   await page.getByLabel('Map title').fill('Long '.repeat(60));
   await page.keyboard.press('Enter');
   await page.getByRole('textbox', { name: 'A term of your own' }).fill('unbreakable'.repeat(27));

@@ -6,7 +6,7 @@ test('what was shown as saved survives a server that is killed again and again w
   const box = (await desk.canvas.boundingBox())!;
   let shown: string[] = [];
   for (let round = 1; round <= 4; round++) {
-    await desk.makeByDoubleClick(`Idea ${round}`, { x: box.x + 60 + round * 130, y: box.y + 40 });
+    await desk.makeByDoubleClick(`Idea ${round}`, { x: box.x + 60 + round * 130, y: box.y + 90 });
     if (round > 1) {
       await desk.topic(`Idea ${round - 1}`).click();
       await page.keyboard.press('Delete');
@@ -16,7 +16,7 @@ test('what was shown as saved survives a server that is killed again and again w
     shown = [`Idea ${round}`];
     await school.killServer();
     await expect(desk.state).toHaveText('Offline, kept here');
-    await desk.makeByDoubleClick(`Away ${round}`, { x: box.x + 60 + round * 130, y: box.y + 100 });
+    await desk.makeByDoubleClick(`Away ${round}`, { x: box.x + 60 + round * 130, y: box.y + 140 });
     await school.startServer();
     const reader = await enter(browser, school, 'chidi');
     const other = await MapDesk.goOn(reader);
@@ -38,7 +38,7 @@ test('what is made offline is kept through a reload and arrives later; a databas
   await page.context().setOffline(true);
   await expect(desk.state).toHaveText('Offline, kept here');
   await expect(page.getByTestId('save-trouble')).toContainText('kept in this browser');
-  await desk.makeByDoubleClick('Made offline', { x: box.x + 200, y: box.y + 40 });
+  await desk.makeByDoubleClick('Made offline', { x: box.x + 200, y: box.y + 90 });
   await page.context().setOffline(false);
   await desk.saved();
   await page.reload();
@@ -46,7 +46,7 @@ test('what is made offline is kept through a reload and arrives later; a databas
   await expect(desk.topic('Made offline')).toBeVisible();
 
   await school.killDatabase();
-  await desk.makeByDoubleClick('Made without a database', { x: box.x + 400, y: box.y + 40 });
+  await desk.makeByDoubleClick('Made without a database', { x: box.x + 400, y: box.y + 90 });
   await expect(desk.state).toHaveText('Could not save yet');
   await expect(page.getByRole('button', { name: 'Hand in …' })).toBeVisible();
   await school.startDatabase();
@@ -60,7 +60,7 @@ test('a shared machine shows nothing to the next person, and warns before unsent
   const box = (await desk.canvas.boundingBox())!;
   await page.context().setOffline(true);
   await expect(desk.state).toHaveText('Offline, kept here');
-  await desk.makeByDoubleClick('Only here', { x: box.x + 200, y: box.y + 40 });
+  await desk.makeByDoubleClick('Only here', { x: box.x + 200, y: box.y + 90 });
   const signOut = async (): Promise<void> => {
     await page.getByRole('button', { name: 'Emre Salonen' }).click();
     await page.getByRole('menuitem', { name: 'Sign out' }).click();

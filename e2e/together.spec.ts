@@ -9,6 +9,7 @@ interface Frozen { map: { topics: { id: string }[]; title: string }; assignment:
 test('two browsers on one map end with the same map, and browser, server and command line report the same to the last flag', async ({ browser, school }) => {
   const [one, other] = [await enter(browser, school, 'freya'), await enter(browser, school, 'freya')];
   const a = await MapDesk.begin(one);
+  await other.reload();
   const b = await MapDesk.goOn(other);
   const box = (await a.canvas.boundingBox())!;
   await Promise.all([

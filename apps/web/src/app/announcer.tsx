@@ -1,20 +1,24 @@
 import { create } from 'zustand';
 
+interface Said { id: number; words: string }
+
 /** What a person who does not see the screen is told: `polite` after a pause, `alert` at once. */
-const useWords = create<{ polite: string; alert: string }>(() => ({ polite: '', alert: '' }));
+const useWords = create<{ polite: Said[]; alert: Said | null; count: number }>(() => ({ polite: [], alert: null, count: 0 }));
 
-// The same words twice would not be said again; a space that nobody hears makes them new.
-const fresh = (before: string, words: string): string => (before === words ? `${words}\u00a0` : words);
+/** How many stay in the page: later words must not wipe out earlier ones before they are heard. */
+const KEPT = 6;
 
-export const announce = (words: string): void => useWords.setState(({ polite }) => ({ polite: fresh(polite, words) }));
-export const alertAloud = (words: string): void => useWords.setState(({ alert }) => ({ alert: fresh(alert, words) }));
+export const announce = (words: string): void => useWords.setState(({ polite, count }) => ({
+  polite: [...polite, { id: count, words }].slice(-KEPT), count: count + 1,
+}));
+export const alertAloud = (words: string): void => useWords.setState(({ count }) => ({ alert: { id: count, words }, count: count + 1 }));
 
 export function Announcer() {
   const { polite, alert } = useWords();
   return (
     <div className="sr-only">
-      <div role="status" aria-live="polite" data-testid="announcer">{polite}</div>
-      <div role="alert">{alert}</div>
+      <div role="log" aria-live="polite" aria-label="What has changed" data-testid="announcer">{polite.map(({ id, words }) => <p key={id}>{words}</p>)}</div>
+      <div role="alert">{alert && <p key={alert.id}>{alert.words}</p>}</div>
     </div>
   );
 }

@@ -81,7 +81,8 @@ export function openWork({ accountId, workId, onWorkChanged }: Wishes): LiveWork
   provider.attach();
   doc.on('afterTransaction', tell);
   const wake = (): void => { void socket.connect(); };
-  const sleep = (): void => { now.connected = false; now.synced = false; tell(); };
+  // A socket that the network left may seem open for a long while; the browser knows sooner.
+  const sleep = (): void => socket.disconnect();
   window.addEventListener('online', wake);
   window.addEventListener('offline', sleep);
   return {

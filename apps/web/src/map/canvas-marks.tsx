@@ -42,8 +42,9 @@ function Balloons({ flags, x, y }: { flags: readonly Flag[]; x: number; y: numbe
 }
 
 function BalloonRow({ flags, more }: { flags: readonly Flag[]; more: number }) {
+  // On a small map the rings keep their size on the screen: see MarkScale.
   return (
-    <>
+    <g style={{ transform: 'scale(var(--mark-scale, 1))' }}>
       {flags.map(({ number, status }, i) => (
         <g key={number} transform={`translate(${i * 19} 0)`}>
           <circle r="9" fill="#fff" stroke={STATUS_COLOURS[status]} strokeWidth="1.5" />
@@ -51,7 +52,7 @@ function BalloonRow({ flags, more }: { flags: readonly Flag[]; more: number }) {
         </g>
       ))}
       {more > 0 && <text x={flags.length * 19 - 6} y="4" fontSize="11" fill="#4d5867">+{more}</text>}
-    </>
+    </g>
   );
 }
 

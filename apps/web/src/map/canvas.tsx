@@ -1,17 +1,18 @@
 import '@xyflow/react/dist/base.css';
 import './canvas.css';
-import { boxOf } from '@ichnograph/core';
+import { boxOf, drawnBox } from '@ichnograph/core';
 import type { Topic } from '@ichnograph/core';
 import { Background, BackgroundVariant, ConnectionMode, ReactFlow, SelectionMode, useReactFlow, useStore as useFlowStore, ViewportPortal } from '@xyflow/react';
-import type { EdgeChange, FinalConnectionState, FitViewOptions, NodeChange } from '@xyflow/react';
+import type { EdgeChange, FinalConnectionState, NodeChange } from '@xyflow/react';
 import { useEffect, useRef, useState } from 'react';
 import type { KeyboardEvent, ReactNode, RefObject } from 'react';
 import { CanvasLink, CanvasTopic } from './canvas-marks';
 import type { LinkEdge, TopicNode } from './canvas-marks';
 import { useMarks } from './use-marks';
 import type { Shown } from './use-marks';
+import { useShow } from './view';
+import type { Padding } from './view';
 
-export type Padding = NonNullable<FitViewOptions['padding']>;
 export interface Spot { x: number; y: number }
 
 /** What a person may do on the canvas. Without these it is there to be read. */
@@ -57,7 +58,7 @@ export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, ove
   const host = hostRef ?? own;
   const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
   const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
-  const onViewMoved = useFit(fitKey, padding, nodes.length > 0);
+  const onViewMoved = useFit(fitKey, shown, padding);
 
   const select = (changes: readonly (NodeChange<TopicNode> | EdgeChange<LinkEdge>)[]): void => {
     const selects = changes.filter((change) => change.type === 'select');
@@ -111,25 +112,36 @@ export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, ove
       >
         <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />
         <ViewportPortal>{overlay}</ViewportPortal>
+        <MarkScale host={host} />
       </ReactFlow>
       {children}
     </div>
   );
 }
 
+/** Tells the balloons how much to grow on a map shown small, so that their numbers can still be read. */
+function MarkScale({ host }: { host: RefObject<HTMLDivElement | null> }) {
+  const zoom = useFlowStore(({ transform }) => transform[2]);
+  useEffect(() => host.current?.style.setProperty('--mark-scale', String(Math.min(2.4, Math.max(1, 0.85 / zoom)))), [host, zoom]);
+  return null;
+}
+
 /**
  * Shows the whole map, and again while panels settle and windows change, until a person moves the view themselves.
  * @returns to be told of each movement of the view
  */
-function useFit(key: string, padding: Padding, ready: boolean): (event: unknown) => void {
-  const flow = useReactFlow();
+function useFit(key: string, { map, legend }: Pick<Shown, 'map' | 'legend'>, { top, right, bottom, left }: Padding): (event: unknown) => void {
+  const { show } = useShow();
   const width = useFlowStore((state) => state.width);
   const height = useFlowStore((state) => state.height);
   const movedBy = useRef<string | null>(null);
+  const newest = useRef({ map, legend });
+  useEffect(() => { newest.current = { map, legend }; });
+  const ready = map.topics.length > 0;
   useEffect(() => {
     if (!ready || width === 0 || height === 0 || movedBy.current === key) return;
-    void flow.fitView({ padding, maxZoom: 1, duration: 0 });
-  }, [key, ready, width, height, padding, flow]);
+    show(drawnBox(newest.current.map, newest.current.legend), { padding: { top, right, bottom, left } });
+  }, [key, ready, width, height, top, right, bottom, left, show]);
   // Movements without an event are the program's own.
   return (event) => { if (event) movedBy.current = key; };
 }

@@ -1,17 +1,17 @@
 import { readAssignment, readMap } from '@ichnograph/core';
 import type { Assignment, Report, TopicMap } from '@ichnograph/core';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
-import { useReactFlow } from '@xyflow/react';
 import { useMemo, useRef } from 'react';
 import type { KeyboardEvent, ReactNode } from 'react';
 import { showDay } from '../app/dates';
 import { useTimeZone } from '../app/queries';
 import { Canvas } from './canvas';
-import type { Padding } from './canvas';
 import { concernOf, flagsOf } from './flags';
 import { Margin, MARGIN_WIDTH } from './margin';
 import { Reading } from './reading-line';
 import { TitleBlock } from './title-block';
+import { useShow } from './view';
+import type { Padding } from './view';
 import { ViewControls } from './view-controls';
 
 export interface Frozen { map: TopicMap; assignment: Assignment; report: Report }
@@ -21,7 +21,8 @@ export const useFrozen = ({ map, assignment, report }: SubmissionDetail): Frozen
   map: readMap(map), assignment: readAssignment(assignment), report: report as unknown as Report,
 }), [map, assignment, report]);
 
-const PADDING: Padding = { top: '28px', left: '28px', right: `${MARGIN_WIDTH + 34}px`, bottom: '112px' };
+/** The margin takes room only where something stands in it. */
+const paddingFor = (comments: number): Padding => ({ top: 28, left: 28, right: comments > 0 ? MARGIN_WIDTH + 34 : 28, bottom: 112 });
 
 interface Props {
   detail: SubmissionDetail;
@@ -30,13 +31,13 @@ interface Props {
   onSelect: (ids: readonly string[]) => void;
   requirement: string | null;
   card: (comment: CommentRow) => ReactNode;
-  foot?: ReactNode;
   onKey?: (event: KeyboardEvent) => void;
 }
 
 /** A map that was handed in, with balloons and margin: what markers and readers share. */
-export function FrozenMap({ detail, frozen: { map, assignment, report }, selection, onSelect, requirement, card, foot, onKey }: Props) {
+export function FrozenMap({ detail, frozen: { map, assignment, report }, selection, onSelect, requirement, card, onKey }: Props) {
   const zone = useTimeZone();
+  const padding = paddingFor(detail.comments.length);
   const host = useRef<HTMLDivElement>(null);
   const selected = useMemo(() => new Set(selection), [selection]);
   const flags = useMemo(() => flagsOf(report, map.topics.length, requirement), [report, map.topics.length, requirement]);
@@ -45,10 +46,10 @@ export function FrozenMap({ detail, frozen: { map, assignment, report }, selecti
     <>
       <div className="relative min-h-0 flex-1">
         <Canvas label={`Map as handed in, ${map.topics.length} topics and ${map.links.length} links`} map={map} legend={assignment.legend} selection={selected} flags={flags} concern={concern} typing={null}
-          padding={PADDING} onSelect={onSelect} fitKey={detail.id} hostRef={host} {...(onKey && { onKey })}>
-          <Margin map={map} legend={assignment.legend} comments={detail.comments} card={card} foot={foot} />
-          <ViewControls padding={PADDING} />
-          <TitleBlock title={map.title} focusQuestion={map.focusQuestion} drawnBy={map.author} assignment={detail.className} state={`Handed in, no. ${detail.number}`} date={showDay(detail.handedInAt, zone).replace(/^\w+ /, '')} right={MARGIN_WIDTH + 26} folded />
+          padding={padding} onSelect={onSelect} fitKey={detail.id} hostRef={host} {...(onKey && { onKey })}>
+          <Margin map={map} legend={assignment.legend} comments={detail.comments} card={card} />
+          <ViewControls map={map} legend={assignment.legend} padding={padding} />
+          <TitleBlock title={map.title} focusQuestion={map.focusQuestion} drawnBy={map.author} assignment={detail.className} state={`Handed in, no. ${detail.number}`} date={showDay(detail.handedInAt, zone).replace(/^\w+ /, '')} right={detail.comments.length > 0 ? MARGIN_WIDTH + 26 : 14} folded />
         </Canvas>
       </div>
       <div role="region" aria-label="Reading line" className="flex min-h-[38px] items-center gap-3 border-t border-rule bg-paper px-3.5">
@@ -59,12 +60,11 @@ export function FrozenMap({ detail, frozen: { map, assignment, report }, selecti
   );
 }
 
-/** Brings topics and links into view. */
-export function useGo(map: TopicMap, select: (ids: readonly string[]) => void): (ids: readonly string[]) => void {
-  const flow = useReactFlow();
+/** Chooses topics and links and brings them into view. */
+export function useGo({ map, assignment }: Frozen, select: (ids: readonly string[]) => void): (ids: readonly string[]) => void {
+  const { showMarks } = useShow();
   return (ids) => {
     select(ids);
-    const shown = new Set([...ids, ...map.links.filter(({ id }) => ids.includes(id)).flatMap(({ from, to }) => [from, to])]);
-    void flow.fitView({ nodes: map.topics.filter(({ id }) => shown.has(id)), padding: { top: '80px', bottom: '120px', left: '80px', right: `${MARGIN_WIDTH + 60}px` }, maxZoom: Math.max(1, flow.getZoom()), duration: 200 });
+    showMarks(map, assignment.legend, ids, { padding: { top: 90, bottom: 150, left: 90, right: MARGIN_WIDTH + 60 }, duration: 200 });
   };
 }

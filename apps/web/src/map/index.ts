@@ -1,6 +1,6 @@
 /** What other folders may use of this one. */
 export { Canvas } from './canvas';
-export type { Gestures, Padding } from './canvas';
+export type { Gestures } from './canvas';
 export { CommentCard, subjectOf } from './comment-card';
 export { LinkDrawingView, TopicDrawing } from './drawing';
 export { concernOf, flagsOf } from './flags';
@@ -12,4 +12,6 @@ export { Sentence, sentenceParts } from './requirement-sentence';
 export { ReportHead, ResultsList } from './results-list';
 export { SentencesView } from './sentences-view';
 export { TitleBlock } from './title-block';
+export { useShow } from './view';
+export type { Padding } from './view';
 export { ViewControls } from './view-controls';

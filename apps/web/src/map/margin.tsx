@@ -18,13 +18,13 @@ function placeOf(map: TopicMap, legend: Legend, { anchor, target }: CommentRow):
   return link && from && to ? pointAlong(drawLink(link, from, to, legend).line, 0.5) : null;
 }
 
-interface Props { map: TopicMap; legend: Legend; comments: readonly CommentRow[]; card: (comment: CommentRow) => ReactNode; foot?: ReactNode }
+interface Props { map: TopicMap; legend: Legend; comments: readonly CommentRow[]; card: (comment: CommentRow) => ReactNode }
 
 /**
  * The margin of a marked map: comments level with what they speak of, pushed down where they would overlap, each tied by
  * a hairline. Those on the whole map stand below.
  */
-export function Margin({ map, legend, comments, card, foot }: Props) {
+export function Margin({ map, legend, comments, card }: Props) {
   const [tx, ty, zoom] = useFlowStore(({ transform }) => transform);
   const height = useFlowStore((state) => state.height);
   const width = useFlowStore((state) => state.width);
@@ -52,13 +52,12 @@ export function Margin({ map, legend, comments, card, foot }: Props) {
   return (
     <>
       <svg aria-hidden className="pointer-events-none absolute inset-0 h-full w-full overflow-hidden">
-        {placed.map(({ comment, at, top }) => at && at.x < left && <path key={comment.id} d={`M${at.x + 4} ${at.y}L${left - 12} ${top + 16}H${left}`} fill="none" stroke="#4d5867" strokeWidth="1" />)}
+        {placed.map(({ comment, at, top }) => at && at.x < left && <path key={comment.id} d={`M${at.x + 4} ${at.y}L${left - 12} ${top + 16}H${left}`} fill="none" stroke="#4d5867" strokeOpacity="0.55" />)}
       </svg>
       <aside aria-label="Margin" className="pointer-events-none absolute bottom-0 right-0 top-0 overflow-y-auto pr-2.5" style={{ width: MARGIN_WIDTH + 10 }}>
         <ol ref={list} className="relative" style={{ height: free }}>
           {placed.map(({ comment, top }) => <li key={comment.id} data-comment={comment.id} className="pointer-events-auto absolute w-full" style={{ top }}>{card(comment)}</li>)}
         </ol>
-        {foot && <div className="pointer-events-auto pb-3">{foot}</div>}
       </aside>
     </>
   );

@@ -14,8 +14,8 @@ export function TitleBlock({ title, focusQuestion, drawnBy, assignment, state, d
   const Icon = open ? ChevronDown : ChevronUp;
   return (
     <section aria-label="Title block" className="title-block absolute bottom-3 z-10 w-[19rem] max-w-[calc(100%-28px)] border-[1.5px] border-ink bg-paper text-base" style={{ right }}>
-      <button type="button" aria-expanded={open} aria-label={open ? 'Fold the title block' : 'Unfold the title block'} onClick={() => setOpen(!open)} className="absolute right-1 top-1 z-10 rounded-sm p-1 text-quiet hover:bg-canvas hover:text-ink"><Icon aria-hidden size={14} /></button>
-      <Cell label="Map"><Editable label="Map title" value={title} strong onChange={onEntitle && ((next) => onEntitle({ title: next }))} /></Cell>
+      <button type="button" aria-expanded={open} aria-label={open ? 'Fold the title block' : 'Unfold the title block'} onClick={() => setOpen(!open)} className="absolute right-1 top-1 z-10 rounded-sm p-1.5 text-quiet hover:bg-canvas hover:text-ink"><Icon aria-hidden size={14} /></button>
+      <Cell label="Map" clear><Editable label="Map title" value={title} strong onChange={onEntitle && ((next) => onEntitle({ title: next }))} /></Cell>
       {open && <Cell label="Focus question"><Editable label="Focus question" value={focusQuestion} onChange={onEntitle && ((next) => onEntitle({ focusQuestion: next }))} /></Cell>}
       {open && <div className="grid grid-cols-2"><Cell label="Drawn by">{drawnBy}</Cell><Cell label="For" side>{assignment}</Cell></div>}
       <div className="grid grid-cols-[1fr_5.2rem_4.6rem]"><Cell label="State" last>{state}</Cell><Cell label="Scale" side last mono>{scaleWords(scale)}</Cell><Cell label="Date" side last mono>{date}</Cell></div>
@@ -26,9 +26,9 @@ export function TitleBlock({ title, focusQuestion, drawnBy, assignment, state, d
 const scaleWords = (scale: number): string => (scale >= 1 ? `${trim(scale)} : 1` : `1 : ${trim(1 / scale)}`);
 const trim = (value: number): string => value.toFixed(1).replace(/\.0$/, '');
 
-function Cell({ label, children, side = false, last = false, mono = false }: { label: string; children: ReactNode; side?: boolean; last?: boolean; mono?: boolean }) {
+function Cell({ label, children, side = false, last = false, mono = false, clear = false }: { label: string; children: ReactNode; side?: boolean; last?: boolean; mono?: boolean; clear?: boolean }) {
   return (
-    <div className={`min-w-0 px-2 py-1 ${side ? 'border-l border-rule' : ''} ${last ? '' : 'border-b border-rule'}`}>
+    <div className={`min-w-0 py-1 pl-2 ${clear ? 'pr-8' : 'pr-2'} ${side ? 'border-l border-rule' : ''} ${last ? '' : 'border-b border-rule'}`}>
       <div className="text-xs leading-tight text-quiet">{label}</div>
       <div className={`truncate text-sm ${mono ? 'font-mono' : ''}`}>{children || '\u00a0'}</div>
     </div>

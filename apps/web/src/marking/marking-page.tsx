@@ -1,6 +1,6 @@
 import type { CommentRow, NewComment, Pile, SubmissionDetail } from '@ichnograph/contract';
 import { ReactFlowProvider } from '@xyflow/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { alertAloud, announce } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
@@ -41,7 +41,7 @@ function Marking({ pile, detail, workId }: { pile: Pile; detail: SubmissionDetai
   const [selection, setSelection] = useState<readonly string[]>([]);
   const [requirement, setRequirement] = useState<string | null>(null);
   const [trouble, setTrouble] = useState('');
-  const go = useGo(frozen.map, setSelection);
+  const go = useGo(frozen, setSelection);
   const mayMark = detail.newest && (detail.state === 'handed in' || detail.state === 'being marked');
   const act = async (work: () => Promise<unknown>, said: string): Promise<boolean> => {
     setTrouble('');
@@ -72,12 +72,12 @@ function Marking({ pile, detail, workId }: { pile: Pile; detail: SubmissionDetai
             <Trouble>{trouble}</Trouble>
             {detail.note && <section className="border-b border-rule px-3.5 py-2"><h2 className="caption">Note from {given}</h2><p className="words whitespace-pre-wrap">{detail.note}</p></section>}
             <p className="px-3.5 pt-2 text-sm text-quiet">{stateSentence(detail, given, zone)}</p>
+            {mayMark && <WriteComment detail={detail} frozen={frozen} selection={selection} act={act} />}
             <ResultsList assignment={assignment} report={report} chosen={requirement} onChoose={setRequirement} onGo={go} showPoints />
           </div>) }}>
         {view === 'Map'
           ? <FrozenMap detail={detail} frozen={frozen} selection={selection} onSelect={setSelection} requirement={requirement}
-            card={(comment) => <OwnComment comment={comment} frozen={frozen} mayMark={mayMark} onGo={go} act={act} />}
-            foot={mayMark && <WriteComment detail={detail} frozen={frozen} selection={selection} act={act} />} />
+            card={(comment) => <OwnComment comment={comment} frozen={frozen} mayMark={mayMark} onGo={go} act={act} />} />
           : <SentencesView map={map} legend={assignment.legend} onGo={(id) => { setView('Map'); setSelection([id]); }} />}
       </Desk>
     </>
@@ -105,6 +105,8 @@ function usePageKeys(go: (step: number) => void): void {
 }
 
 function PileList({ pile, workId }: { pile: Pile; workId: string }) {
+  const here = useRef<HTMLAnchorElement>(null);
+  useEffect(() => here.current?.scrollIntoView({ block: 'nearest' }), [workId]);
   const returned = pile.entries.filter(({ state }) => state === 'returned' || state === 'done').length;
   return (
     <nav aria-label="Pile" className="pb-4">
@@ -114,7 +116,7 @@ function PileList({ pile, workId }: { pile: Pile; workId: string }) {
           const line = <><span className="words block leading-tight">{namesOf(entry)}</span><span className="text-sm text-quiet">{entry.late && 'late · '}{entry.submission ? `${entry.submission.earned} · ${entry.state}` : entry.state}</span></>;
           const isHere = entry.workId === workId;
           const look = `block border-b border-rule px-3 py-1.5 ${isHere ? 'border-l-[3px] border-l-action bg-wash pl-[9px]' : ''}`;
-          return <li key={entry.members[0]!.id}>{entry.submission ? <Link className={`${look} hover:bg-canvas`} aria-current={isHere ? 'page' : undefined} to={`/piles/${pile.publicationId}/${entry.workId}`}>{line}</Link> : <div className={`${look} text-quiet`}>{line}</div>}</li>;
+          return <li key={entry.members[0]!.id}>{entry.submission ? <Link ref={isHere ? here : null} className={`${look} hover:bg-canvas`} aria-current={isHere ? 'page' : undefined} to={`/piles/${pile.publicationId}/${entry.workId}`}>{line}</Link> : <div className={`${look} text-quiet`}>{line}</div>}</li>;
         })}
       </ul>
     </nav>
@@ -133,7 +135,7 @@ function WriteComment({ detail, frozen: { map, assignment }, selection, act }: W
     if (await act(() => api.post(`submissions/${detail.id}/comments`, wanted), 'The comment is kept.')) setText('');
   };
   return (
-    <form className="card mt-2 border-l-[3px] border-l-rule p-2" onSubmit={(event) => { event.preventDefault(); void write(); }}>
+    <form className="border-b border-rule px-3.5 pb-3 pt-2" onSubmit={(event) => { event.preventDefault(); void write(); }}>
       <label className="block"><span className="words mb-1 block text-sm text-quiet">{subjectOf(map, assignment.legend, { anchor, target: target ?? null })}</span>
         <textarea className="field" rows={2} maxLength={2000} value={text} placeholder="Write a comment …" onChange={({ target: field }) => setText(field.value)}
           onKeyDown={(event) => { if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) { event.preventDefault(); void write(); } }} />

@@ -33,7 +33,7 @@ function Feedback({ detail }: { detail: SubmissionDetail }) {
   const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
   const [selection, setSelection] = useState<readonly string[]>([]);
   const [requirement, setRequirement] = useState<string | null>(null);
-  const go = useGo(frozen.map, setSelection);
+  const go = useGo(frozen, setSelection);
   const revise = async (): Promise<void> => {
     try {
       await api.post(`works/${detail.workId}/revise`);
@@ -48,8 +48,7 @@ function Feedback({ detail }: { detail: SubmissionDetail }) {
     <>
       <HeadOfPage crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]} middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
         actions={detail.state === 'returned' ? <Button look="action" onClick={() => void revise()}>Revise</Button> : <Link className={buttonClass()} to={`/works/${detail.workId}`}>Go to the map</Link>} />
-      <Desk id="feedback" left={{ name: 'comments', size: 248, content: <CommentList detail={detail} frozen={frozen} zone={zone} onGo={go} /> }}
-        right={{ name: 'requirements', size: 288, content: <div className="pb-4"><ReportHead report={report} /><ResultsList assignment={assignment} report={report} chosen={requirement} onChoose={setRequirement} onGo={go} showPoints /></div> }}>
+      <Desk id="feedback" right={{ name: 'requirements', size: 288, content: <div className="pb-4"><Returned detail={detail} zone={zone} /><ReportHead report={report} /><ResultsList assignment={assignment} report={report} chosen={requirement} onChoose={setRequirement} onGo={go} showPoints /></div> }}>
         {view === 'Map'
           ? <FrozenMap detail={detail} frozen={frozen} selection={selection} onSelect={setSelection} requirement={requirement} card={(comment) => <CommentCard comment={comment} map={map} legend={assignment.legend} {...(comment.target && { onGo: () => go([comment.target!]) })} />} />
           : <SentencesView map={map} legend={assignment.legend} onGo={(id) => { setView('Map'); setSelection([id]); }} />}
@@ -58,17 +57,14 @@ function Feedback({ detail }: { detail: SubmissionDetail }) {
   );
 }
 
-function CommentList({ detail, frozen: { map, assignment }, zone, onGo }: { detail: SubmissionDetail; frozen: ReturnType<typeof useFrozen>; zone: string; onGo: (ids: readonly string[]) => void }) {
-  const by = detail.returnedBy ? `${detail.returnedBy.givenName} ${detail.returnedBy.familyName}` : '';
+function Returned({ detail: { returnedBy, returnedAt, comments, note }, zone }: { detail: SubmissionDetail; zone: string }) {
+  if (!returnedAt) return <p className="border-b border-rule px-3.5 py-3 pr-9">Not returned yet. Comments appear here once your teacher returns the map.</p>;
   return (
-    <div className="px-3.5 py-3">
-      <h1 className="pr-6 text-lg font-semibold">{detail.returnedAt ? 'Came back to you' : 'Not returned yet'}</h1>
-      {detail.returnedAt && <p className="mb-4 text-sm text-quiet">{by}, {showMoment(detail.returnedAt, zone)}</p>}
-      {!detail.returnedAt && <p className="mt-2">Comments appear here once your teacher returns the map.</p>}
-      {detail.returnedAt && detail.comments.length === 0 && <p>No comments this time. The requirements at the right say what was found.</p>}
-      <h2 className="sr-only">Comments</h2>
-      <ol className="grid gap-2">{detail.comments.map((comment) => <li key={comment.id}><CommentCard comment={comment} map={map} legend={assignment.legend} {...(comment.target && { onGo: () => onGo([comment.target!]) })} /></li>)}</ol>
-      {detail.note && <><h2 className="caption mb-1 mt-5">Your note was</h2><p className="words whitespace-pre-wrap">{detail.note}</p></>}
-    </div>
+    <section aria-label="Returned" className="border-b border-rule px-3.5 py-3">
+      <h1 className="pr-6 text-lg font-semibold">Came back to you</h1>
+      <p className="text-sm text-quiet">{returnedBy && `${returnedBy.givenName} ${returnedBy.familyName}, `}{showMoment(returnedAt, zone)}</p>
+      <p className="mt-1">{comments.length === 0 ? 'No comments this time. Below is what was found.' : comments.length === 1 ? 'One comment stands in the margin.' : `${comments.length} comments stand in the margin.`}</p>
+      {note && <p className="words mt-2 text-sm"><span className="text-quiet">Your note was: </span>{note}</p>}
+    </section>
   );
 }

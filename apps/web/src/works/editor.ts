@@ -82,7 +82,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
   const selectedLinks = (): string[] => get().map.links.filter(({ id }) => get().selection.includes(id)).map(({ id }) => id);
 
   const actions = {
-    select: (selection: readonly string[]) => set({ selection, refusal: null }),
+    select: (selection: readonly string[]) => set({ selection }),
     selectAll: () => set({ selection: [...get().map.topics, ...get().map.links].map(({ id }) => id) }),
     hover: (hovered: string | null) => set({ hovered }),
     look: (chip: Chip | null) => set({ chip }),

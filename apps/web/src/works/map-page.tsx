@@ -15,7 +15,7 @@ import { Failed } from '../app/failures';
 import { Loading, useTitle } from '../app/page';
 import { useMe, useTimeZone, useWork } from '../app/queries';
 import { Brief } from '../assignments';
-import { Canvas, concernOf, flagsOf, Reading, ReadSentence, ReportHead, ResultsList, SentencesView, TitleBlock, ViewControls } from '../map';
+import { Canvas, concernOf, flagsOf, Reading, ReadSentence, ReportHead, ResultsList, SentencesView, TitleBlock, useShow, ViewControls } from '../map';
 import type { Gestures, Padding } from '../map';
 import { Button } from '../ui/button';
 import { Desk } from '../ui/desk';
@@ -64,7 +64,8 @@ function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
 }
 
 /** What the title block and the view controls cover is kept free when the whole map is shown. */
-const PADDING: Padding = { top: '24px', left: '24px', right: '24px', bottom: '196px' };
+const PADDING: Padding = { top: 44, left: 24, right: 24, bottom: 196 };
+const AROUND: Padding = { top: 90, left: 90, right: 90, bottom: 220 };
 const VIEWS = ['Map', 'Sentences'] as const;
 
 function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
@@ -78,6 +79,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const [showKeys, setShowKeys] = useState(false);
   const [carried, setCarried] = useState<Chip | null>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
+  const { showMarks } = useShow();
   const { assignment } = open;
   const mayEdit = detail.mayEdit;
   const centre = (): { x: number; y: number } => {
@@ -87,9 +89,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const go = (ids: readonly string[]): void => {
     setView('Map');
     actions.select(ids);
-    const { topics, links } = open.editor.store.getState().map;
-    const shown = new Set([...ids, ...links.filter(({ id }) => ids.includes(id)).flatMap(({ from, to }) => [from, to])]);
-    requestAnimationFrame(() => void flow.fitView({ nodes: topics.filter(({ id }) => shown.has(id)), padding: 0.4, maxZoom: Math.max(1, flow.getZoom()), duration: 200 }));
+    requestAnimationFrame(() => showMarks(open.editor.store.getState().map, assignment.legend, ids, { padding: AROUND, duration: 200 }));
     host.current?.focus({ preventScroll: true });
   };
   const dropped = ({ active, activatorEvent, delta }: DragEndEvent): void => {
@@ -111,9 +111,9 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         </>} />
       <Desk id="map" left={{ name: 'legend and word bank', size: 216, content: <LeftPanel open={open} mayEdit={mayEdit} onPlace={placeNearCentre} /> }}
         right={{ name: 'requirements', size: 288, content: <ChecksPanel detail={detail} open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} /> }}>
-        <Notices detail={detail} open={open} />
         {mayEdit && <LooksBar assignment={assignment} />}
         <div className="relative min-h-0 flex-1">
+          <Notices detail={detail} open={open} />
           {view === 'Map'
             ? <MapCanvas detail={detail} open={open} host={host} centre={centre} onKeys={() => setShowKeys(true)} />
             : <SentencesView map={open.editor.store.getState().map} legend={assignment.legend} onGo={(id) => go([id])} />}
@@ -154,7 +154,7 @@ function MapCanvas({ detail, open, host, centre, onKeys }: { detail: WorkDetail;
       map={map} legend={legend} selection={selection} flags={flags} concern={concern} typing={typing && typing.what !== 'new' ? typing.id : null} padding={PADDING} fitKey={detail.id} hostRef={host}
       onSelect={actions.select} onHover={actions.hover} onKey={(event) => onCanvasKey(event, editor, centre, detail.mayEdit)} gestures={detail.mayEdit ? gestures : undefined}
       overlay={detail.mayEdit && <><ResizeGrip /><TypingOverlay legend={legend} onDone={() => requestAnimationFrame(() => { if (!editor.store.getState().typing) host.current?.focus({ preventScroll: true }); })} /></>}>
-      <ViewControls padding={PADDING} />
+      <ViewControls map={map} legend={legend} padding={PADDING} />
       <Button small className="absolute bottom-3 left-[14.2rem] z-10" onClick={onKeys} aria-label="Keys on the map"><Keyboard aria-hidden size={14} /></Button>
       <TitleBlock title={map.title} focusQuestion={map.focusQuestion} drawnBy={detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ')} assignment={detail.className}
         state={<SaveWords state={state} />} date={showDay(new Date().toISOString(), zone).replace(/^\w+ /, '')} onEntitle={detail.mayEdit ? actions.entitle : undefined} />
@@ -171,7 +171,8 @@ function useInView(typing: Typing | null): void {
   useEffect(() => {
     if (!at) return;
     const { x, y, zoom } = flow.getViewport();
-    const step = (place: number, size: number): number => Math.max(0, 110 - place) || Math.min(0, size - 110 - place);
+    // What can be seen stays where it is under the hand.
+    const step = (place: number, size: number): number => (place < 30 ? 110 - place : place > size - 30 ? size - 110 - place : 0);
     const [dx, dy] = [step(at.x * zoom + x, width), step(at.y * zoom + y, height)];
     if (dx !== 0 || dy !== 0) void flow.setViewport({ x: x + dx, y: y + dy, zoom }, { duration: 160 });
   }, [at, flow, width, height]);
@@ -250,14 +251,15 @@ function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const about = detail.state === 'being marked' ? 'Your teacher has begun to mark this map. You can look at it; changes wait until it comes back.'
     : detail.state === 'returned' ? 'This map came back to you. Open the comments and choose “Revise” to go on with it.'
     : detail.state === 'handed in' && newest ? `Handed in ${showMoment(newest.handedInAt, zone)}. You may go on and hand in again until your teacher begins to mark.` : null;
+  // Over the map, not above it: the map must not move under a hand because a connection came or went.
   return (
-    <>
+    <div className="pointer-events-none absolute inset-x-0 top-0 z-20 [&>*]:pointer-events-auto">
       {about && <p className="border-b border-rule bg-wash px-3.5 py-1.5 text-sm">{about}</p>}
       {saveSentence(state) && <p className="border-b border-madder bg-madder-wash px-3.5 py-1.5 text-sm" data-testid="save-trouble">{saveSentence(state)}</p>}
       {refusal && (
-        <p className="flex items-start justify-between gap-3 border-b border-ochre bg-ochre-wash px-3.5 py-1.5 text-sm" data-testid="refusal"><span className="words min-w-0">{refusal}</span><Button small look="quiet" onClick={actions.dismiss}>Good</Button></p>
+        <div className="flex items-start justify-between gap-3 border-b border-ochre bg-ochre-wash px-3.5 py-1.5 text-sm" data-testid="refusal"><p className="words min-w-0">{refusal}</p><Button small look="quiet" onClick={actions.dismiss}>Good</Button></div>
       )}
-    </>
+    </div>
   );
 }
 

@@ -1,0 +1,96 @@
+// One current picture of each main view, from the demo's data, into docs/screenshots/.
+import path from 'node:path';
+import { chromium } from '@playwright/test';
+import { root } from './lib/commands.mjs';
+import { DATABASE_PACKAGES } from './lib/database.mjs';
+import { ensureBuilt, ensureDebian, ensureModules } from './lib/prepare.mjs';
+import { run, say } from './lib/say.mjs';
+import { Stack } from './lib/stack.mjs';
+
+const folder = path.join(root, 'docs/screenshots');
+
+await run(async () => {
+  await ensureDebian({ ...DATABASE_PACKAGES, chromium: 'chromium' });
+  await ensureModules();
+  await ensureBuilt();
+  const stack = new Stack('screenshots');
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--disable-background-networking'] });
+  try {
+    await stack.start();
+    await pictures(browser, stack.url);
+  } finally {
+    await browser.close();
+    await stack.remove();
+  }
+});
+
+async function pictures(browser, url) {
+  const enter = async (name) => {
+    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/Oslo', locale: 'en-GB' })).newPage();
+    if (name) await page.request.post(`${url}/api/demo/sign-in/${name}`);
+    await page.goto(url);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    return page;
+  };
+  const take = async (page, name) => {
+    await page.evaluate(() => document.fonts.ready);
+    // Let the view settle: fonts, panels and the first check.
+    await page.waitForLoadState('networkidle').catch(() => undefined);
+    await page.screenshot({ path: path.join(folder, `${name}.png`), animations: 'disabled' });
+    say(`${name}.png`);
+  };
+  const canvas = (page) => page.locator('[data-topic="Bridge"]').waitFor();
+
+  await take(await enter(null), 'sign-in');
+
+  const noor = await enter('amara');
+  await take(noor, 'today-student');
+  await noor.getByRole('button', { name: 'Begin the map' }).click();
+  await canvas(noor);
+  await take(noor, 'first-step');
+
+  const juno = await enter('juno');
+  await juno.getByRole('link', { name: 'Go on with the map' }).click();
+  await canvas(juno);
+  await juno.getByText('9 of 23 placed').waitFor();
+  await juno.getByRole('button', { name: /Every link has words/ }).click();
+  await juno.locator('[data-link="Arch → Keystone"] rect').first().click({ force: true });
+  await take(juno, 'map');
+  await juno.getByRole('button', { name: 'Sentences' }).click();
+  await take(juno, 'sentences');
+  await juno.getByRole('button', { name: 'Hand in …' }).click();
+  await juno.getByRole('dialog').waitFor();
+  await take(juno, 'hand-in');
+  await juno.getByRole('dialog').getByRole('button', { name: 'Hand in', exact: true }).click();
+  await juno.getByRole('heading', { name: /Receipt/ }).waitFor();
+  await take(juno, 'receipt');
+
+  const kofi = await enter('kofi');
+  await kofi.getByRole('link', { name: 'Read the comments' }).click();
+  await canvas(kofi);
+  await take(kofi, 'feedback');
+
+  const maren = await enter('maren');
+  await take(maren, 'today-teacher');
+  await maren.getByRole('link', { name: 'Open the pile' }).click();
+  await maren.getByRole('table').waitFor();
+  await take(maren, 'pile');
+  await maren.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await canvas(maren);
+  await maren.locator('[data-topic="Keystone"]').click();
+  await maren.getByPlaceholder('Write a comment …').fill('Does the keystone push, or does the whole arch?');
+  await maren.getByRole('button', { name: 'Add', exact: true }).click();
+  await maren.getByRole('article').waitFor();
+  await maren.getByRole('button', { name: /Every link has words/ }).click();
+  await take(maren, 'marking');
+  await maren.goto(`${url}/assignments`);
+  await maren.getByRole('table').waitFor();
+  await take(maren, 'assignments');
+  await maren.getByRole('link', { name: 'How bridges carry loads' }).click();
+  await maren.getByRole('img', { name: 'Starter map' }).waitFor();
+  await take(maren, 'assignment');
+
+  const halina = await enter('halina');
+  await halina.getByRole('table').waitFor();
+  await take(halina, 'people');
+}
