@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { Stack } from '../scripts/lib/stack.mjs';
 import { expect, enter, MapDesk, test, watched } from './school';
 
 /** No violation of WCAG 2.2 A and AA, in this state of this page. */
@@ -123,6 +124,20 @@ test('the map page in its states', async ({ browser, school }) => {
 });
 
 test('a teacher’s pages', async ({ browser, school }) => {
+  await test.step('with the longest names that can be', async () => {
+    const page = await enter(browser, school, 'halina');
+    const post = async (path: string, data: object) => (await page.request.post(`${school.url}/api/${path}`, { data })).json() as Promise<{ id: string }>;
+    const person = await post('accounts', { role: 'student', givenName: 'W'.repeat(60), familyName: 'Longestname '.repeat(5).trim(), name: 'w'.repeat(40), password: 'a long first one' });
+    const classes = (await (await page.request.get(`${school.url}/api/classes`)).json()) as { id: string }[];
+    await page.request.post(`${school.url}/api/classes/${classes[0]!.id}/people`, { data: { accountId: person.id, part: 'student' } });
+    await post('classes', { name: 'M'.repeat(100) });
+    await page.context().close();
+    const student = await enter(browser, school, 'w'.repeat(40));
+    await sound(student, 'today, a very long name');
+    await MapDesk.begin(student);
+    await sound(student, 'map, a very long name');
+    await student.context().close();
+  });
   const page = await enter(browser, school, 'maren');
   await sound(page, 'today, teacher');
   await page.getByRole('link', { name: 'Open the pile' }).click();
@@ -161,6 +176,28 @@ test('an administrator’s pages, and a school that holds nothing yet', async ({
   await expect(page.getByText('A given name has 1 to 60 characters')).toBeVisible();
   await accessible(page, 'people, refused');
   await page.context().close();
+
+  const empty = new Stack('browser-empty', { demo: false });
+  try {
+    await empty.start();
+    const first = await watched(await browser.newContext());
+    await first.goto(empty.url);
+    await expect(first.getByRole('heading', { name: 'Set up your school' })).toBeVisible();
+    await sound(first, 'first administrator');
+    await first.getByRole('button', { name: 'Make the first administrator' }).click();
+    await expect(first.getByText('A school’s name has 1 to 100 characters.')).toBeVisible();
+    await accessible(first, 'first administrator, refused');
+    const words = { School: 'Heron Lane School', 'Your given name': 'Ada', 'Your family name': 'Ruiz', 'Sign-in name': 'ada', Password: 'a good long one' };
+    for (const [label, text] of Object.entries(words)) await first.getByLabel(label, { exact: true }).fill(text);
+    await first.getByRole('button', { name: 'Make the first administrator' }).click();
+    await expect(first.getByRole('heading', { name: 'People' })).toBeVisible();
+    expect((await first.request.get(`${empty.url}/api/demo/people`)).status()).toBe(404);
+    expect((await first.request.post(`${empty.url}/api/first-administrator`, { data: { ...{ school: 'x', timeZone: 'UTC', givenName: 'x', familyName: 'x', name: 'xx', password: 'xxxxxxxxxxx' } } })).status()).toBe(409);
+    await sound(first, 'people, empty school');
+    await first.context().close();
+  } finally {
+    await empty.remove();
+  }
 });
 
 test('reading pages work on a narrow screen', async ({ browser, school }) => {

@@ -10,7 +10,7 @@ export const test = base.extend<object, { school: School }>({
     const stack = new Stack(`browser-${browserName}`, { env: { ICHNOGRAPH_LOG: 'fatal' } });
     try {
       await stack.start();
-      await use(stack as School);
+      await use(stack);
     } finally {
       await stack.remove();
     }

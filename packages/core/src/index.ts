@@ -25,6 +25,7 @@ export type { TopicDrawing } from './geometry/draw-topic.js';
 export { fitTopic, layoutTopic } from './geometry/fit.js';
 export { layoutText, textWidth } from './geometry/text.js';
 export { drawnBox, FONT_FAMILY, mapToSvg } from './render/svg.js';
+export type { TitleBlockText } from './render/title-block.js';
 export { dashLengths } from './render/strokes.js';
 export { propositionOf, sentenceOf } from './propositions/sentence.js';
 export type { Proposition } from './propositions/sentence.js';

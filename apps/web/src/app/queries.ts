@@ -6,7 +6,7 @@ import { api, ApiError } from './api';
 
 export const queries = new QueryClient({
   defaultOptions: {
-    queries: { retry: (count, error) => error instanceof ApiError && (error.status === 0 || error.status >= 500) && count < 2, staleTime: 5_000 },
+    queries: { retry: (count, error) => error instanceof ApiError && (error.status === 0 || error.status >= 500) && count < 2 },
   },
 });
 

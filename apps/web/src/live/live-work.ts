@@ -71,6 +71,8 @@ export function openWork({ accountId, workId, onWorkChanged }: Wishes): LiveWork
     },
     onSynced: ({ state }) => { now.synced = state; tell(); },
     onStateless: ({ payload }) => hear(JSON.parse(payload) as LiveMessage),
+    // A map that may only be read is in another state than the page may think.
+    onAuthenticated: ({ scope }) => { if (scope === 'readonly') onWorkChanged(); },
     onAuthenticationFailed: close,
     onClose: ({ event }) => {
       // 4401: signed out elsewhere or expired. Whatever is not sent stays in this browser, under this account.

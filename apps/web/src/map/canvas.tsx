@@ -108,9 +108,10 @@ export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, ove
         elevateNodesOnSelect={false} elevateEdgesOnSelect={false} zIndexMode="manual" deleteKeyCode={null} multiSelectionKeyCode="Shift" selectionKeyCode={null}
         selectionOnDrag={gestures !== undefined} selectionMode={SelectionMode.Partial} panOnDrag={gestures ? [1, 2] : true} panActivationKeyCode="Space" panOnScroll
         zoomActivationKeyCode="Control" zoomOnDoubleClick={false} minZoom={0.08} maxZoom={4} proOptions={{ hideAttribution: true }} nodeDragThreshold={3}
-        onlyRenderVisibleElements={map.topics.length > 400} onMoveStart={onViewMoved}
+        onlyRenderVisibleElements={map.topics.length > 400} onMove={onViewMoved}
       >
-        <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />
+        {/* Survey marks would show through what is dimmed. */}
+        {shown.concern === null && <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />}
         <ViewportPortal>{overlay}</ViewportPortal>
         <MarkScale host={host} />
       </ReactFlow>

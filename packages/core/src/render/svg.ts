@@ -4,6 +4,9 @@ import { boxOf, unionOf } from '../geometry/points.js';
 import type { Box } from '../geometry/points.js';
 import { dashArray } from './strokes.js';
 import { drawingOrder } from './drawing-order.js';
+import { escaped, fixed, textSvg } from './svg-text.js';
+import { BLOCK_WIDTH, titleBlockSvg } from './title-block.js';
+import type { TitleBlockText } from './title-block.js';
 import type { Legend, TopicMap } from '../map/types.js';
 
 export const FONT_FAMILY = 'Atkinson Hyperlegible Next';
@@ -24,18 +27,27 @@ export function drawnBox(map: TopicMap, legend: Legend | undefined): Box | null 
   ]);
 }
 
-/** A map as a standalone SVG document. `title` is its accessible name. Twice the same map, twice the same text. */
-export function mapToSvg(map: TopicMap, legend: Legend | undefined, { margin = 20, title = map.title } = {}): string {
-  const box = drawnBox(map, legend) ?? { left: 0, top: 0, right: 100, bottom: 60 };
-  const [width, height] = [box.right - box.left + 2 * margin, box.bottom - box.top + 2 * margin].map(fixed);
+interface Options { margin?: number; title?: string; block?: TitleBlockText }
+
+/**
+ * A map as a standalone SVG document. `title` is its accessible name; `block` sets a title block below, at the right.
+ * Twice the same map, twice the same text.
+ */
+export function mapToSvg(map: TopicMap, legend: Legend | undefined, { margin = 20, title = map.title, block }: Options = {}): string {
+  const drawn = drawnBox(map, legend) ?? { left: 0, top: 0, right: 100, bottom: 60 };
+  const [left, top] = [drawn.left - margin, drawn.top - margin];
+  const right = Math.max(drawn.right + margin, block ? left + BLOCK_WIDTH + 2 * margin : -Infinity);
+  const below = block ? titleBlockSvg(block, right - BLOCK_WIDTH - margin, drawn.bottom + margin) : null;
+  const bottom = drawn.bottom + margin + (below ? below.height + margin : 0);
+  const [width, height] = [fixed(right - left), fixed(bottom - top)];
   const topicById = new Map(map.topics.map((topic) => [topic.id, topic]));
   const marks = drawingOrder(map, legend).map((mark) => mark.what === 'topic'
     ? topicSvg(drawTopic(mark.topic, legend), mark.topic)
     : linkSvg(drawLink(mark.link, topicById.get(mark.link.from)!, topicById.get(mark.link.to)!, legend)));
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${fixed(box.left - margin)} ${fixed(box.top - margin)} ${width} ${height}"`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${fixed(left)} ${fixed(top)} ${width} ${height}"`,
     ` width="${width}" height="${height}" role="img" font-family="'${FONT_FAMILY}', sans-serif" style="font-kerning:none">`,
-    `<title>${escaped(title)}</title>`, ...marks, '</svg>',
+    `<title>${escaped(title)}</title>`, ...marks, below?.svg ?? '', '</svg>',
   ].join('');
 }
 
@@ -45,7 +57,7 @@ function topicSvg(drawing: ReturnType<typeof drawTopic>, { x, y }: { x: number; 
   const face = `font-size="${style.fontSize}"${style.bold ? ' font-weight="700"' : ''}${style.italic ? ' font-style="italic"' : ''}`;
   return `<g transform="translate(${fixed(x)} ${fixed(y)})"><path d="${outline}" fill="${style.fill}" stroke="${stroke}" stroke-width="1.25"/>`
     + (fold ? `<path d="${fold}" fill="none" stroke="${stroke}" stroke-width="1"/>` : '')
-    + `<g fill="${style.ink}" ${face}>${lines.map(lineSvg).join('')}</g></g>`;
+    + `<g fill="${style.ink}" ${face}>${lines.map(textSvg).join('')}</g></g>`;
 }
 
 function linkSvg({ path, heads, phrase, style }: ReturnType<typeof drawLink>): string {
@@ -53,17 +65,9 @@ function linkSvg({ path, heads, phrase, style }: ReturnType<typeof drawLink>): s
   const arrows = heads.map((head) => `<path d="M${head.map(({ x, y }) => `${fixed(x)} ${fixed(y)}`).join('L')}Z" fill="${style.colour}"/>`);
   if (!phrase) return shaft + arrows.join('');
   const { box, block, centre } = phrase;
-  const lines = block.lines.map((line, i) => lineSvg({
+  const lines = block.lines.map((line, i) => textSvg({
     ...line, x: centre.x - line.width / 2, y: box.top + 1 + (i + 0.5) * block.lineHeight + PHRASE_SIZE * 0.34,
   }));
   return `${shaft}${arrows.join('')}<rect x="${fixed(box.left)}" y="${fixed(box.top)}" width="${fixed(box.right - box.left)}" `
     + `height="${fixed(box.bottom - box.top)}" fill="${PAPER}" fill-opacity="0.9"/><g fill="#16202e" font-size="${PHRASE_SIZE}">${lines.join('')}</g>`;
 }
-
-const lineSvg = (line: { text: string; x: number; y: number; width: number; foreign: boolean }): string =>
-  `<text x="${fixed(line.x)}" y="${fixed(line.y)}"${line.foreign ? ` textLength="${fixed(line.width)}" lengthAdjust="spacingAndGlyphs"` : ''}>${escaped(line.text)}</text>`;
-
-const fixed = (value: number): string => String(Math.round(value * 100) / 100);
-const escaped = (text: string): string =>
-  // Control characters are not XML; a map that carries one must not make an unreadable picture.
-  text.replace(/\p{Cc}/gu, (c) => (/\s/.test(c) ? ' ' : '')).replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`);
