@@ -70,8 +70,9 @@ export class Database {
     const draft = `${this.data}.new`;
     rmSync(draft, { recursive: true, force: true });
     const made = spawnSync('mariadb-install-db', [
-      '--no-defaults', `--datadir=${draft}`, '--auth-root-authentication-method=normal', '--skip-test-db', ...this.asUser(),
-    ], { encoding: 'utf8' });
+      // By a name relative to its folder: the tool stumbles over a path with spaces.
+      '--no-defaults', `--datadir=./${path.basename(draft)}`, '--auth-root-authentication-method=normal', '--skip-test-db', ...this.asUser(),
+    ], { encoding: 'utf8', cwd: this.folder });
     if (made.status !== 0) throw new Stop(`The database could not be made: ${lastLine(made.stderr || made.stdout)}`);
     renameSync(draft, this.data);
     const secrets = path.join(this.folder, 'secrets.json');

@@ -9,7 +9,7 @@ const has = (binary) => spawnSync('sh', ['-c', `command -v ${binary}`]).status =
 
 /** Debian packages by the binary that shows they are there. Installs the missing ones, as root or with sudo. */
 export async function ensureDebian(wanted) {
-  const missing = Object.entries(wanted).filter(([binary]) => !has(binary)).map(([, name]) => name);
+  const missing = [...new Set(Object.entries(wanted).filter(([binary]) => !has(binary)).map(([, name]) => name))];
   if (missing.length === 0) return;
   const line = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
   const rooted = process.getuid() === 0;

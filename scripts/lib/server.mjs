@@ -7,10 +7,11 @@ import { Stop } from './say.mjs';
 export function startServer({ port, database, demo = false, env = {}, onExit = () => {} }) {
   return new Promise((resolve, reject) => {
     const child = spawn(process.execPath, [path.join(root, 'apps/server/dist/main.js')], {
-      cwd: root, detached: true, stdio: ['ignore', 'pipe', 'pipe'],
+      // Its standard input is the line it hangs on: when whoever started it is gone, however that came, it ends itself.
+      cwd: root, detached: true, stdio: ['pipe', 'pipe', 'pipe'],
       env: {
         ...process.env, ...database, ICHNOGRAPH_PORT: String(port), ICHNOGRAPH_WEB: path.join(root, 'apps/web/dist'),
-        ...(demo ? { ICHNOGRAPH_DEMO: '1' } : {}), NODE_ENV: 'production', ...env,
+        ...(demo ? { ICHNOGRAPH_DEMO: '1' } : {}), NODE_ENV: 'production', ICHNOGRAPH_TIED: '1', ...env,
       },
     });
     let said = '';

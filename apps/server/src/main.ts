@@ -18,6 +18,10 @@ try {
   const settings = readSettings(process.env);
   const app = await createApplication({ settings, logger, clock: new Clock(), extras: await demoModules(settings.demo) });
   await app.listen(settings.port, settings.host);
+  if (process.env.ICHNOGRAPH_TIED === '1') {
+    // Started by a command that holds the other end of standard input: when it is gone, so are we.
+    process.stdin.resume().once('end', () => void app.close().finally(() => process.exit(0)));
+  }
   process.stdout.write(`listening on http://${settings.host}:${settings.port}\n`);
 } catch (error) {
   const { code, message } = error as NodeJS.ErrnoException;
