@@ -47,6 +47,24 @@ test('a student builds a map from the starter and hands it in; the teacher comme
     await expect(page.getByTestId('refusal')).toContainText('already linked');
     await expect(page.locator('[data-link]')).toHaveCount(3);
   });
+  await test.step('a ring dropped where there is nothing grows a topic; an empty one vanishes; a corner pulls it wider', async () => {
+    const box = (await desk.canvas.boundingBox())!;
+    await desk.topic('Loads').hover();
+    const grip = await desk.centreOf(desk.topic('Loads').locator('.grip'));
+    await desk.drag(grip, { x: box.x + 60, y: box.y + 150 });
+    await page.keyboard.press('Enter');
+    await expect(page.locator('[data-link]')).toHaveCount(3);
+    await desk.drag(grip, { x: box.x + 60, y: box.y + 150 });
+    await page.keyboard.type('Weights');
+    await page.keyboard.press('Enter');
+    await desk.typePhrase('Loads', 'Weights', 'are also called');
+    await desk.topic('Weights').click();
+    const before = (await desk.topic('Weights').boundingBox())!;
+    await desk.drag({ x: before.x + before.width + 2, y: before.y + before.height + 2 }, { x: before.x + before.width + 40, y: before.y + before.height + 2 });
+    await expect(async () => expect((await desk.topic('Weights').boundingBox())!.width).toBeGreaterThan(before.width + 20)).toPass();
+    for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z');
+    await expect(desk.topic('Weights')).toHaveCount(0);
+  });
   await test.step('all other topics are linked by keys', async () => {
     const others = ['Beam', 'Cable', 'Deck', 'Pier', 'Live load', 'Compression', 'Tension', 'snow plough', ...IN_BANK];
     for (const topic of others) await desk.linkByKeys(topic, 'Bridge', 'belongs to a');

@@ -32,14 +32,14 @@ const COMPACT_AFTER = 400;
 export class UpdateLog {
   private waiting: Pending[] = [];
   private running: Promise<void> | null = null;
-  private readonly listeners: LogListener[] = [];
+  private readonly listeners = new Set<LogListener>();
   private readonly grown = new Map<string, number>();
   private closing = false;
 
   constructor(@InjectDataSource() private readonly data: DataSource, @Inject(LOGGER) private readonly logger: Logger) {}
 
   listen(listener: LogListener): void {
-    this.listeners.push(listener);
+    this.listeners.add(listener);
   }
 
   /** Begins a document inside the transaction of whoever needs it. */
@@ -92,7 +92,7 @@ export class UpdateLog {
       const timer = setTimeout(() => finish(false), patience);
       const finish = (answer: boolean): void => {
         clearTimeout(timer);
-        this.listeners.splice(this.listeners.indexOf(listener), 1);
+        this.listeners.delete(listener);
         resolve(answer);
       };
       this.listen(listener);

@@ -12,6 +12,10 @@ export class ApiError extends Error {
   }
 }
 
+const signedOutListeners = new Set<() => void>();
+/** Told whenever an answer says that nobody is signed in any more. */
+export const whenSignedOut = (listener: () => void): void => void signedOutListeners.add(listener);
+
 const UNREACHABLE: ProblemDetails = {
   type: 'about:blank', title: 'No connection', status: 0,
   detail: 'The server does not answer. Check your connection, then try again. What was saved is safe.',
@@ -29,7 +33,11 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
     throw new ApiError(UNREACHABLE);
   }
   const text = await response.text();
-  if (!response.ok) throw new ApiError(problemOf(response, text));
+  if (!response.ok) {
+    const error = new ApiError(problemOf(response, text));
+    if (error.status === 401) for (const listener of signedOutListeners) listener();
+    throw error;
+  }
   return (text === '' ? undefined : JSON.parse(text)) as T;
 }
 

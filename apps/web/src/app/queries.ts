@@ -2,13 +2,16 @@ import { QueryClient, useQuery } from '@tanstack/react-query';
 import type {
   AccountRow, AssignmentDetail, AssignmentRow, ClassRow, DemoPerson, Me, Pile, RosterEntry, StudentTask, SubmissionDetail, TeacherTask, Welcome, WorkDetail,
 } from '@ichnograph/contract';
-import { api, ApiError } from './api';
+import { api, ApiError, whenSignedOut } from './api';
 
 export const queries = new QueryClient({
   defaultOptions: {
     queries: { retry: (count, error) => error instanceof ApiError && (error.status === 0 || error.status >= 500) && count < 2 },
   },
 });
+
+// The door is shown as soon as any answer says that the session is over.
+whenSignedOut(() => void queries.invalidateQueries({ queryKey: ['welcome'] }));
 
 const read = <T>(path: string, enabled = true) => ({ queryKey: [path], queryFn: () => api.get<T>(path), enabled });
 

@@ -3,11 +3,11 @@ import { NewAccount, NewClass, PARTS } from '@ichnograph/contract';
 import type { ClassRow, Part } from '@ichnograph/contract';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { announce } from '../app/announcer';
-import { api, sentenceOfError } from '../app/api';
+import { api } from '../app/api';
 import { Failed } from '../app/failures';
 import { Loading, Page } from '../app/page';
-import { refresh, useAccounts, useClasses, useMe, useRoster } from '../app/queries';
+import { useAccounts, useClasses, useMe, useRoster } from '../app/queries';
+import { useAction } from '../app/use-action';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
 
@@ -42,24 +42,6 @@ export function PeoplePage() {
       </div>
     </Page>
   );
-}
-
-/** Runs an action, says what came of it, and asks again for what it changed. */
-function useAction() {
-  const [trouble, setTrouble] = useState('');
-  const act = async (work: () => Promise<unknown>, said: string): Promise<boolean> => {
-    setTrouble('');
-    try {
-      await work();
-      announce(said);
-      await refresh();
-      return true;
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-      return false;
-    }
-  };
-  return { trouble, act };
 }
 
 function ClassForm() {

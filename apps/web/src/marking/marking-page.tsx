@@ -2,13 +2,13 @@ import type { CommentRow, NewComment, Pile, SubmissionDetail } from '@ichnograph
 import { ReactFlowProvider } from '@xyflow/react';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { alertAloud, announce } from '../app/announcer';
-import { api, sentenceOfError } from '../app/api';
+import { api } from '../app/api';
 import { HeadOfPage } from '../app/crumbs';
 import { showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
 import { Loading, useTitle } from '../app/page';
-import { refresh, usePile, useSubmission, useTimeZone } from '../app/queries';
+import { usePile, useSubmission, useTimeZone } from '../app/queries';
+import { useAction } from '../app/use-action';
 import { CommentCard, FrozenMap, ReportHead, ResultsList, SentencesView, subjectOf, useFrozen, useGo } from '../map';
 import { Button } from '../ui/button';
 import { Desk } from '../ui/desk';
@@ -40,22 +40,9 @@ function Marking({ pile, detail, workId }: { pile: Pile; detail: SubmissionDetai
   const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
   const [selection, setSelection] = useState<readonly string[]>([]);
   const [requirement, setRequirement] = useState<string | null>(null);
-  const [trouble, setTrouble] = useState('');
+  const { trouble, act } = useAction();
   const go = useGo(frozen, setSelection);
   const mayMark = detail.newest && (detail.state === 'handed in' || detail.state === 'being marked');
-  const act = async (work: () => Promise<unknown>, said: string): Promise<boolean> => {
-    setTrouble('');
-    try {
-      await work();
-      announce(said);
-      await refresh();
-      return true;
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-      alertAloud(sentenceOfError(error));
-      return false;
-    }
-  };
   const marked = pile.entries.filter(({ submission }) => submission);
   const at = marked.findIndex((entry) => entry.workId === workId);
   usePageKeys((step) => { const next = marked[at + step]; if (next) void navigate(`/piles/${pile.publicationId}/${next.workId}`); });

@@ -67,6 +67,6 @@ function said(type: RequirementType, key: string, data: Record<string, string | 
 function evidenceOf(type: RequirementType, { message, data, topics, links, term, flag, points }: Finding): Evidence {
   return {
     topics: topics ?? [], links: links ?? [], ...(term !== undefined && { term }),
-    message: said(type, message, data ?? {}), ...(flag === false && { flag }), ...(points && { points }),
+    message: said(type, message, data ?? {}), code: message, ...(data && { data }), ...(flag === false && { flag }), ...(points && { points }),
   };
 }

@@ -73,7 +73,10 @@ export interface Evidence {
   topics: string[];
   links: string[];
   term?: string;
+  /** the sentence, and beside it the key and data it was made of */
   message: string;
+  code: string;
+  data?: Record<string, string | number>;
   flag?: boolean;
   points?: Point[];
 }

@@ -1,0 +1,41 @@
+import type { WorkDetail } from '@ichnograph/contract';
+import { useEffect, useRef } from 'react';
+import { useStore } from 'zustand';
+import { alertAloud, announce } from '../app/announcer';
+import { showMoment } from '../app/dates';
+import { useTimeZone } from '../app/queries';
+import { Button } from '../ui/button';
+import { useEditor, useEditorState } from './editor';
+import { saveSentence, saveWords } from './save-words';
+import type { OpenWork } from './use-live-work';
+
+/** What must be known before going on: the work's state, trouble with saving, why something was not done. */
+export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
+  const { actions } = useEditor();
+  const zone = useTimeZone();
+  const refusal = useEditorState((state) => state.refusal);
+  const state = useStore(open.work.store, (store) => store.state);
+  const before = useRef(state);
+  useEffect(() => {
+    if (before.current === state) return;
+    const was = before.current;
+    before.current = state;
+    if (saveSentence(state)) alertAloud(saveSentence(state)!);
+    else if (state === 'saved' && was !== 'opening') announce(saveWords(state));
+  }, [state]);
+  const [newest] = detail.submissions;
+  const about = detail.state === 'being marked' ? 'Your teacher has begun to mark this map. You can look at it; changes wait until it comes back.'
+    : detail.state === 'returned' ? 'This map came back to you. Open the comments and choose “Revise” to go on with it.'
+    : detail.state === 'handed in' && newest ? `Handed in ${showMoment(newest.handedInAt, zone)}. You may go on and hand in again until your teacher begins to mark.` : null;
+  // Over the map, not above it: the map must not move under a hand because a connection came or went.
+  const waiting = !detail.mayEdit && state === 'saving';
+  return (
+    <div className="pointer-events-none absolute inset-x-0 top-0 z-20 [&>*]:pointer-events-auto">
+      {about && <p className="border-b border-rule bg-wash px-3.5 py-1.5 text-sm">{about}{waiting && ' What you changed since then is kept in this browser.'}</p>}
+      {saveSentence(state) && <p className="border-b border-madder bg-madder-wash px-3.5 py-1.5 text-sm" data-testid="save-trouble">{saveSentence(state)}</p>}
+      {refusal && (
+        <div className="flex items-start justify-between gap-3 border-b border-ochre bg-ochre-wash px-3.5 py-1.5 text-sm" data-testid="refusal"><p className="words min-w-0">{refusal}</p><Button small look="quiet" onClick={actions.dismiss}>Good</Button></div>
+      )}
+    </div>
+  );
+}
