@@ -3,14 +3,17 @@ export default {
   rootDir: '.',
   extensionsToTreatAsEsm: ['.ts'],
   transform: {
-    '^.+\\.ts$': ['@swc/jest', {
-      jsc: {
-        parser: { syntax: 'typescript', decorators: true },
-        transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
-        target: 'es2022',
+    '^.+\\.ts$': [
+      '@swc/jest',
+      {
+        jsc: {
+          parser: { syntax: 'typescript', decorators: true },
+          transform: { legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false },
+          target: 'es2022',
+        },
+        module: { type: 'es6' },
       },
-      module: { type: 'es6' },
-    }],
+    ],
   },
   moduleNameMapper: {
     '^@ichnograph/(core|contract|livemap)$': '<rootDir>/packages/$1/src/index.ts',

@@ -1,8 +1,27 @@
 import { expect, enter, MapDesk, test } from './school';
 
-const IN_BANK = ['Truss', 'Tower', 'Abutment', 'Anchorage', 'Foundation', 'Keystone', 'Expansion joint', 'Span', 'Bearing', 'Dead load', 'Wind load', 'Shear', 'Bending', 'Torsion', 'Resonance'];
+const IN_BANK = [
+  'Truss',
+  'Tower',
+  'Abutment',
+  'Anchorage',
+  'Foundation',
+  'Keystone',
+  'Expansion joint',
+  'Span',
+  'Bearing',
+  'Dead load',
+  'Wind load',
+  'Shear',
+  'Bending',
+  'Torsion',
+  'Resonance',
+];
 
-test('a student builds a map from the starter and hands it in; the teacher comments and returns it; the student reads it and revises', async ({ browser, school }) => {
+test('a student builds a map from the starter and hands it in; the teacher comments and returns it; the student reads it and revises', async ({
+  browser,
+  school,
+}) => {
   const student = await enter(browser, school, 'amara');
   const desk = await MapDesk.begin(student);
   const { page } = desk;
@@ -23,7 +42,9 @@ test('a student builds a map from the starter and hands it in; the teacher comme
     for (const [i, term] of IN_BANK.entries()) {
       await desk.placeByDrag(term, { x: box.x + 110 + (i % 5) * 125, y: target.y + 40 + Math.floor(i / 5) * 34 });
     }
-    await expect(page.getByRole('region', { name: 'Word bank', exact: true })).toContainText('Every given term is on the map.');
+    await expect(page.getByRole('region', { name: 'Word bank', exact: true })).toContainText(
+      'Every given term is on the map.',
+    );
     await expect(desk.checks).toContainText('All 23 are placed.');
   });
   await test.step('topics of one’s own by double click, in the kind that is the next mark', async () => {
@@ -60,8 +81,13 @@ test('a student builds a map from the starter and hands it in; the teacher comme
     await desk.typePhrase('Loads', 'Weights', 'are also called');
     await desk.topic('Weights').click();
     const before = (await desk.topic('Weights').boundingBox())!;
-    await desk.drag({ x: before.x + before.width + 2, y: before.y + before.height + 2 }, { x: before.x + before.width + 40, y: before.y + before.height + 2 });
-    await expect(async () => expect((await desk.topic('Weights').boundingBox())!.width).toBeGreaterThan(before.width + 20)).toPass();
+    await desk.drag(
+      { x: before.x + before.width + 2, y: before.y + before.height + 2 },
+      { x: before.x + before.width + 40, y: before.y + before.height + 2 },
+    );
+    await expect(async () =>
+      expect((await desk.topic('Weights').boundingBox())!.width).toBeGreaterThan(before.width + 20),
+    ).toPass();
     for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z');
     await expect(desk.topic('Weights')).toHaveCount(0);
   });
@@ -127,7 +153,11 @@ test('a student builds a map from the starter and hands it in; the teacher comme
     await teacher.getByTestId('sentences').getByRole('button', { name: 'Arch is one shape of a Bridge.' }).click();
     await expect(teacher.getByText('on “Arch is one shape of a Bridge”')).toBeVisible();
     await write('A true sentence.');
-    await teacher.getByRole('article').filter({ hasText: 'A true sentence.' }).getByRole('button', { name: 'Delete' }).click();
+    await teacher
+      .getByRole('article')
+      .filter({ hasText: 'A true sentence.' })
+      .getByRole('button', { name: 'Delete' })
+      .click();
     await expect(teacher.getByText('A true sentence.')).toHaveCount(0);
     await expect(teacher.getByText(/You are marking it/)).toBeVisible();
   });

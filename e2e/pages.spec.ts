@@ -5,18 +5,34 @@ import { expect, enter, MapDesk, test, watched } from './school';
 
 /** No violation of WCAG 2.2 A and AA, in this state of this page. */
 async function accessible(page: Page, state: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-  expect(violations.map(({ id, nodes }) => `${state}: ${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`)).toEqual([]);
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${state}: ${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`),
+  ).toEqual([]);
 }
 
 /** Nothing scrolls sideways, at either size. */
 async function fits(page: Page, state: string): Promise<void> {
-  for (const size of [{ width: 1024, height: 768 }, { width: 1280, height: 800 }]) {
+  for (const size of [
+    { width: 1024, height: 768 },
+    { width: 1280, height: 800 },
+  ]) {
     await page.setViewportSize(size);
     const wide = await page.evaluate(() => {
       const { scrollWidth, clientWidth } = document.documentElement;
-      const panels = [...document.querySelectorAll('section, main, nav, header, td, li')].filter((element) => element.scrollWidth > element.clientWidth + 1 && getComputedStyle(element).overflowX !== 'visible' && !element.closest('.react-flow') && !element.classList.contains('sr-only'));
-      return [...(scrollWidth > clientWidth ? [`the page by ${scrollWidth - clientWidth}`] : []), ...panels.map((element) => element.outerHTML.slice(0, 120))];
+      const panels = [...document.querySelectorAll('section, main, nav, header, td, li')].filter(
+        (element) =>
+          element.scrollWidth > element.clientWidth + 1 &&
+          getComputedStyle(element).overflowX !== 'visible' &&
+          !element.closest('.react-flow') &&
+          !element.classList.contains('sr-only'),
+      );
+      return [
+        ...(scrollWidth > clientWidth ? [`the page by ${scrollWidth - clientWidth}`] : []),
+        ...panels.map((element) => element.outerHTML.slice(0, 120)),
+      ];
     });
     expect(wide.map((what) => `${state} at ${size.width}: ${what}`)).toEqual([]);
   }
@@ -77,7 +93,10 @@ test('the map page in its states', async ({ browser, school }) => {
   const box = (await desk.canvas.boundingBox())!;
   for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Zoom out' }).click();
   await desk.makeByDoubleClick('W'.repeat(300), { x: box.x + 90, y: box.y + 150 });
-  await desk.makeByDoubleClick(`A very long idea ${'that goes on and on '.repeat(10)}`.trim(), { x: box.x + 650, y: box.y + 130 });
+  await desk.makeByDoubleClick(`A very long idea ${'that goes on and on '.repeat(10)}`.trim(), {
+    x: box.x + 650,
+    y: box.y + 130,
+  });
   await page.getByLabel('Map title').fill('Long '.repeat(60));
   await page.keyboard.press('Enter');
   await page.getByRole('textbox', { name: 'A term of your own' }).fill('unbreakable'.repeat(27));
@@ -126,10 +145,19 @@ test('the map page in its states', async ({ browser, school }) => {
 test('a teacher’s pages', async ({ browser, school }) => {
   await test.step('with the longest names that can be', async () => {
     const page = await enter(browser, school, 'halina');
-    const post = async (path: string, data: object) => (await page.request.post(`${school.url}/api/${path}`, { data })).json() as Promise<{ id: string }>;
-    const person = await post('accounts', { role: 'student', givenName: 'W'.repeat(60), familyName: 'Longestname '.repeat(5).trim(), name: 'w'.repeat(40), password: 'a long first one' });
+    const post = async (path: string, data: object) =>
+      (await page.request.post(`${school.url}/api/${path}`, { data })).json() as Promise<{ id: string }>;
+    const person = await post('accounts', {
+      role: 'student',
+      givenName: 'W'.repeat(60),
+      familyName: 'Longestname '.repeat(5).trim(),
+      name: 'w'.repeat(40),
+      password: 'a long first one',
+    });
     const classes = (await (await page.request.get(`${school.url}/api/classes`)).json()) as { id: string }[];
-    await page.request.post(`${school.url}/api/classes/${classes[0]!.id}/people`, { data: { accountId: person.id, part: 'student' } });
+    await page.request.post(`${school.url}/api/classes/${classes[0]!.id}/people`, {
+      data: { accountId: person.id, part: 'student' },
+    });
     await post('classes', { name: 'M'.repeat(100) });
     await page.context().close();
     const student = await enter(browser, school, 'w'.repeat(40));
@@ -154,10 +182,18 @@ test('a teacher’s pages', async ({ browser, school }) => {
   await page.goto(`${school.url}/assignments`);
   await expect(page.getByRole('table')).toBeVisible();
   await sound(page, 'assignments');
-  await page.setInputFiles('input[type=file]', { name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"ichnograph-assignment"}') });
+  await page.setInputFiles('input[type=file]', {
+    name: 'bad.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"ichnograph-assignment"}'),
+  });
   await expect(page.getByText(/This file was not taken: \$/).first()).toBeVisible();
   await sound(page, 'assignments, a file refused');
-  await page.setInputFiles('input[type=file]', { name: 'cut.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') });
+  await page.setInputFiles('input[type=file]', {
+    name: 'cut.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":'),
+  });
   await expect(page.getByText('the file was cut short').first()).toBeVisible();
   await page.getByRole('link', { name: 'How bridges carry loads' }).click();
   await expect(page.getByRole('img', { name: 'Starter map' })).toBeVisible();
@@ -187,12 +223,26 @@ test('an administrator’s pages, and a school that holds nothing yet', async ({
     await first.getByRole('button', { name: 'Make the first administrator' }).click();
     await expect(first.getByText('A school’s name has 1 to 100 characters.')).toBeVisible();
     await accessible(first, 'first administrator, refused');
-    const words = { School: 'Heron Lane School', 'Your given name': 'Ada', 'Your family name': 'Ruiz', 'Sign-in name': 'ada', Password: 'a good long one' };
+    const words = {
+      School: 'Heron Lane School',
+      'Your given name': 'Ada',
+      'Your family name': 'Ruiz',
+      'Sign-in name': 'ada',
+      Password: 'a good long one',
+    };
     for (const [label, text] of Object.entries(words)) await first.getByLabel(label, { exact: true }).fill(text);
     await first.getByRole('button', { name: 'Make the first administrator' }).click();
     await expect(first.getByRole('heading', { name: 'People' })).toBeVisible();
     expect((await first.request.get(`${empty.url}/api/demo/people`)).status()).toBe(404);
-    expect((await first.request.post(`${empty.url}/api/first-administrator`, { data: { ...{ school: 'x', timeZone: 'UTC', givenName: 'x', familyName: 'x', name: 'xx', password: 'xxxxxxxxxxx' } } })).status()).toBe(409);
+    expect(
+      (
+        await first.request.post(`${empty.url}/api/first-administrator`, {
+          data: {
+            ...{ school: 'x', timeZone: 'UTC', givenName: 'x', familyName: 'x', name: 'xx', password: 'xxxxxxxxxxx' },
+          },
+        })
+      ).status(),
+    ).toBe(409);
     await sound(first, 'people, empty school');
     await first.context().close();
   } finally {
@@ -205,7 +255,9 @@ test('reading pages work on a narrow screen', async ({ browser, school }) => {
   for (const place of ['/', '/password']) {
     await page.goto(`${school.url}${place}`);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(
+      0,
+    );
   }
   await page.context().close();
 });

@@ -1,13 +1,33 @@
 import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
-  testDir: '.', timeout: 150_000, expect: { timeout: 15_000 }, workers: 1, fullyParallel: false, retries: 0, forbidOnly: true,
-  outputDir: 'test-results', reporter: [['line'], ['json', { outputFile: 'test-results/report.json' }]],
+  testDir: '.',
+  timeout: 150_000,
+  expect: { timeout: 15_000 },
+  workers: 1,
+  fullyParallel: false,
+  retries: 0,
+  forbidOnly: true,
+  outputDir: 'test-results',
+  reporter: [['line'], ['json', { outputFile: 'test-results/report.json' }]],
   use: {
-    viewport: { width: 1280, height: 800 }, actionTimeout: 15_000, screenshot: 'only-on-failure', timezoneId: 'Europe/Oslo', locale: 'en-GB',
+    viewport: { width: 1280, height: 800 },
+    actionTimeout: 15_000,
+    screenshot: 'only-on-failure',
+    timezoneId: 'Europe/Oslo',
+    locale: 'en-GB',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+      args: [
+        '--no-sandbox',
+        '--disable-dev-shm-usage',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
     },
   },
 });

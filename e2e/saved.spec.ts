@@ -1,6 +1,9 @@
 import { expect, enter, MapDesk, test } from './school';
 
-test('what was shown as saved survives a server that is killed again and again while a student types and deletes', async ({ browser, school }) => {
+test('what was shown as saved survives a server that is killed again and again while a student types and deletes', async ({
+  browser,
+  school,
+}) => {
   const page = await enter(browser, school, 'chidi');
   const desk = await MapDesk.begin(page);
   const box = (await desk.canvas.boundingBox())!;
@@ -29,7 +32,10 @@ test('what was shown as saved survives a server that is killed again and again w
   await page.context().close();
 });
 
-test('what is made offline is kept through a reload and arrives later; a database that is away is said', async ({ browser, school }) => {
+test('what is made offline is kept through a reload and arrives later; a database that is away is said', async ({
+  browser,
+  school,
+}) => {
   const page = await enter(browser, school, 'dalia');
   const desk = await MapDesk.begin(page);
   const box = (await desk.canvas.boundingBox())!;
@@ -52,7 +58,10 @@ test('what is made offline is kept through a reload and arrives later; a databas
   await page.context().close();
 });
 
-test('a shared machine shows nothing to the next person, and warns before unsent changes are lost', async ({ browser, school }) => {
+test('a shared machine shows nothing to the next person, and warns before unsent changes are lost', async ({
+  browser,
+  school,
+}) => {
   const page = await enter(browser, school, 'emre');
   const desk = await MapDesk.begin(page);
   const box = (await desk.canvas.boundingBox())!;
@@ -70,7 +79,11 @@ test('a shared machine shows nothing to the next person, and warns before unsent
   await desk.saved();
   await signOut();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-  const kept = await page.evaluate(async () => [...Object.keys(localStorage), ...(await indexedDB.databases()).map(({ name }) => name ?? '')].filter((name) => name.startsWith('ichnograph:')));
+  const kept = await page.evaluate(async () =>
+    [...Object.keys(localStorage), ...(await indexedDB.databases()).map(({ name }) => name ?? '')].filter((name) =>
+      name.startsWith('ichnograph:'),
+    ),
+  );
   expect(kept).toEqual([]);
   await page.goBack();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();

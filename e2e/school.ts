@@ -2,24 +2,38 @@ import { expect, test as base } from '@playwright/test';
 import type { Browser, BrowserContext, Locator, Page } from '@playwright/test';
 import { Stack } from '../scripts/lib/stack.mjs';
 
-interface School { url: string; killServer: () => Promise<void>; startServer: () => Promise<void>; killDatabase: () => Promise<void>; startDatabase: () => Promise<void> }
+interface School {
+  url: string;
+  killServer: () => Promise<void>;
+  startServer: () => Promise<void>;
+  killDatabase: () => Promise<void>;
+  startDatabase: () => Promise<void>;
+}
 
 /** Every file of journeys runs against one made-up school of its own: a real server, a real database. */
 export const test = base.extend<object, { school: School }>({
-  school: [async ({ browserName }, use) => {
-    const stack = new Stack(`browser-${browserName}`, { env: { ICHNOGRAPH_LOG: 'fatal' } });
-    try {
-      await stack.start();
-      await use(stack);
-    } finally {
-      await stack.remove();
-    }
-  }, { scope: 'worker', timeout: 120_000 }],
+  school: [
+    async ({ browserName }, use) => {
+      const stack = new Stack(`browser-${browserName}`, { env: { ICHNOGRAPH_LOG: 'fatal' } });
+      try {
+        await stack.start();
+        await use(stack);
+      } finally {
+        await stack.remove();
+      }
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
 });
 export { expect };
 
 /** A browser of one's own, signed in with one click as a made-up person. Fails on any error a page logs. */
-export async function enter(browser: Browser, { url }: School, name: string, options: Parameters<Browser['newContext']>[0] = {}): Promise<Page> {
+export async function enter(
+  browser: Browser,
+  { url }: School,
+  name: string,
+  options: Parameters<Browser['newContext']>[0] = {},
+): Promise<Page> {
   const context = await browser.newContext(options);
   const page = await watched(context);
   await page.request.post(`${url}/api/demo/sign-in/${name}`);
@@ -34,12 +48,17 @@ export async function watched(context: BrowserContext): Promise<Page> {
   const page = await context.newPage();
   page.on('pageerror', (error) => troubles.push(error.message));
   page.on('console', (message) => {
-    if (message.type() === 'error' && !/Failed to load resource|WebSocket connection/.test(message.text())) troubles.push(message.text());
+    if (message.type() === 'error' && !/Failed to load resource|WebSocket connection/.test(message.text()))
+      troubles.push(message.text());
   });
   return page;
 }
-test.beforeEach(() => { troubles.length = 0; });
-test.afterEach(() => { expect(troubles).toEqual([]); });
+test.beforeEach(() => {
+  troubles.length = 0;
+});
+test.afterEach(() => {
+  expect(troubles).toEqual([]);
+});
 
 /** The map page, as a person works on it. */
 export class MapDesk {
@@ -67,10 +86,16 @@ export class MapDesk {
 
   topic = (text: string): Locator => this.page.locator(`[data-topic="${text}"]`);
   link = (from: string, to: string): Locator => this.page.locator(`[data-link="${from} → ${to}"]`);
-  get state(): Locator { return this.page.getByTestId('save-state'); }
+  get state(): Locator {
+    return this.page.getByTestId('save-state');
+  }
   saved = (): Promise<void> => expect(this.state).toHaveText('Saved');
-  get checks(): Locator { return this.page.getByTestId('checks'); }
-  get reading(): Locator { return this.page.getByTestId('reading-line'); }
+  get checks(): Locator {
+    return this.page.getByTestId('checks');
+  }
+  get reading(): Locator {
+    return this.page.getByTestId('reading-line');
+  }
 
   async centreOf(what: Locator): Promise<{ x: number; y: number }> {
     const box = (await what.boundingBox())!;

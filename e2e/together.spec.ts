@@ -4,9 +4,19 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expect, enter, MapDesk, test } from './school';
 
-interface Frozen { map: { topics: { id: string }[]; title: string }; assignment: object; report: { results: { level?: string }[] }; members: { id: string }[]; due: string; handedInAt: string }
+interface Frozen {
+  map: { topics: { id: string }[]; title: string };
+  assignment: object;
+  report: { results: { level?: string }[] };
+  members: { id: string }[];
+  due: string;
+  handedInAt: string;
+}
 
-test('two browsers on one map end with the same map, and browser, server and command line report the same to the last flag', async ({ browser, school }) => {
+test('two browsers on one map end with the same map, and browser, server and command line report the same to the last flag', async ({
+  browser,
+  school,
+}) => {
   const [one, other] = [await enter(browser, school, 'freya'), await enter(browser, school, 'freya')];
   const a = await MapDesk.begin(one);
   await other.reload();
@@ -48,13 +58,38 @@ test('two browsers on one map end with the same map, and browser, server and com
   await expect(one.getByRole('heading', { level: 1 })).toContainText('Receipt');
   const id = one.url().split('/').at(-1)!;
   const frozen = (await (await one.request.get(`${school.url}/api/submissions/${id}`)).json()) as Frozen;
-  expect(frozen.report.results.map((result) => (result as unknown as { message: string }).message)).toEqual(shown.map((text) => text.split('\n').at(-1)));
+  expect(frozen.report.results.map((result) => (result as unknown as { message: string }).message)).toEqual(
+    shown.map((text) => text.split('\n').at(-1)),
+  );
 
   const folder = mkdtempSync(path.join(tmpdir(), 'ichnograph-e2e-'));
   try {
-    const files = { 'assignment.json': frozen.assignment, 'map.json': frozen.map, 'context.json': { format: 'ichnograph-context', version: 1, members: frozen.members.map((member) => member.id), due: frozen.due, handedIn: frozen.handedInAt } };
+    const files = {
+      'assignment.json': frozen.assignment,
+      'map.json': frozen.map,
+      'context.json': {
+        format: 'ichnograph-context',
+        version: 1,
+        members: frozen.members.map((member) => member.id),
+        due: frozen.due,
+        handedIn: frozen.handedInAt,
+      },
+    };
     for (const [name, value] of Object.entries(files)) writeFileSync(path.join(folder, name), JSON.stringify(value));
-    const printed = execFileSync(process.execPath, ['scripts/cli.mjs', 'check', path.join(folder, 'assignment.json'), path.join(folder, 'map.json'), '--context', path.join(folder, 'context.json'), '--format', 'json'], { encoding: 'utf8', cwd: path.resolve(import.meta.dirname, '..'), env: { ...process.env, INIT_CWD: '' } });
+    const printed = execFileSync(
+      process.execPath,
+      [
+        'scripts/cli.mjs',
+        'check',
+        path.join(folder, 'assignment.json'),
+        path.join(folder, 'map.json'),
+        '--context',
+        path.join(folder, 'context.json'),
+        '--format',
+        'json',
+      ],
+      { encoding: 'utf8', cwd: path.resolve(import.meta.dirname, '..'), env: { ...process.env, INIT_CWD: '' } },
+    );
     expect((JSON.parse(printed) as unknown[])[0]).toEqual(frozen.report);
   } finally {
     rmSync(folder, { recursive: true });

@@ -10,13 +10,25 @@ const core = path.join(path.dirname(path.dirname(fileURLToPath(import.meta.url))
 const names = ['map', 'assignment', 'context', 'report'];
 const schemas = names.map((name) => JSON.parse(readFileSync(path.join(core, `schemas/${name}.schema.json`), 'utf8')));
 // `unicode: false` counts UTF-16 units, as the database and mend do, and keeps the output free of imports.
-const ajv = new Ajv.default({ schemas, code: { source: true, esm: true }, allowUnionTypes: true, unicode: false, logger: false });
+const ajv = new Ajv.default({
+  schemas,
+  code: { source: true, esm: true },
+  allowUnionTypes: true,
+  unicode: false,
+  logger: false,
+});
 const code = standaloneCode.default(ajv, Object.fromEntries(names.map((name) => [name, `ichnograph-${name}`])));
 if (/\brequire\(/.test(code)) throw new Error('the compiled schemas must not import anything');
 mkdirSync(path.join(core, 'generated'), { recursive: true });
-writeFileSync(path.join(core, 'generated/validators.js'), `// Made by scripts/compile-schemas.mjs. Do not edit.\n${code}\n`);
-writeFileSync(path.join(core, 'generated/validators.d.ts'), [
-  'interface SchemaError { instancePath: string; keyword: string; params: Record<string, unknown>; message?: string }',
-  'interface Validator { (data: unknown): boolean; errors?: SchemaError[] | null }',
-  `export const ${names.map((name) => `${name}: Validator`).join(', ')};\n`,
-].join('\n'));
+writeFileSync(
+  path.join(core, 'generated/validators.js'),
+  `// Made by scripts/compile-schemas.mjs. Do not edit.\n${code}\n`,
+);
+writeFileSync(
+  path.join(core, 'generated/validators.d.ts'),
+  [
+    'interface SchemaError { instancePath: string; keyword: string; params: Record<string, unknown>; message?: string }',
+    'interface Validator { (data: unknown): boolean; errors?: SchemaError[] | null }',
+    `export const ${names.map((name) => `${name}: Validator`).join(', ')};\n`,
+  ].join('\n'),
+);

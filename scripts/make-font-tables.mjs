@@ -27,8 +27,10 @@ function advances(slant, weight) {
 }
 
 const tables = {
-  regular: advances('normal', 400), bold: advances('normal', 700),
-  italic: advances('italic', 400), boldItalic: advances('italic', 700),
+  regular: advances('normal', 400),
+  bold: advances('normal', 700),
+  italic: advances('italic', 400),
+  boldItalic: advances('italic', 700),
 };
 const text = `// Made by scripts/make-font-tables.mjs from the shipped fonts. Do not edit.
 export interface FontTable { unitsPerEm: number; ascent: number; descent: number; advances: Record<number, number> }

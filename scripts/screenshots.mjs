@@ -14,7 +14,10 @@ await run(async () => {
   await ensureModules();
   await ensureBuilt();
   const stack = new Stack('screenshots');
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--disable-background-networking'] });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-dev-shm-usage', '--disable-gpu', '--disable-background-networking'],
+  });
   try {
     await stack.start();
     await pictures(browser, stack.url);
@@ -26,7 +29,9 @@ await run(async () => {
 
 async function pictures(browser, url) {
   const enter = async (name) => {
-    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/Oslo', locale: 'en-GB' })).newPage();
+    const page = await (
+      await browser.newContext({ viewport: { width: 1280, height: 800 }, timezoneId: 'Europe/Oslo', locale: 'en-GB' })
+    ).newPage();
     if (name) await page.request.post(`${url}/api/demo/sign-in/${name}`);
     await page.goto(url);
     await page.getByRole('heading', { level: 1 }).waitFor();

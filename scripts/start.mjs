@@ -17,11 +17,18 @@ const USAGE = `./start            starts Ichnograph with the made-up school (or 
 function options() {
   try {
     const { values } = parseArgs({
-      options: { fresh: { type: 'boolean' }, empty: { type: 'boolean' }, port: { type: 'string' }, help: { type: 'boolean' } },
+      options: {
+        fresh: { type: 'boolean' },
+        empty: { type: 'boolean' },
+        port: { type: 'string' },
+        help: { type: 'boolean' },
+      },
     });
     const port = Number(values.port ?? 8420);
-    if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`“${values.port}” is no port. Choose a number from 1 to 65535.`);
-    if (values.fresh && values.empty) throw new Stop('--fresh loads the made-up school and --empty loads nothing: choose one.');
+    if (!Number.isInteger(port) || port < 1 || port > 65535)
+      throw new Stop(`“${values.port}” is no port. Choose a number from 1 to 65535.`);
+    if (values.fresh && values.empty)
+      throw new Stop('--fresh loads the made-up school and --empty loads nothing: choose one.');
     return { ...values, port };
   } catch (error) {
     if (error instanceof Stop) throw error;
@@ -29,16 +36,22 @@ function options() {
   }
 }
 
-const portIsFree = (port) => new Promise((resolve) => {
-  const probe = net.createServer().once('error', () => resolve(false));
-  probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
-});
+const portIsFree = (port) =>
+  new Promise((resolve) => {
+    const probe = net.createServer().once('error', () => resolve(false));
+    probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+  });
 
 /** Two starts from one folder would fight over one database. */
 function claim(folder) {
   const file = path.join(folder, 'running.pid');
   const pid = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
-  if (pid > 0 && pid !== process.pid && existsSync(`/proc/${pid}`) && readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs')) {
+  if (
+    pid > 0 &&
+    pid !== process.pid &&
+    existsSync(`/proc/${pid}`) &&
+    readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs')
+  ) {
     throw new Stop(`Ichnograph is already running from this folder (process ${pid}). Stop it with Ctrl-C there first.`);
   }
   writeFileSync(file, String(process.pid));
@@ -49,7 +62,8 @@ await run(async () => {
   const { fresh, empty, port, help } = options();
   if (help) return void process.stdout.write(`${USAGE}\n`);
   ensureNode();
-  if (!(await portIsFree(port))) throw new Stop(`Port ${port} is in use by another program. Choose another with --port N.`);
+  if (!(await portIsFree(port)))
+    throw new Stop(`Port ${port} is in use by another program. Choose another with --port N.`);
   ensureRoom(600);
   const folder = path.join(root, '.data', empty ? 'empty' : 'demo');
   mkdirSync(folder, { recursive: true });
@@ -79,17 +93,28 @@ await run(async () => {
     say('Starting the database');
     const settings = await database.start();
     const env = { ...process.env, ...settings, ICHNOGRAPH_PORT: String(port) };
-    if (!empty) await command('Loading the made-up school where there is none', process.execPath, ['demo/dist/load.js'], { env });
+    if (!empty)
+      await command('Loading the made-up school where there is none', process.execPath, ['demo/dist/load.js'], { env });
     if (ending) return;
     say('Starting the server');
     server = await startServer({
-      port, database: settings, demo: !empty, onExit: (code) => { if (!ending) { say(`The server ended (${code}).`); void end(1); } },
+      port,
+      database: settings,
+      demo: !empty,
+      onExit: (code) => {
+        if (!ending) {
+          say(`The server ended (${code}).`);
+          void end(1);
+        }
+      },
     });
     const address = `http://127.0.0.1:${port}`;
     say(`Ready: ${address}`);
-    process.stdout.write(empty
-      ? `\nIchnograph is at ${address} and holds nothing yet. Open it to make the first administrator. Ctrl-C stops it.\n`
-      : `\nIchnograph is at ${address} with the made-up Alder Quay School.\nSign in with one click, or by name: maren (teacher), noor, juno or kofi (students), halina (administrator).\nThe password of all of them is “${(await import('../demo/dist/index.js')).DEMO_PASSWORD}”. Ctrl-C stops it.\n`);
+    process.stdout.write(
+      empty
+        ? `\nIchnograph is at ${address} and holds nothing yet. Open it to make the first administrator. Ctrl-C stops it.\n`
+        : `\nIchnograph is at ${address} with the made-up Alder Quay School.\nSign in with one click, or by name: maren (teacher), noor, juno or kofi (students), halina (administrator).\nThe password of all of them is “${(await import('../demo/dist/index.js')).DEMO_PASSWORD}”. Ctrl-C stops it.\n`,
+    );
   } catch (error) {
     if (server) await stopServer(server);
     await database.stop();

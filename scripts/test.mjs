@@ -16,7 +16,11 @@ const bin = (name) => path.join(root, 'node_modules', name);
 function tool(what, args, env = {}) {
   say(what);
   return new Promise((resolve) => {
-    const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
+    const child = spawn(process.execPath, args, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    });
     child.on('close', (code) => resolve(code === 0));
   });
 }
@@ -28,7 +32,11 @@ async function check(what, args) {
 
 async function jest(what, config) {
   const file = path.join(results, `${path.basename(config)}.json`);
-  const content = await tool(what, [bin('jest/bin/jest.js'), '-c', config, '--json', `--outputFile=${file}`, '--silent=false', '--reporters=default'], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' });
+  const content = await tool(
+    what,
+    [bin('jest/bin/jest.js'), '-c', config, '--json', `--outputFile=${file}`, '--silent=false', '--reporters=default'],
+    { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
+  );
   if (!existsSync(file)) return void (failed += 1);
   const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(file, 'utf8'));
   passed += numPassedTests;
@@ -38,7 +46,12 @@ async function jest(what, config) {
 async function browser() {
   const file = path.join(root, 'e2e/test-results/report.json');
   rmSync(file, { force: true });
-  const content = await tool('Browser tests', [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e/playwright.config.ts']);
+  const content = await tool('Browser tests', [
+    bin('@playwright/test/cli.js'),
+    'test',
+    '-c',
+    'e2e/playwright.config.ts',
+  ]);
   if (!existsSync(file)) return void (failed += 1);
   const { stats } = JSON.parse(readFileSync(file, 'utf8'));
   passed += stats.expected;
@@ -54,12 +67,22 @@ await run(async () => {
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
   await check('Lint', [bin('eslint/bin/eslint.js'), '.']);
-  await check('Imports', [bin('dependency-cruiser/bin/dependency-cruise.mjs'), '--config', '.dependency-cruiser.cjs', 'packages', 'apps', 'demo']);
-  for (const project of ['tsconfig.test.json', 'apps/web', 'e2e']) await check(`Types of ${project}`, [bin('typescript/bin/tsc'), '-p', project]);
+  await check('Format', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level=warn', '**/*.{ts,tsx,mjs,css}']);
+  await check('Imports', [
+    bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+    '--config',
+    '.dependency-cruiser.cjs',
+    'packages',
+    'apps',
+    'demo',
+  ]);
+  for (const project of ['tsconfig.test.json', 'apps/web', 'e2e'])
+    await check(`Types of ${project}`, [bin('typescript/bin/tsc'), '-p', project]);
   await jest('Unit tests', 'jest.config.mjs');
   await jest('Server tests', 'jest.server.config.mjs');
   await browser();
   rmSync(results, { recursive: true, force: true });
+  rmSync(path.join(root, 'e2e/test-results/report.json'), { force: true });
   say(failed === 0 ? 'All is well' : 'Something failed; see above');
   process.stdout.write(`${passed} passed, ${failed} failed\n`);
   process.exitCode = failed === 0 ? 0 : 1;

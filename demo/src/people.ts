@@ -6,8 +6,13 @@ export const DEMO_PASSWORD = 'alder-quay';
 
 type DemoPerson = Omit<NewAccount, 'password'> & { who?: string };
 
-const staff = (name: string, givenName: string, familyName: string, who: string): DemoPerson =>
-  ({ name, givenName, familyName, role: 'teacher', who });
+const staff = (name: string, givenName: string, familyName: string, who: string): DemoPerson => ({
+  name,
+  givenName,
+  familyName,
+  role: 'teacher',
+  who,
+});
 
 export const STAFF_PEOPLE: DemoPerson[] = [
   { name: 'halina', givenName: 'Halina', familyName: 'Quist', role: 'administrator', who: 'Administrator' },
@@ -17,10 +22,30 @@ export const STAFF_PEOPLE: DemoPerson[] = [
 ];
 
 const NAMES_9B = [
-  'Amara Diallo', 'Bastian Krol', 'Chidi Verhoeven', 'Dalia Moreau', 'Emre Salonen', 'Freya Mbeki', 'Goran Ito', 'Hana Petrov',
-  'Ilse Nakamura', 'Juno Castellanos', 'Kofi Lund', 'Leila Brandt', 'Mateus Okafor', 'Noor Halvorsen', 'Oskar Tanaka',
-  'Priya Eklund', 'Quentin Asante', 'Rosa Lindgren', 'Santeri Das', 'Tomke Ferreira', 'Uma Kowalczyk', 'Viggo Haddad',
-  'Wren Abebe', 'Yusuf Marchetti',
+  'Amara Diallo',
+  'Bastian Krol',
+  'Chidi Verhoeven',
+  'Dalia Moreau',
+  'Emre Salonen',
+  'Freya Mbeki',
+  'Goran Ito',
+  'Hana Petrov',
+  'Ilse Nakamura',
+  'Juno Castellanos',
+  'Kofi Lund',
+  'Leila Brandt',
+  'Mateus Okafor',
+  'Noor Halvorsen',
+  'Oskar Tanaka',
+  'Priya Eklund',
+  'Quentin Asante',
+  'Rosa Lindgren',
+  'Santeri Das',
+  'Tomke Ferreira',
+  'Uma Kowalczyk',
+  'Viggo Haddad',
+  'Wren Abebe',
+  'Yusuf Marchetti',
 ];
 
 export const STUDENTS_9B: DemoPerson[] = NAMES_9B.map((full) => {
@@ -30,8 +55,15 @@ export const STUDENTS_9B: DemoPerson[] = NAMES_9B.map((full) => {
 
 /** Sign-in names of those the first page offers with one click, and what each shows. */
 export const FIRST_PAGE: Record<string, string> = {
-  maren: 'Teacher: one map waits to be marked', noor: 'Student: has handed in', juno: 'Student: half way through',
-  kofi: 'Student: got the map back', amara: 'Student: has not begun', halina: 'Administrator',
+  maren: 'Teacher: one map waits to be marked',
+  noor: 'Student: has handed in',
+  juno: 'Student: half way through',
+  kofi: 'Student: got the map back',
+  amara: 'Student: has not begun',
+  halina: 'Administrator',
 };
 
-export const CLASS_9B = { name: 'Technology 9B', staff: { maren: 'teacher', piet: 'assistant' } as Record<string, Part> };
+export const CLASS_9B = {
+  name: 'Technology 9B',
+  staff: { maren: 'teacher', piet: 'assistant' } as Record<string, Part>,
+};

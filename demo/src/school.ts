@@ -28,7 +28,10 @@ export async function loadSchool(app: INestApplication, clock: DemoClock): Promi
 }
 
 async function peopleOf(accounts: AccountsService): Promise<Map<string, Account>> {
-  const [head, ...others] = [...STAFF_PEOPLE, ...STUDENTS_9B].map(({ who: _who, ...person }) => ({ ...person, password: DEMO_PASSWORD }));
+  const [head, ...others] = [...STAFF_PEOPLE, ...STUDENTS_9B].map(({ who: _who, ...person }) => ({
+    ...person,
+    password: DEMO_PASSWORD,
+  }));
   const { role: _role, ...founder } = head!;
   const made = [await accounts.found({ ...founder, school: SCHOOL.name, timeZone: SCHOOL.timeZone })];
   for (const person of others) made.push(await accounts.create(person));
@@ -38,12 +41,18 @@ async function peopleOf(accounts: AccountsService): Promise<Map<string, Account>
 async function classOf(app: INestApplication, people: Map<string, Account>): Promise<string> {
   const classes = app.get(ClassesService);
   const { id } = await classes.create(CLASS_9B.name);
-  for (const [name, part] of Object.entries(CLASS_9B.staff)) await classes.enrol(id, { accountId: people.get(name)!.id, part });
+  for (const [name, part] of Object.entries(CLASS_9B.staff))
+    await classes.enrol(id, { accountId: people.get(name)!.id, part });
   for (const { name } of STUDENTS_9B) await classes.enrol(id, { accountId: people.get(name)!.id, part: 'student' });
   return id;
 }
 
-async function drawWorks(app: INestApplication, clock: DemoClock, publicationId: string, people: Map<string, Account>): Promise<void> {
+async function drawWorks(
+  app: INestApplication,
+  clock: DemoClock,
+  publicationId: string,
+  people: Map<string, Account>,
+): Promise<void> {
   const student = async (name: string, days: number, time: string): Promise<DemoStudent> => {
     clock.at(days, time);
     const one = new DemoStudent(app, people.get(name)!);
@@ -58,10 +67,37 @@ async function drawWorks(app: INestApplication, clock: DemoClock, publicationId:
   clock.at(-3, '17:48');
   const handedIn = await first.handIn('I was not sure where torsion goes.');
   clock.at(-2, '10:20');
-  await marking.addComment(handedIn, { anchor: 'topic', target: first.topic('torsion'), text: 'Wind twists a deck: can you show that with one link?' }, maren);
-  await marking.addComment(handedIn, { anchor: 'topic', target: first.topic('live'), text: 'This was “Live load”. A bus is traffic, and so is a person: which word holds them all?' }, maren);
-  await marking.addComment(handedIn, { anchor: 'link', target: first.link('forces', 'dead'), text: '“Has” tells me little. What does a dead load do that a live load does not?' }, maren);
-  await marking.addComment(handedIn, { anchor: 'map', text: 'The parts hang together well, Kofi. Now let the forces meet them: five links between your two families would show me that you see how a load travels.' }, maren);
+  await marking.addComment(
+    handedIn,
+    { anchor: 'topic', target: first.topic('torsion'), text: 'Wind twists a deck: can you show that with one link?' },
+    maren,
+  );
+  await marking.addComment(
+    handedIn,
+    {
+      anchor: 'topic',
+      target: first.topic('live'),
+      text: 'This was “Live load”. A bus is traffic, and so is a person: which word holds them all?',
+    },
+    maren,
+  );
+  await marking.addComment(
+    handedIn,
+    {
+      anchor: 'link',
+      target: first.link('forces', 'dead'),
+      text: '“Has” tells me little. What does a dead load do that a live load does not?',
+    },
+    maren,
+  );
+  await marking.addComment(
+    handedIn,
+    {
+      anchor: 'map',
+      text: 'The parts hang together well, Kofi. Now let the forces meet them: five links between your two families would show me that you see how a load travels.',
+    },
+    maren,
+  );
   await marking.return(handedIn, maren);
 
   const second = await student('juno', -1, '18:15');

@@ -5,10 +5,13 @@ import type { Response } from 'express';
 import { FIRST_PAGE } from './people.js';
 
 /** One-click sign-in for the made-up people. Loaded only where the made-up school is; elsewhere it does not exist. */
-@Open() @Controller('demo')
+@Open()
+@Controller('demo')
 export class DemoSignInController {
   constructor(
-    private readonly accounts: AccountsService, private readonly sessions: SessionsService, private readonly cookie: SessionCookie,
+    private readonly accounts: AccountsService,
+    private readonly sessions: SessionsService,
+    private readonly cookie: SessionCookie,
   ) {}
 
   @Get('people')
@@ -20,7 +23,8 @@ export class DemoSignInController {
     });
   }
 
-  @Post('sign-in/:name') @HttpCode(204)
+  @Post('sign-in/:name')
+  @HttpCode(204)
   async signIn(@Param('name') name: string, @Res({ passthrough: true }) response: Response): Promise<void> {
     const account = (await this.accounts.list()).find((one) => one.name === name);
     if (!account) throw notFound('person');

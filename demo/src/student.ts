@@ -15,7 +15,10 @@ export class DemoStudent {
   /** from the ids of the drawn map to those of the live one */
   private readonly ids = new Map<string, string>();
 
-  constructor(private readonly app: INestApplication, readonly account: Account) {}
+  constructor(
+    private readonly app: INestApplication,
+    readonly account: Account,
+  ) {}
 
   async begin(publicationId: string): Promise<void> {
     this.workId = await this.app.get(WorksService).begin(publicationId, this.account);
@@ -35,9 +38,11 @@ export class DemoStudent {
       const existing = byOrigin.get(drawnId);
       const id = existing ?? randomUUID();
       this.ids.set(drawnId, id);
-      this.apply(existing
-        ? { do: 'set', in: 'topics', id, fields }
-        : { do: 'add', to: 'topics', item: { ...topic, id, by: this.account.id } });
+      this.apply(
+        existing
+          ? { do: 'set', in: 'topics', id, fields }
+          : { do: 'add', to: 'topics', item: { ...topic, id, by: this.account.id } },
+      );
     }
     for (const link of map.links) {
       const [from, to] = [this.ids.get(link.from)!, this.ids.get(link.to)!];
@@ -57,7 +62,9 @@ export class DemoStudent {
   }
 
   handIn(note: string): Promise<string> {
-    return this.app.get(HandInService).handIn(this.workId, { note, client: this.live.client, count: this.live.made }, this.account);
+    return this.app
+      .get(HandInService)
+      .handIn(this.workId, { note, client: this.live.client, count: this.live.made }, this.account);
   }
 
   private apply(...changes: Change[]): void {

@@ -29,7 +29,10 @@ export function command(what, name, args, { cwd = root, env = process.env, show 
       clearInterval(still);
       file?.end();
       if (code === 0) return resolve();
-      const tail = !show && existsSync(log) ? `\n${readFileSync(log, 'utf8').trimEnd().split('\n').slice(-15).join('\n')}\nThe whole log: ${path.relative(root, log)}` : '';
+      const tail =
+        !show && existsSync(log)
+          ? `\n${readFileSync(log, 'utf8').trimEnd().split('\n').slice(-15).join('\n')}\nThe whole log: ${path.relative(root, log)}`
+          : '';
       reject(new Stop(`${what}: this failed (exit ${code}).${tail}`));
     });
   });

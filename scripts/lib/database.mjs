@@ -60,7 +60,9 @@ export class Database {
     else await this.stopLeftover();
     await this.launch(fresh);
     return {
-      ICHNOGRAPH_DB_SOCKET: this.socket, ICHNOGRAPH_DB_USER: 'ichnograph', ICHNOGRAPH_DB_NAME: 'ichnograph',
+      ICHNOGRAPH_DB_SOCKET: this.socket,
+      ICHNOGRAPH_DB_USER: 'ichnograph',
+      ICHNOGRAPH_DB_NAME: 'ichnograph',
       ICHNOGRAPH_DB_PASSWORD: this.secrets.password,
     };
   }
@@ -69,14 +71,28 @@ export class Database {
     // Made under another name first: a folder that was broken off half way is never taken for a database.
     const draft = `${this.data}.new`;
     rmSync(draft, { recursive: true, force: true });
-    const made = spawnSync('mariadb-install-db', [
-      // By a name relative to its folder: the tool stumbles over a path with spaces.
-      '--no-defaults', `--datadir=./${path.basename(draft)}`, '--auth-root-authentication-method=normal', '--skip-test-db', ...this.asUser(),
-    ], { encoding: 'utf8', cwd: this.folder });
+    const made = spawnSync(
+      'mariadb-install-db',
+      [
+        // By a name relative to its folder: the tool stumbles over a path with spaces.
+        '--no-defaults',
+        `--datadir=./${path.basename(draft)}`,
+        '--auth-root-authentication-method=normal',
+        '--skip-test-db',
+        ...this.asUser(),
+      ],
+      { encoding: 'utf8', cwd: this.folder },
+    );
     if (made.status !== 0) throw new Stop(`The database could not be made: ${lastLine(made.stderr || made.stdout)}`);
     renameSync(draft, this.data);
     const secrets = path.join(this.folder, 'secrets.json');
-    writeFileSync(secrets, JSON.stringify({ rootPassword: randomBytes(24).toString('base64url'), password: randomBytes(24).toString('base64url') }));
+    writeFileSync(
+      secrets,
+      JSON.stringify({
+        rootPassword: randomBytes(24).toString('base64url'),
+        password: randomBytes(24).toString('base64url'),
+      }),
+    );
     chmodSync(secrets, 0o600);
   }
 
@@ -88,15 +104,32 @@ export class Database {
     this.failure = null;
     const port = await freePort();
     const log = openSync(this.log, 'a');
-    this.child = spawn('mariadbd', [
-      '--no-defaults', `--datadir=${this.data}`, `--socket=${this.socket}`, `--pid-file=${this.pidFile}`, `--port=${port}`,
-      '--bind-address=127.0.0.1', '--character-set-server=utf8mb4', '--collation-server=utf8mb4_unicode_ci',
-      '--max-allowed-packet=64M', '--skip-name-resolve', '--default-time-zone=+00:00', ...this.asUser(),
-      // In a process group of its own: Ctrl-C is for the start command, which ends the server before the database.
-    ], { stdio: ['ignore', log, log], detached: true });
+    this.child = spawn(
+      'mariadbd',
+      [
+        '--no-defaults',
+        `--datadir=${this.data}`,
+        `--socket=${this.socket}`,
+        `--pid-file=${this.pidFile}`,
+        `--port=${port}`,
+        '--bind-address=127.0.0.1',
+        '--character-set-server=utf8mb4',
+        '--collation-server=utf8mb4_unicode_ci',
+        '--max-allowed-packet=64M',
+        '--skip-name-resolve',
+        '--default-time-zone=+00:00',
+        ...this.asUser(),
+        // In a process group of its own: Ctrl-C is for the start command, which ends the server before the database.
+      ],
+      { stdio: ['ignore', log, log], detached: true },
+    );
     const child = this.child;
-    child.on('error', (error) => { this.failure = error.message; });
-    child.on('exit', () => { if (this.child === child) this.failure ??= 'it ended'; });
+    child.on('error', (error) => {
+      this.failure = error.message;
+    });
+    child.on('exit', () => {
+      if (this.child === child) this.failure ??= 'it ended';
+    });
     for (let tries = 0; tries < 300; tries++) {
       if (this.failure) break;
       if (fresh && this.secure()) return;
@@ -104,7 +137,9 @@ export class Database {
       await pause(100);
     }
     await this.stop();
-    throw new Stop(`The database did not come up: ${lastError(this.log)} Its data is untouched. The whole log: ${this.log}`);
+    throw new Stop(
+      `The database did not come up: ${lastError(this.log)} Its data is untouched. The whole log: ${this.log}`,
+    );
   }
 
   /** Sets root's password and makes the application's own user; answers whether the database was ready for it. */
@@ -119,7 +154,8 @@ export class Database {
 
   ask(sql, password = this.secrets.rootPassword) {
     return spawnSync('mariadb', ['--no-defaults', `--socket=${this.socket}`, '-uroot', '-N', '-e', sql], {
-      encoding: 'utf8', env: { ...process.env, MYSQL_PWD: password },
+      encoding: 'utf8',
+      env: { ...process.env, MYSQL_PWD: password },
     });
   }
 
@@ -130,7 +166,8 @@ export class Database {
     if (!Number.isInteger(pid) || !isAlive(pid) || !isMariadb(pid)) return;
     process.kill(pid, 'SIGTERM');
     for (let tries = 0; tries < 200 && isAlive(pid); tries++) await pause(100);
-    if (isAlive(pid)) throw new Stop(`A database from an earlier start (process ${pid}) does not end. End it, then try again.`);
+    if (isAlive(pid))
+      throw new Stop(`A database from an earlier start (process ${pid}) does not end. End it, then try again.`);
   }
 
   /** Ends it cleanly and waits for that. */
@@ -160,7 +197,11 @@ const isMariadb = (pid) => {
 
 const lastLine = (text) => String(text).trim().split('\n').at(-1) ?? '';
 const lastError = (log) => {
-  const errors = existsSync(log) ? readFileSync(log, 'utf8').split('\n').filter((line) => line.includes('[ERROR]')) : [];
+  const errors = existsSync(log)
+    ? readFileSync(log, 'utf8')
+        .split('\n')
+        .filter((line) => line.includes('[ERROR]'))
+    : [];
   const first = errors.at(-2) ?? errors.at(-1);
   return first ? `${first.replace(/^.*\[ERROR\]\s*/, '')}.` : 'it gave no reason.';
 };

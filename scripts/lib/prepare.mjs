@@ -9,17 +9,29 @@ const has = (binary) => spawnSync('sh', ['-c', `command -v ${binary}`]).status =
 
 /** Debian packages by the binary that shows they are there. Installs the missing ones, as root or with sudo. */
 export async function ensureDebian(wanted) {
-  const missing = [...new Set(Object.entries(wanted).filter(([binary]) => !has(binary)).map(([, name]) => name))];
+  const missing = [
+    ...new Set(
+      Object.entries(wanted)
+        .filter(([binary]) => !has(binary))
+        .map(([, name]) => name),
+    ),
+  ];
   if (missing.length === 0) return;
   const line = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
   const rooted = process.getuid() === 0;
-  if (!has('apt-get') || (!rooted && !has('sudo'))) throw new Stop(`Some Debian packages are missing. As root, run: ${line}`);
+  if (!has('apt-get') || (!rooted && !has('sudo')))
+    throw new Stop(`Some Debian packages are missing. As root, run: ${line}`);
   const sudo = rooted ? [] : ['sudo', '-E'];
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   const [first, ...rest] = [...sudo, 'apt-get'];
   try {
     await command('Refreshing the list of Debian packages', first, [...rest, 'update'], { env });
-    await command(`Installing ${missing.join(', ')}`, first, [...rest, 'install', '-y', '--no-install-recommends', ...missing], { env });
+    await command(
+      `Installing ${missing.join(', ')}`,
+      first,
+      [...rest, 'install', '-y', '--no-install-recommends', ...missing],
+      { env },
+    );
   } catch (error) {
     throw new Stop(`${error.message}\nIf you cannot install packages, ask someone who can to run: ${line}`);
   }
@@ -34,7 +46,10 @@ export function ensureNode() {
 export function ensureRoom(megabytes) {
   const { bavail, bsize } = statfsSync(root);
   const free = Math.floor((bavail * bsize) / 2 ** 20);
-  if (free < megabytes) throw new Stop(`The disk is nearly full: ${free} MB are free and ${megabytes} MB are needed. Nothing was changed; free some space and try again.`);
+  if (free < megabytes)
+    throw new Stop(
+      `The disk is nearly full: ${free} MB are free and ${megabytes} MB are needed. Nothing was changed; free some space and try again.`,
+    );
 }
 
 const stampOf = (name) => path.join(root, '.stamps', name);
@@ -68,7 +83,11 @@ function* filesUnder(folder) {
 
 function fingerprint() {
   const hash = createHash('sha256');
-  for (const source of [...SOURCES.flatMap((folder) => [...filesUnder(path.join(root, folder))]), path.join(root, 'tsconfig.base.json'), path.join(root, 'package-lock.json')]) {
+  for (const source of [
+    ...SOURCES.flatMap((folder) => [...filesUnder(path.join(root, folder))]),
+    path.join(root, 'tsconfig.base.json'),
+    path.join(root, 'package-lock.json'),
+  ]) {
     hash.update(path.relative(root, source)).update(readFileSync(source));
   }
   return hash.digest('hex');
@@ -86,10 +105,19 @@ export async function ensureTools() {
   if (isStamped('tools', mark)) return;
   await generate();
   // Where the output was taken away, the compiler's record that it is there must go too.
-  for (const project of [...readdirSync(path.join(root, 'packages')).map((name) => `packages/${name}`), 'apps/server', 'apps/cli', 'demo']) {
-    if (!existsSync(path.join(root, project, 'dist'))) rmSync(path.join(root, project, 'tsconfig.tsbuildinfo'), { force: true });
+  for (const project of [
+    ...readdirSync(path.join(root, 'packages')).map((name) => `packages/${name}`),
+    'apps/server',
+    'apps/cli',
+    'demo',
+  ]) {
+    if (!existsSync(path.join(root, project, 'dist')))
+      rmSync(path.join(root, project, 'tsconfig.tsbuildinfo'), { force: true });
   }
-  await command('Building the server and the tools', process.execPath, [path.join(root, 'node_modules/typescript/bin/tsc'), '-b']);
+  await command('Building the server and the tools', process.execPath, [
+    path.join(root, 'node_modules/typescript/bin/tsc'),
+    '-b',
+  ]);
   stamp('tools', mark);
 }
 

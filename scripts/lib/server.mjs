@@ -8,14 +8,24 @@ export function startServer({ port, database, demo = false, env = {}, onExit = (
   return new Promise((resolve, reject) => {
     const child = spawn(process.execPath, [path.join(root, 'apps/server/dist/main.js')], {
       // Its standard input is the line it hangs on: when whoever started it is gone, however that came, it ends itself.
-      cwd: root, detached: true, stdio: ['pipe', 'pipe', 'pipe'],
+      cwd: root,
+      detached: true,
+      stdio: ['pipe', 'pipe', 'pipe'],
       env: {
-        ...process.env, ...database, ICHNOGRAPH_PORT: String(port), ICHNOGRAPH_WEB: path.join(root, 'apps/web/dist'),
-        ...(demo ? { ICHNOGRAPH_DEMO: '1' } : {}), NODE_ENV: 'production', ICHNOGRAPH_TIED: '1', ...env,
+        ...process.env,
+        ...database,
+        ICHNOGRAPH_PORT: String(port),
+        ICHNOGRAPH_WEB: path.join(root, 'apps/web/dist'),
+        ...(demo ? { ICHNOGRAPH_DEMO: '1' } : {}),
+        NODE_ENV: 'production',
+        ICHNOGRAPH_TIED: '1',
+        ...env,
       },
     });
     let said = '';
-    child.stdout.on('data', (data) => { if (String(data).includes('listening')) resolve(child); });
+    child.stdout.on('data', (data) => {
+      if (String(data).includes('listening')) resolve(child);
+    });
     child.stderr.on('data', (data) => {
       said = `${said}${data}`.slice(-20_000);
       process.stderr.write(data);

@@ -18,9 +18,14 @@ export class Stack {
     this.settings = await this.database.start();
     this.port = await freePort();
     if (this.demo) {
-      await command(`Loading the made-up school for ${path.basename(this.folder)}`, process.execPath, ['demo/dist/load.js'], {
-        env: { ...process.env, ...this.settings, ICHNOGRAPH_PORT: String(this.port) },
-      });
+      await command(
+        `Loading the made-up school for ${path.basename(this.folder)}`,
+        process.execPath,
+        ['demo/dist/load.js'],
+        {
+          env: { ...process.env, ...this.settings, ICHNOGRAPH_PORT: String(this.port) },
+        },
+      );
     }
     await this.startServer();
     return this;

@@ -7,8 +7,15 @@ function rowsOf(reports: readonly [string, Report][]): string[][] {
   const two = (value: number): string => String(Math.round(value * 100) / 100);
   return reports.flatMap(([file, { results, earned, outOf }]) => [
     ...results.map((result) => [
-      file, result.id, result.type, result.status, result.fraction === null ? '' : result.fraction.toFixed(3),
-      two(result.points), two(result.outOf), result.sentence, result.message,
+      file,
+      result.id,
+      result.type,
+      result.status,
+      result.fraction === null ? '' : result.fraction.toFixed(3),
+      two(result.points),
+      two(result.outOf),
+      result.sentence,
+      result.message,
     ]),
     [file, 'all', '', '', '', two(earned), two(outOf), '', ''],
   ]);
@@ -20,5 +27,12 @@ export const asCsv = (reports: readonly [string, Report][]): string =>
 export function asTable(reports: readonly [string, Report][]): string {
   const rows = [HEAD, ...rowsOf(reports)];
   const widths = HEAD.map((_, column) => Math.max(...rows.map((row) => row[column]!.length)));
-  return rows.map((row) => row.map((cell, column) => cell.padEnd(widths[column]!)).join('  ').trimEnd()).join('\n');
+  return rows
+    .map((row) =>
+      row
+        .map((cell, column) => cell.padEnd(widths[column]!))
+        .join('  ')
+        .trimEnd(),
+    )
+    .join('\n');
 }

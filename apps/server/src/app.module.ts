@@ -4,7 +4,14 @@ import { APP_FILTER, APP_GUARD } from '@nestjs/core';
 import { ThrottlerModule } from '@nestjs/throttler';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import type { Logger } from 'pino';
-import { AccountsController, AccountsService, SessionCookie, SessionGuard, SessionsService, throttling } from './accounts/index.js';
+import {
+  AccountsController,
+  AccountsService,
+  SessionCookie,
+  SessionGuard,
+  SessionsService,
+  throttling,
+} from './accounts/index.js';
 import { AssignmentsController, AssignmentsService } from './assignments/index.js';
 import { ClassesController, ClassesService } from './classes/index.js';
 import { Clock } from './common/clock.js';
@@ -19,11 +26,28 @@ import { TodayController, TodayService } from './today/index.js';
 import { WorksController, WorksService } from './works/index.js';
 
 const SERVICES = [
-  AccountsService, SessionsService, SessionCookie, ClassesService, AssignmentsService, UpdateLog, LiveService, WorksService,
-  TodayService, CheckPool, HandInService, SubmissionsService, MarkingService, PileService,
+  AccountsService,
+  SessionsService,
+  SessionCookie,
+  ClassesService,
+  AssignmentsService,
+  UpdateLog,
+  LiveService,
+  WorksService,
+  TodayService,
+  CheckPool,
+  HandInService,
+  SubmissionsService,
+  MarkingService,
+  PileService,
 ];
 
-export interface Outside { settings: Settings; logger: Logger; clock: Clock; extras?: Type[] }
+export interface Outside {
+  settings: Settings;
+  logger: Logger;
+  clock: Clock;
+  extras?: Type[];
+}
 
 /** The whole server. `extras` are modules from outside it, such as the demo's sign-in. */
 @Global()
@@ -32,13 +56,24 @@ export class AppModule {
   static with({ settings, logger, clock, extras = [] }: Outside): DynamicModule {
     return {
       module: AppModule,
-      imports: [TypeOrmModule.forRoot({ ...dataSourceOptions(settings), retryAttempts: 2, retryDelay: 1000 }), ThrottlerModule.forRoot(throttling), ...extras],
+      imports: [
+        TypeOrmModule.forRoot({ ...dataSourceOptions(settings), retryAttempts: 2, retryDelay: 1000 }),
+        ThrottlerModule.forRoot(throttling),
+        ...extras,
+      ],
       controllers: [
-        AccountsController, ClassesController, AssignmentsController, WorksController, SubmissionsController, MarkingController,
+        AccountsController,
+        ClassesController,
+        AssignmentsController,
+        WorksController,
+        SubmissionsController,
+        MarkingController,
         TodayController,
       ],
       providers: [
-        { provide: SETTINGS, useValue: settings }, { provide: LOGGER, useValue: logger }, { provide: Clock, useValue: clock },
+        { provide: SETTINGS, useValue: settings },
+        { provide: LOGGER, useValue: logger },
+        { provide: Clock, useValue: clock },
         { provide: APP_GUARD, useClass: SessionGuard },
         { provide: APP_FILTER, useFactory: () => new ProblemFilter(logger) },
         ...SERVICES,

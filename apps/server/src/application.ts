@@ -15,13 +15,23 @@ import { LiveService } from './live/index.js';
 export async function createApplication(outside: Outside): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(outside), {
     // Nest's own log shows stack traces where a person reads; ours has what it knows.
-    bodyParser: false, logger: false, abortOnError: false,
+    bodyParser: false,
+    logger: false,
+    abortOnError: false,
   });
   app.setGlobalPrefix('api');
-  app.use(helmet({
-    contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'worker-src': ["'self'"], 'connect-src': ["'self'", 'ws:', 'wss:'] } },
-    strictTransportSecurity: outside.settings.secureCookie,
-  }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'upgrade-insecure-requests': null,
+          'worker-src': ["'self'"],
+          'connect-src': ["'self'", 'ws:', 'wss:'],
+        },
+      },
+      strictTransportSecurity: outside.settings.secureCookie,
+    }),
+  );
   app.use(cookieParser(), onlySameOrigin);
   // An assignment file holds maps; everything else is small.
   app.use('/api/assignments', express.json({ limit: '8mb' }));
@@ -40,7 +50,10 @@ export async function createApplication(outside: Outside): Promise<NestExpressAp
 
 /** The built web application; every address that is no file is one of its pages. */
 function serveWeb(app: NestExpressApplication, folder: string): void {
-  app.use('/assets', express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(
+    '/assets',
+    express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
   app.use(express.static(folder, { index: false }));
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (request.method !== 'GET' || request.path.startsWith('/api') || !request.accepts('html')) return next();

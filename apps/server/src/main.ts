@@ -16,7 +16,12 @@ async function demoModules(demo: boolean): Promise<Type[]> {
 
 try {
   const settings = readSettings(process.env);
-  const app = await createApplication({ settings, logger, clock: new Clock(), extras: await demoModules(settings.demo) });
+  const app = await createApplication({
+    settings,
+    logger,
+    clock: new Clock(),
+    extras: await demoModules(settings.demo),
+  });
   await app.listen(settings.port, settings.host);
   if (process.env.ICHNOGRAPH_TIED === '1') {
     // Started by a command that holds the other end of standard input: when it is gone, so are we.

@@ -21,13 +21,17 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     return value;
   };
   return {
-    port: Number(needed('ICHNOGRAPH_PORT')), host: env.ICHNOGRAPH_HOST ?? '127.0.0.1',
+    port: Number(needed('ICHNOGRAPH_PORT')),
+    host: env.ICHNOGRAPH_HOST ?? '127.0.0.1',
     database: {
-      socketPath: needed('ICHNOGRAPH_DB_SOCKET'), user: env.ICHNOGRAPH_DB_USER ?? 'ichnograph',
-      password: needed('ICHNOGRAPH_DB_PASSWORD'), name: env.ICHNOGRAPH_DB_NAME ?? 'ichnograph',
+      socketPath: needed('ICHNOGRAPH_DB_SOCKET'),
+      user: env.ICHNOGRAPH_DB_USER ?? 'ichnograph',
+      password: needed('ICHNOGRAPH_DB_PASSWORD'),
+      name: env.ICHNOGRAPH_DB_NAME ?? 'ichnograph',
     },
     webFolder: env.ICHNOGRAPH_WEB ? path.resolve(env.ICHNOGRAPH_WEB) : null,
-    demo: env.ICHNOGRAPH_DEMO === '1', secureCookie: env.ICHNOGRAPH_SECURE_COOKIE === '1',
+    demo: env.ICHNOGRAPH_DEMO === '1',
+    secureCookie: env.ICHNOGRAPH_SECURE_COOKIE === '1',
     handInPatience: Number(env.ICHNOGRAPH_HAND_IN_PATIENCE_MS ?? 10_000),
   };
 }

@@ -23,7 +23,8 @@ test('wrong words open nothing and say the same for a name that nobody has', asy
 test('guessing is slowed down by address and name, and leaves other names alone', async () => {
   const person = new Person();
   const statuses: number[] = [];
-  for (let tries = 0; tries < 12; tries++) statuses.push((await person.post('sign-in', { name: 'viggo', password: `guess-${tries}` })).status);
+  for (let tries = 0; tries < 12; tries++)
+    statuses.push((await person.post('sign-in', { name: 'viggo', password: `guess-${tries}` })).status);
   expect(statuses.at(-1)).toBe(429);
   expect((await person.post('sign-in', { name: 'yusuf', password: DEMO_PASSWORD })).status).toBe(204);
 });
@@ -38,7 +39,9 @@ test('signing out ends the session on the server, not only in the browser', asyn
 
 test('a changed password signs every other browser out', async () => {
   const [here, elsewhere] = [await Person.signedIn('santeri'), await Person.signedIn('santeri')];
-  expect((await here.post('password', { current: 'wrong', next: 'a new long one' })).problem.problems).toEqual([{ path: '$.current', reason: 'is not right' }]);
+  expect((await here.post('password', { current: 'wrong', next: 'a new long one' })).problem.problems).toEqual([
+    { path: '$.current', reason: 'is not right' },
+  ]);
   expect((await here.post('password', { current: DEMO_PASSWORD, next: 'short' })).status).toBe(422);
   expect((await here.post('password', { current: DEMO_PASSWORD, next: 'a new long one' })).status).toBe(204);
   expect((await elsewhere.get('today/student')).status).toBe(401);
@@ -56,13 +59,23 @@ test('what is for one role is refused to the others, and to nobody at all', asyn
 
 test('the administrator makes people and classes, and a name once only', async () => {
   const halina = await Person.signedIn('halina');
-  const wanted = { role: 'student', givenName: 'Ines', familyName: 'Okoro', name: 'ines', password: 'a first password' };
+  const wanted = {
+    role: 'student',
+    givenName: 'Ines',
+    familyName: 'Okoro',
+    name: 'ines',
+    password: 'a first password',
+  };
   const made = await halina.post<{ id: string }>('accounts', wanted);
   expect(made.status).toBe(201);
   expect(JSON.stringify(made.body)).not.toContain('password');
   expect((await halina.post('accounts', wanted)).problem.detail).toContain('taken');
   const room = await halina.post<{ id: string }>('classes', { name: 'English 8A' });
-  expect((await halina.post(`classes/${room.body.id}/people`, { accountId: made.body.id, part: 'teacher' })).status).toBe(422);
-  expect((await halina.post(`classes/${room.body.id}/people`, { accountId: made.body.id, part: 'student' })).status).toBe(204);
+  expect(
+    (await halina.post(`classes/${room.body.id}/people`, { accountId: made.body.id, part: 'teacher' })).status,
+  ).toBe(422);
+  expect(
+    (await halina.post(`classes/${room.body.id}/people`, { accountId: made.body.id, part: 'student' })).status,
+  ).toBe(204);
   expect((await halina.get<unknown[]>(`classes/${room.body.id}/people`)).body).toHaveLength(1);
 });

@@ -4,8 +4,13 @@ import type { LiveClient } from './setup/client.js';
 import type { WorkDetail } from '@ichnograph/contract';
 
 const stack = new Stack('faults', { env: { ICHNOGRAPH_LOG: 'silent' } }) as {
-  start: () => Promise<unknown>; remove: () => Promise<void>; url: string; killServer: () => Promise<void>; startServer: () => Promise<void>;
-  killDatabase: () => Promise<void>; startDatabase: () => Promise<void>;
+  start: () => Promise<unknown>;
+  remove: () => Promise<void>;
+  url: string;
+  killServer: () => Promise<void>;
+  startServer: () => Promise<void>;
+  killDatabase: () => Promise<void>;
+  startDatabase: () => Promise<void>;
 };
 let person: Person;
 let work: WorkDetail;
@@ -23,7 +28,10 @@ afterAll(async () => {
   await stack.remove();
 }, 60_000);
 
-const put = (id: string): void => client.live.apply([{ do: 'add', to: 'topics', item: { id, text: id, kind: null, x: 0, y: 0, width: 80, height: 40 } }]);
+const put = (id: string): void =>
+  client.live.apply([
+    { do: 'add', to: 'topics', item: { id, text: id, kind: null, x: 0, y: 0, width: 80, height: 40 } },
+  ]);
 const drop = (id: string): void => client.live.apply([{ do: 'remove', from: 'topics', id }]);
 /** What somebody else sees who opens the map now. */
 async function stored(): Promise<string[]> {

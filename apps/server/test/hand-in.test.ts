@@ -10,9 +10,20 @@ async function drawn(name: string) {
   const work = await person.work();
   const client = person.live(work.id);
   await client.opened();
-  const outcome = addTopic(client.live.snapshot, { text: 'Loads', kind: 'family', at: { x: 0, y: 700 } }, { newId: () => `own-${name}`, by: '' }, readAssignment(work.assignment).legend);
+  const outcome = addTopic(
+    client.live.snapshot,
+    { text: 'Loads', kind: 'family', at: { x: 0, y: 700 } },
+    { newId: () => `own-${name}`, by: '' },
+    readAssignment(work.assignment).legend,
+  );
   if (outcome.ok) client.live.apply(outcome.changes);
-  const handIn = (more: object = {}) => person.post<SubmissionDetail>(`works/${work.id}/hand-in`, { client: client.client, count: client.live.made, note: '', ...more });
+  const handIn = (more: object = {}) =>
+    person.post<SubmissionDetail>(`works/${work.id}/hand-in`, {
+      client: client.client,
+      count: client.live.made,
+      note: '',
+      ...more,
+    });
   return { person, work, client, handIn };
 }
 
@@ -21,9 +32,20 @@ test('freezes what is stored, with a report that equals core’s own to the last
   const { status, body } = await handIn({ note: 'Please look at <b>loads</b>.' });
   client.close();
   expect(status).toBe(201);
-  expect(body).toMatchObject({ number: 1, state: 'handed in', late: false, note: 'Please look at <b>loads</b>.', comments: [], leftOut: 0 });
+  expect(body).toMatchObject({
+    number: 1,
+    state: 'handed in',
+    late: false,
+    note: 'Please look at <b>loads</b>.',
+    comments: [],
+    leftOut: 0,
+  });
   expect(body.map.author).toBe('Leila Brandt');
-  const again = checkMap(readMap(body.map), readAssignment(body.assignment), { members: body.members.map(({ id }) => id), due: body.due, handedIn: body.handedInAt });
+  const again = checkMap(readMap(body.map), readAssignment(body.assignment), {
+    members: body.members.map(({ id }) => id),
+    due: body.due,
+    handedIn: body.handedInAt,
+  });
   expect(JSON.parse(JSON.stringify(again))).toEqual(body.report);
   expect(work.assignment.reference).toBeNull();
   expect(body.assignment.reference).toBeNull();
@@ -34,7 +56,10 @@ test('waits for the client’s last change, and hands nothing in when it does no
   const early = await handIn({ count: client.live.made + 5 });
   expect(early.status).toBe(409);
   expect(early.problem.detail).toContain('nothing was handed in');
-  expect((await person.get<WorkDetail>(`works/${work.id}`)).body).toMatchObject({ state: 'in progress', submissions: [] });
+  expect((await person.get<WorkDetail>(`works/${work.id}`)).body).toMatchObject({
+    state: 'in progress',
+    submissions: [],
+  });
   const promised = handIn({ count: client.live.made + 1 });
   client.live.apply([{ do: 'entitle', fields: { title: 'The last change' } }]);
   expect((await promised).body.map.title).toBe('The last change');
@@ -48,10 +73,19 @@ test('again and again until the teacher begins to mark; then read only until it 
   expect(second.number).toBe(2);
   expect((await person.post(`works/${work.id}/revise`)).status).toBe(409);
 
-  expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'topic', target: 'nowhere', text: 'x' })).status).toBe(422);
+  expect(
+    (await maren.post(`submissions/${second.id}/comments`, { anchor: 'topic', target: 'nowhere', text: 'x' })).status,
+  ).toBe(422);
   expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'map', text: '' })).status).toBe(422);
-  const marked = await maren.post<SubmissionDetail>(`submissions/${second.id}/comments`, { anchor: 'topic', target: topicOf(second), text: 'Which loads?' });
-  expect(marked.body).toMatchObject({ state: 'being marked', comments: [{ text: 'Which loads?', by: { givenName: 'Maren' } }] });
+  const marked = await maren.post<SubmissionDetail>(`submissions/${second.id}/comments`, {
+    anchor: 'topic',
+    target: topicOf(second),
+    text: 'Which loads?',
+  });
+  expect(marked.body).toMatchObject({
+    state: 'being marked',
+    comments: [{ text: 'Which loads?', by: { givenName: 'Maren' } }],
+  });
   await until('word that the work changed', () => client.messages.some(({ type }) => type === 'work changed'));
   expect((await handIn()).status).toBe(409);
   expect((await person.get<SubmissionDetail>(`submissions/${second.id}`)).body.comments).toEqual([]);
@@ -59,7 +93,10 @@ test('again and again until the teacher begins to mark; then read only until it 
   client.live.apply([{ do: 'entitle', fields: { title: 'Too late' } }]);
 
   const [comment] = marked.body.comments;
-  expect((await maren.call<SubmissionDetail>('PATCH', `comments/${comment!.id}`, { text: 'Which loads, and where?' })).body.comments[0]!.text).toContain('where');
+  expect(
+    (await maren.call<SubmissionDetail>('PATCH', `comments/${comment!.id}`, { text: 'Which loads, and where?' })).body
+      .comments[0]!.text,
+  ).toContain('where');
   expect((await maren.post<SubmissionDetail>(`submissions/${second.id}/return`)).body.state).toBe('returned');
   expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'map', text: 'One more' })).status).toBe(409);
   const read = (await person.get<SubmissionDetail>(`submissions/${second.id}`)).body;
@@ -69,13 +106,24 @@ test('again and again until the teacher begins to mark; then read only until it 
   client.close();
 
   expect((await person.post(`works/${work.id}/revise`)).status).toBe(204);
-  expect((await person.get<WorkDetail>(`works/${work.id}`)).body).toMatchObject({ state: 'in progress', mayEdit: true });
+  expect((await person.get<WorkDetail>(`works/${work.id}`)).body).toMatchObject({
+    state: 'in progress',
+    mayEdit: true,
+  });
 });
 
 test('other people’s maps, submissions and comments are not there', async () => {
-  const [{ work, client, handIn }, priya, tobias, maren] = [await drawn('quentin'), await Person.signedIn('priya'), await Person.signedIn('tobias'), await Person.signedIn('maren')];
+  const [{ work, client, handIn }, priya, tobias, maren] = [
+    await drawn('quentin'),
+    await Person.signedIn('priya'),
+    await Person.signedIn('tobias'),
+    await Person.signedIn('maren'),
+  ];
   const { id } = (await handIn()).body;
-  const { body } = await maren.post<SubmissionDetail>(`submissions/${id}/comments`, { anchor: 'map', text: 'Good start.' });
+  const { body } = await maren.post<SubmissionDetail>(`submissions/${id}/comments`, {
+    anchor: 'map',
+    text: 'Good start.',
+  });
   const { publicationId } = await maren.teacherTask();
   for (const stranger of [priya, tobias]) {
     expect((await stranger.get(`works/${work.id}`)).status).toBe(404);
@@ -87,15 +135,21 @@ test('other people’s maps, submissions and comments are not there', async () =
   expect((await tobias.call('DELETE', `comments/${body.comments[0]!.id}`)).status).toBe(404);
   expect((await tobias.post(`publications/${publicationId}/work`)).status).toBe(403);
   expect((await priya.get('works/not-an-id')).status).toBe(404);
-  const entry = (await maren.get<Pile>(`publications/${publicationId}/pile`)).body.entries.find(({ members }) => members[0]!.givenName === 'Quentin') as PileEntry;
+  const entry = (await maren.get<Pile>(`publications/${publicationId}/pile`)).body.entries.find(
+    ({ members }) => members[0]!.givenName === 'Quentin',
+  ) as PileEntry;
   expect(entry).toMatchObject({ state: 'being marked', submission: { number: 1 } });
   client.close();
 });
 
 test('someone taken out of the class loses the map and its live connection at once', async () => {
   const [{ person, work, client }, halina] = [await drawn('rosa'), await Person.signedIn('halina')];
-  const [room] = (await halina.get<{ id: string; name: string }[]>('classes')).body.filter(({ name }) => name === 'Technology 9B');
-  const [me] = (await halina.get<{ id: string; name: string }[]>('accounts')).body.filter(({ name }) => name === 'rosa');
+  const [room] = (await halina.get<{ id: string; name: string }[]>('classes')).body.filter(
+    ({ name }) => name === 'Technology 9B',
+  );
+  const [me] = (await halina.get<{ id: string; name: string }[]>('accounts')).body.filter(
+    ({ name }) => name === 'rosa',
+  );
   expect((await halina.call('DELETE', `classes/${room!.id}/people/${me!.id}`)).status).toBe(204);
   await until('the connection to be closed', () => client.closedWith === 4401);
   expect((await person.get(`works/${work.id}`)).status).toBe(404);

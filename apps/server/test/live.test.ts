@@ -13,7 +13,16 @@ const changesOf = (outcome: Outcome) => {
 };
 let ids = 0;
 const add = ({ live }: LiveClient, text: string, by = 'somebody else'): string => {
-  live.apply(changesOf(addTopic(live.snapshot, { text, kind: null, at: { x: 0, y: 900 } }, { newId: () => `test-${process.pid}-${++ids}`, by }, legend)));
+  live.apply(
+    changesOf(
+      addTopic(
+        live.snapshot,
+        { text, kind: null, at: { x: 0, y: 900 } },
+        { newId: () => `test-${process.pid}-${++ids}`, by },
+        legend,
+      ),
+    ),
+  );
   return live.snapshot.topics.at(-1)!.id;
 };
 const open: LiveClient[] = [];
@@ -23,7 +32,9 @@ const connect = async (person: Person, workId: string): Promise<LiveClient> => {
   await client.opened();
   return client;
 };
-afterEach(() => { for (const client of open.splice(0)) client.close(); });
+afterEach(() => {
+  for (const client of open.splice(0)) client.close();
+});
 
 const meOf = async (person: Person): Promise<Me> => (await person.get<Welcome>('welcome')).body.me!;
 
@@ -67,12 +78,19 @@ test('stamps authors from the connection, whatever the client says, and lets nob
 });
 
 test('two people’s changes meet; a classmate is refused, a teacher reads and cannot write', async () => {
-  const [emre, freya, maren] = [await Person.signedIn('emre'), await Person.signedIn('freya'), await Person.signedIn('maren')];
+  const [emre, freya, maren] = [
+    await Person.signedIn('emre'),
+    await Person.signedIn('freya'),
+    await Person.signedIn('maren'),
+  ];
   const { id } = await emre.work();
   const [one, other] = [await connect(emre, id), await connect(emre, id)];
   add(one, 'From the first tab');
   add(other, 'From the second tab');
-  await until('both tabs to agree', () => one.live.snapshot.topics.length === 14 && other.live.snapshot.topics.length === 14);
+  await until(
+    'both tabs to agree',
+    () => one.live.snapshot.topics.length === 14 && other.live.snapshot.topics.length === 14,
+  );
   expect(one.live.snapshot).toEqual(other.live.snapshot);
 
   const stranger = freya.live(id);
@@ -91,12 +109,16 @@ test('two people’s changes meet; a classmate is refused, a teacher reads and c
 
 test('needs a session and its own origin at the door', async () => {
   const { url } = new Person();
-  const attempt = (headers: Record<string, string>, path = '/api/live'): Promise<number> => new Promise((resolve) => {
-    const socket = new WebSocket(`${url.replace('http', 'ws')}${path}`, { headers });
-    socket.on('unexpected-response', (_request, response) => resolve(response.statusCode ?? 0));
-    socket.on('open', () => { socket.close(); resolve(101); });
-    socket.on('error', () => undefined);
-  });
+  const attempt = (headers: Record<string, string>, path = '/api/live'): Promise<number> =>
+    new Promise((resolve) => {
+      const socket = new WebSocket(`${url.replace('http', 'ws')}${path}`, { headers });
+      socket.on('unexpected-response', (_request, response) => resolve(response.statusCode ?? 0));
+      socket.on('open', () => {
+        socket.close();
+        resolve(101);
+      });
+      socket.on('error', () => undefined);
+    });
   const person = await Person.signedIn('goran');
   expect(await attempt({ origin: url })).toBe(401);
   expect(await attempt({ origin: url, cookie: 'ichnograph_session=made-up' })).toBe(401);
@@ -116,7 +138,9 @@ test('junk on the wire ends that connection and nothing else', async () => {
   const person = await Person.signedIn('ilse');
   const { id } = await person.work();
   const client = await connect(person, id);
-  const rude = new WebSocket(`${person.url.replace('http', 'ws')}/api/live`, { headers: { cookie: person.cookie, origin: person.url } });
+  const rude = new WebSocket(`${person.url.replace('http', 'ws')}/api/live`, {
+    headers: { cookie: person.cookie, origin: person.url },
+  });
   await new Promise((resolve) => rude.once('open', resolve));
   const ended = new Promise((resolve) => rude.once('close', resolve));
   rude.send(Buffer.from([1, 2, 3, 250, 251]));

@@ -14,8 +14,11 @@ test('unknown properties are refused with their path', async () => {
 });
 
 test.each([
-  ['no JSON', 'sign-in', '{"name":', 400], ['an empty body', 'sign-in', '', 422], ['a list', 'sign-in', '[]', 422],
-  ['wrong types', 'sign-in', '{"name":{"$ne":null},"password":1}', 422], ['nothing there', 'no-such-thing', '{}', 404],
+  ['no JSON', 'sign-in', '{"name":', 400],
+  ['an empty body', 'sign-in', '', 422],
+  ['a list', 'sign-in', '[]', 422],
+  ['wrong types', 'sign-in', '{"name":{"$ne":null},"password":1}', 422],
+  ['nothing there', 'no-such-thing', '{}', 404],
 ])('%s is answered with a sentence', async (_, path, body, status) => {
   const answer = await new Person().call('POST', path, body === '' ? undefined : body);
   expect(answer.status).toBe(status);

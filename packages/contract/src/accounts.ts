@@ -7,37 +7,50 @@ export const PASSWORD_LEAST = 10;
 const passwordWords = { message: `a password has at least ${PASSWORD_LEAST} characters` };
 
 export class SignIn {
-  @IsString() @Length(1, 100, { message: 'type your sign-in name' })
+  @IsString()
+  @Length(1, 100, { message: 'type your sign-in name' })
   name!: string;
 
-  @IsString() @Length(1, 200, { message: 'type your password' })
+  @IsString()
+  @Length(1, 200, { message: 'type your password' })
   password!: string;
 }
 
 export class ChangePassword {
-  @IsString() @Length(1, 200, { message: 'type the password you have now' })
+  @IsString()
+  @Length(1, 200, { message: 'type the password you have now' })
   current!: string;
 
-  @IsString() @MinLength(PASSWORD_LEAST, passwordWords) @MaxLength(200)
+  @IsString()
+  @MinLength(PASSWORD_LEAST, passwordWords)
+  @MaxLength(200)
   next!: string;
 }
 
 class NewPerson {
-  @IsString() @Length(1, 60, { message: 'a given name has 1 to 60 characters' })
+  @IsString()
+  @Length(1, 60, { message: 'a given name has 1 to 60 characters' })
   givenName!: string;
 
-  @IsString() @Length(1, 60, { message: 'a family name has 1 to 60 characters' })
+  @IsString()
+  @Length(1, 60, { message: 'a family name has 1 to 60 characters' })
   familyName!: string;
 
-  @IsString() @Matches(/^[a-z0-9][a-z0-9._-]{1,39}$/, { message: 'a sign-in name has 2 to 40 small letters, digits, dots or dashes' })
+  @IsString()
+  @Matches(/^[a-z0-9][a-z0-9._-]{1,39}$/, {
+    message: 'a sign-in name has 2 to 40 small letters, digits, dots or dashes',
+  })
   name!: string;
 
-  @IsString() @MinLength(PASSWORD_LEAST, passwordWords) @MaxLength(200)
+  @IsString()
+  @MinLength(PASSWORD_LEAST, passwordWords)
+  @MaxLength(200)
   password!: string;
 }
 
 export class FirstAdministrator extends NewPerson {
-  @IsString() @Length(1, 100, { message: 'a school’s name has 1 to 100 characters' })
+  @IsString()
+  @Length(1, 100, { message: 'a school’s name has 1 to 100 characters' })
   school!: string;
 
   @IsTimeZone({ message: 'choose the school’s time zone, such as Europe/Berlin' })
@@ -49,9 +62,18 @@ export class NewAccount extends NewPerson {
   role!: Role;
 }
 
-export interface Person { id: string; givenName: string; familyName: string }
-export interface AccountRow extends Person { name: string; role: Role }
-export interface Me extends AccountRow { sessionId: string }
+export interface Person {
+  id: string;
+  givenName: string;
+  familyName: string;
+}
+export interface AccountRow extends Person {
+  name: string;
+  role: Role;
+}
+export interface Me extends AccountRow {
+  sessionId: string;
+}
 
 /** What the first page needs before anyone has signed in. */
 export interface Welcome {
@@ -63,4 +85,6 @@ export interface Welcome {
   demo: boolean;
 }
 
-export interface DemoPerson extends AccountRow { who: string }
+export interface DemoPerson extends AccountRow {
+  who: string;
+}

@@ -11,10 +11,12 @@ export class NewPublication {
   classId!: string;
 
   /** an instant with offset */
-  @IsOptional() @IsISO8601({ strict: true }, { message: 'choose a due date and time' })
+  @IsOptional()
+  @IsISO8601({ strict: true }, { message: 'choose a due date and time' })
   due?: string;
 
-  @IsOptional() @IsBoolean()
+  @IsOptional()
+  @IsBoolean()
   mayHandInAgain?: boolean;
 }
 

@@ -6,7 +6,8 @@ export const PARTS = ['student', 'teacher', 'assistant'] as const;
 export type Part = (typeof PARTS)[number];
 
 export class NewClass {
-  @IsString() @Length(1, 100, { message: 'a class’s name has 1 to 100 characters' })
+  @IsString()
+  @Length(1, 100, { message: 'a class’s name has 1 to 100 characters' })
   name!: string;
 }
 
@@ -18,5 +19,12 @@ export class NewEnrolment {
   part!: Part;
 }
 
-export interface ClassRow { id: string; name: string; students: number }
-export interface RosterEntry extends Person { part: Part; name: string }
+export interface ClassRow {
+  id: string;
+  name: string;
+  students: number;
+}
+export interface RosterEntry extends Person {
+  part: Part;
+  name: string;
+}

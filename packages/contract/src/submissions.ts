@@ -10,15 +10,19 @@ export class NewComment {
   anchor!: Anchor;
 
   /** the topic's or link's id; left out for the whole map */
-  @IsOptional() @IsString() @Length(1, 200)
+  @IsOptional()
+  @IsString()
+  @Length(1, 200)
   target?: string;
 
-  @IsString() @Length(1, 2000, { message: 'a comment has 1 to 2,000 characters' })
+  @IsString()
+  @Length(1, 2000, { message: 'a comment has 1 to 2,000 characters' })
   text!: string;
 }
 
 export class ChangeComment {
-  @IsString() @Length(1, 2000, { message: 'a comment has 1 to 2,000 characters' })
+  @IsString()
+  @Length(1, 2000, { message: 'a comment has 1 to 2,000 characters' })
   text!: string;
 }
 

@@ -5,14 +5,18 @@ export const WORK_STATES = ['not begun', 'in progress', 'handed in', 'being mark
 export type WorkState = (typeof WORK_STATES)[number];
 
 export class HandIn {
-  @IsOptional() @IsString() @MaxLength(2000, { message: 'a note has room for 2,000 characters' })
+  @IsOptional()
+  @IsString()
+  @MaxLength(2000, { message: 'a note has room for 2,000 characters' })
   note?: string;
 
   /** which client hands in, and how many transactions it made: all of them must be stored first */
-  @IsString() @Length(1, 64)
+  @IsString()
+  @Length(1, 64)
   client!: string;
 
-  @IsInt() @Min(0)
+  @IsInt()
+  @Min(0)
   count!: number;
 }
 

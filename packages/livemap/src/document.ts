@@ -47,7 +47,8 @@ export function writeChanges(doc: Y.Doc, changes: readonly Change[]): void {
       }
       case 'set': {
         const member = list(doc, change.in).get(change.id);
-        if (isMember(member)) for (const [field, value] of Object.entries(change.fields)) setField(member, field, value);
+        if (isMember(member))
+          for (const [field, value] of Object.entries(change.fields)) setField(member, field, value);
         break;
       }
       case 'remove':
@@ -110,13 +111,17 @@ export class SnapshotReader {
   }
 
   read(): Snapshot {
-    return mend(sortMap(rawMap(this.doc, (key, member) => {
-      const known = this.known.get(key);
-      if (known) return known;
-      const fresh = plain(member);
-      this.known.set(key, fresh);
-      return fresh;
-    })));
+    return mend(
+      sortMap(
+        rawMap(this.doc, (key, member) => {
+          const known = this.known.get(key);
+          if (known) return known;
+          const fresh = plain(member);
+          this.known.set(key, fresh);
+          return fresh;
+        }),
+      ),
+    );
   }
 }
 

@@ -29,8 +29,21 @@ const add = (live: LiveMap, text: string, x = 0): string => {
 };
 const filled = (): Y.Doc => {
   const doc = new Y.Doc();
-  const topics = ['Arch', 'Beam'].map((text, i) => ({ id: `s${i}`, text, kind: null, x: i * 200, y: 0, width: 80, height: 40 }));
-  fillDocument(doc, { ...emptyMap(), title: 'Bridges', topics, links: [{ id: 'l', from: 's0', to: 's1', phrase: 'meets', kind: null }] });
+  const topics = ['Arch', 'Beam'].map((text, i) => ({
+    id: `s${i}`,
+    text,
+    kind: null,
+    x: i * 200,
+    y: 0,
+    width: 80,
+    height: 40,
+  }));
+  fillDocument(doc, {
+    ...emptyMap(),
+    title: 'Bridges',
+    topics,
+    links: [{ id: 'l', from: 's0', to: 's1', phrase: 'meets', kind: null }],
+  });
   return doc;
 };
 
@@ -54,7 +67,9 @@ test('what did not change stays the very same object', () => {
 test('each gesture is one undo step, however fast they come, and one count', () => {
   const live = tab('a', filled());
   add(live, 'Cable');
-  const grown = changesOf(growTopic(live.snapshot, { from: 's0', text: 'Pier', kind: null, linkKind: null }, maker, legend));
+  const grown = changesOf(
+    growTopic(live.snapshot, { from: 's0', text: 'Pier', kind: null, linkKind: null }, maker, legend),
+  );
   live.apply(grown);
   expect(live.snapshot.topics).toHaveLength(4);
   live.undo();
@@ -121,17 +136,23 @@ test('two tabs that edit at once and meet in any order have the same map', () =>
     else if (what === 1) live.apply(changesOf(moveTopics(map, [topic.id], { x: amount, y: 1 })));
     else if (what === 2) live.apply(changesOf(removeMarks(map, [topic.id])));
     else if (what === 3) live.undo();
-    else live.apply(changesOf(growTopic(map, { from: topic.id, text: `G${amount}`, kind: null, linkKind: null }, maker, legend)));
+    else
+      live.apply(
+        changesOf(growTopic(map, { from: topic.id, text: `G${amount}`, kind: null, linkKind: null }, maker, legend)),
+      );
   };
   const gesture = fc.tuple(fc.integer({ min: 0, max: 4 }), fc.nat(20), fc.nat(500));
-  fc.assert(fc.property(fc.array(fc.tuple(fc.boolean(), gesture, fc.boolean()), { maxLength: 24 }), (steps) => {
-    const start = filled();
-    const [a, b] = [tab('a', start), tab('b', start)];
-    for (const [first, what, meet] of steps) {
-      edit(first ? a : b, what);
-      if (meet) sync(a, b);
-    }
-    sync(a, b);
-    expect(a.snapshot).toEqual(b.snapshot);
-  }), { numRuns: 60 });
+  fc.assert(
+    fc.property(fc.array(fc.tuple(fc.boolean(), gesture, fc.boolean()), { maxLength: 24 }), (steps) => {
+      const start = filled();
+      const [a, b] = [tab('a', start), tab('b', start)];
+      for (const [first, what, meet] of steps) {
+        edit(first ? a : b, what);
+        if (meet) sync(a, b);
+      }
+      sync(a, b);
+      expect(a.snapshot).toEqual(b.snapshot);
+    }),
+    { numRuns: 60 },
+  );
 });

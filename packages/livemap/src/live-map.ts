@@ -18,7 +18,10 @@ export class LiveMap {
   private count = 0;
 
   /** @param client this tab's own key among the document's counters */
-  constructor(readonly doc: Y.Doc, readonly client: string) {
+  constructor(
+    readonly doc: Y.Doc,
+    readonly client: string,
+  ) {
     this.reader = new SnapshotReader(doc);
     this.current = this.reader.read().map;
     this.undoManager = new Y.UndoManager(undoScope(doc), { trackedOrigins: new Set([OWN]), captureTimeout: 0 });

@@ -16,51 +16,81 @@ import { SessionCookie } from './session-cookie.js';
 @Controller()
 export class AccountsController {
   constructor(
-    private readonly accounts: AccountsService, private readonly sessions: SessionsService,
-    private readonly cookie: SessionCookie, @Inject(SETTINGS) private readonly settings: Settings,
+    private readonly accounts: AccountsService,
+    private readonly sessions: SessionsService,
+    private readonly cookie: SessionCookie,
+    @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
 
-  @Open() @Get('welcome')
+  @Open()
+  @Get('welcome')
   async welcome(@Req() request: Request): Promise<Welcome> {
     const signedIn = await this.sessions.find((request.cookies as Record<string, string | undefined>)[SESSION_COOKIE]);
     const school = await this.accounts.school();
     return {
-      school: school?.name ?? '', timeZone: school?.timeZone ?? 'UTC', demo: this.settings.demo,
+      school: school?.name ?? '',
+      timeZone: school?.timeZone ?? 'UTC',
+      demo: this.settings.demo,
       needsFirstAdministrator: !school,
       me: signedIn && { ...accountRowOf(signedIn.account), sessionId: signedIn.session.id },
     };
   }
 
-  @Open() @Post('sign-in') @HttpCode(204) @UseGuards(ThrottlerGuard) @Throttle({ default: { limit: 10, ttl: 60_000 } })
+  @Open()
+  @Post('sign-in')
+  @HttpCode(204)
+  @UseGuards(ThrottlerGuard)
+  @Throttle({ default: { limit: 10, ttl: 60_000 } })
   async signIn(@Body() { name, password }: SignIn, @Res({ passthrough: true }) response: Response): Promise<void> {
     const account = await this.accounts.withPassword(name, password);
-    if (!account) throw new Problem(401, 'Not signed in', 'That name and password do not belong together. Check both and try again.');
+    if (!account)
+      throw new Problem(
+        401,
+        'Not signed in',
+        'That name and password do not belong together. Check both and try again.',
+      );
     await this.begin(account, response);
   }
 
-  @Post('sign-out') @HttpCode(204)
+  @Post('sign-out')
+  @HttpCode(204)
   async signOut(@Who() { session }: SignedIn, @Res({ passthrough: true }) response: Response): Promise<void> {
     await this.sessions.end(session);
     this.cookie.clear(response);
   }
 
-  @Post('password') @HttpCode(204) @UseGuards(ThrottlerGuard) @Throttle({ default: { limit: 10, ttl: 60_000 } })
-  async changePassword(@Who() { account, session }: SignedIn, @Body() { current, next }: ChangePassword): Promise<void> {
+  @Post('password')
+  @HttpCode(204)
+  @UseGuards(ThrottlerGuard)
+  @Throttle({ default: { limit: 10, ttl: 60_000 } })
+  async changePassword(
+    @Who() { account, session }: SignedIn,
+    @Body() { current, next }: ChangePassword,
+  ): Promise<void> {
     await this.accounts.changePassword(account, current, next);
     await this.sessions.endOthers(session);
   }
 
-  @Open() @Post('first-administrator') @HttpCode(204) @UseGuards(ThrottlerGuard) @Throttle({ default: { limit: 10, ttl: 60_000 } })
-  async firstAdministrator(@Body() wanted: FirstAdministrator, @Res({ passthrough: true }) response: Response): Promise<void> {
+  @Open()
+  @Post('first-administrator')
+  @HttpCode(204)
+  @UseGuards(ThrottlerGuard)
+  @Throttle({ default: { limit: 10, ttl: 60_000 } })
+  async firstAdministrator(
+    @Body() wanted: FirstAdministrator,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<void> {
     await this.begin(await this.accounts.found(wanted), response);
   }
 
-  @For('administrator') @Get('accounts')
+  @For('administrator')
+  @Get('accounts')
   async list(): Promise<AccountRow[]> {
     return (await this.accounts.list()).map(accountRowOf);
   }
 
-  @For('administrator') @Post('accounts')
+  @For('administrator')
+  @Post('accounts')
   async create(@Body() wanted: NewAccount): Promise<AccountRow> {
     return accountRowOf(await this.accounts.create(wanted));
   }

@@ -10,12 +10,19 @@ import { Account } from './account.entity.js';
 import { School } from './school.entity.js';
 
 export const personOf = ({ id, givenName, familyName }: Person): Person => ({ id, givenName, familyName });
-export const accountRowOf = (account: Account): AccountRow => ({ ...personOf(account), name: account.name, role: account.role });
+export const accountRowOf = (account: Account): AccountRow => ({
+  ...personOf(account),
+  name: account.name,
+  role: account.role,
+});
 
 /** People, their passwords, and the school they belong to. Passwords are argon2id (RFC 9106). */
 @Injectable()
 export class AccountsService {
-  constructor(@InjectDataSource() private readonly data: DataSource, private readonly clock: Clock) {}
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly clock: Clock,
+  ) {}
 
   private get accounts() {
     return this.data.getRepository(Account);
@@ -53,19 +60,27 @@ export class AccountsService {
   async found({ school, timeZone, ...person }: FirstAdministrator): Promise<Account> {
     return this.data.transaction(async (manager) => {
       // The school's row is the lock: of two who try at once, one fails on its primary key.
-      if (await manager.existsBy(School, { id: 1 })) throw conflict('The first administrator is there already. Sign in instead.');
+      if (await manager.existsBy(School, { id: 1 }))
+        throw conflict('The first administrator is there already. Sign in instead.');
       await manager.insert(School, { id: 1, name: school, timeZone });
       const { password, ...names } = person;
       return manager.save(Account, {
-        id: randomUUID(), ...names, role: 'administrator', passwordHash: await hash(password), createdAt: this.clock.now(),
+        id: randomUUID(),
+        ...names,
+        role: 'administrator',
+        passwordHash: await hash(password),
+        createdAt: this.clock.now(),
       });
     });
   }
 
   /** The account of a name and password, or null. Takes as long for a name that nobody has. */
   async withPassword(name: string, password: string): Promise<Account | null> {
-    const account = await this.accounts.createQueryBuilder('account').addSelect('account.passwordHash')
-      .where('account.name = :name', { name: name.trim().toLowerCase() }).getOne();
+    const account = await this.accounts
+      .createQueryBuilder('account')
+      .addSelect('account.passwordHash')
+      .where('account.name = :name', { name: name.trim().toLowerCase() })
+      .getOne();
     const right = await verify(account?.passwordHash ?? NOBODYS_HASH, password);
     return account && right ? account : null;
   }

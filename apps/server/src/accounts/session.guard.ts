@@ -25,7 +25,10 @@ export const Who = createParamDecorator((_: unknown, context: ExecutionContext):
 
 @Injectable()
 export class SessionGuard implements CanActivate {
-  constructor(private readonly sessions: SessionsService, private readonly reflector: Reflector) {}
+  constructor(
+    private readonly sessions: SessionsService,
+    private readonly reflector: Reflector,
+  ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
     const request = context.switchToHttp().getRequest<SignedInRequest>();

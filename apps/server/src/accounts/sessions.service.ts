@@ -9,7 +9,10 @@ import { Session } from './session.entity.js';
 export const SESSION_COOKIE = 'ichnograph_session';
 const HOURS = 12;
 
-export interface SignedIn { session: Session; account: Account }
+export interface SignedIn {
+  session: Session;
+  account: Account;
+}
 
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex');
 
@@ -18,7 +21,10 @@ const hashOf = (token: string): string => createHash('sha256').update(token).dig
 export class SessionsService {
   private readonly endListeners: ((sessionIds: readonly string[]) => void)[] = [];
 
-  constructor(@InjectDataSource() private readonly data: DataSource, private readonly clock: Clock) {}
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly clock: Clock,
+  ) {}
 
   onEnd(listener: (sessionIds: readonly string[]) => void): void {
     this.endListeners.push(listener);

@@ -6,7 +6,8 @@ import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { AssignmentsService } from './assignments.service.js';
 
-@For('teacher') @Controller('assignments')
+@For('teacher')
+@Controller('assignments')
 export class AssignmentsController {
   constructor(private readonly assignments: AssignmentsService) {}
 
@@ -35,7 +36,11 @@ export class AssignmentsController {
   }
 
   @Post(':id/publications')
-  async publish(@Who() { account }: SignedIn, @Param('id') id: string, @Body() wanted: NewPublication): Promise<AssignmentDetail> {
+  async publish(
+    @Who() { account }: SignedIn,
+    @Param('id') id: string,
+    @Body() wanted: NewPublication,
+  ): Promise<AssignmentDetail> {
     await this.assignments.publish(id, wanted, account);
     return this.assignments.detail(id, account);
   }

@@ -19,7 +19,8 @@ export const bodyOf = (revision: Revision): AssignmentBody => readAssignment(rev
 @Injectable()
 export class AssignmentsService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource, private readonly classes: ClassesService,
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly classes: ClassesService,
     private readonly clock: Clock,
   ) {}
 
@@ -31,7 +32,11 @@ export class AssignmentsService {
     await this.data.transaction(async (manager) => {
       await manager.insert(Assignment, { id, ownerId: owner.id, title: body.title, createdAt: now });
       await manager.insert(Revision, {
-        id: revisionId, assignmentId: id, number: 1, body: writeAssignment(body) as object, createdAt: now,
+        id: revisionId,
+        assignmentId: id,
+        number: 1,
+        body: writeAssignment(body) as object,
+        createdAt: now,
       });
     });
     return { id, revisionId };
@@ -47,7 +52,9 @@ export class AssignmentsService {
   }
 
   async list(owner: Account): Promise<AssignmentRow[]> {
-    const mine = await this.data.getRepository(Assignment).find({ where: { ownerId: owner.id }, order: { createdAt: 'DESC' } });
+    const mine = await this.data
+      .getRepository(Assignment)
+      .find({ where: { ownerId: owner.id }, order: { createdAt: 'DESC' } });
     return this.rowsOf(mine);
   }
 
@@ -62,14 +69,24 @@ export class AssignmentsService {
     await this.owned(id, owner);
     if ((await this.classes.partIn(classId, owner.id)) !== 'teacher') throw notFound('class');
     const revision = await this.latest(id);
-    const already = await this.data.getRepository(Publication).createQueryBuilder('p').innerJoin('p.revision', 'r')
-      .where('p.class_id = :classId AND r.assignment_id = :id', { classId, id }).getExists();
+    const already = await this.data
+      .getRepository(Publication)
+      .createQueryBuilder('p')
+      .innerJoin('p.revision', 'r')
+      .where('p.class_id = :classId AND r.assignment_id = :id', { classId, id })
+      .getExists();
     if (already) throw conflict('This class has the assignment already.');
     const now = this.clock.now();
     const dueDate = due === undefined ? null : new Date(due);
-    if (dueDate && dueDate <= now) throw refused('The due time is past. Choose a later one.', [{ path: '$.due', reason: 'is past' }]);
+    if (dueDate && dueDate <= now)
+      throw refused('The due time is past. Choose a later one.', [{ path: '$.due', reason: 'is past' }]);
     return this.data.getRepository(Publication).save({
-      id: randomUUID(), revisionId: revision.id, classId, due: dueDate, mayHandInAgain: mayHandInAgain ?? true, createdAt: now,
+      id: randomUUID(),
+      revisionId: revision.id,
+      classId,
+      due: dueDate,
+      mayHandInAgain: mayHandInAgain ?? true,
+      createdAt: now,
     });
   }
 
@@ -86,21 +103,40 @@ export class AssignmentsService {
   private async rowsOf(assignments: readonly Assignment[]): Promise<AssignmentRow[]> {
     if (assignments.length === 0) return [];
     const ids = assignments.map(({ id }) => id);
-    const revisions = await this.data.getRepository(Revision).find({ where: { assignmentId: In(ids) }, order: { number: 'ASC' } });
+    const revisions = await this.data
+      .getRepository(Revision)
+      .find({ where: { assignmentId: In(ids) }, order: { number: 'ASC' } });
     const publications = await this.data.getRepository(Publication).find({
-      where: { revisionId: In(revisions.map(({ id }) => id)) }, relations: { schoolClass: true, revision: true },
+      where: { revisionId: In(revisions.map(({ id }) => id)) },
+      relations: { schoolClass: true, revision: true },
       order: { createdAt: 'ASC' },
     });
     return assignments.map(({ id, title, createdAt }) => {
       const newest = revisions.filter((revision) => revision.assignmentId === id).at(-1)!;
       return {
-        id, title, focusQuestion: String(newest.body.focusQuestion), revision: newest.number, broughtIn: createdAt.toISOString(),
+        id,
+        title,
+        focusQuestion: String(newest.body.focusQuestion),
+        revision: newest.number,
+        broughtIn: createdAt.toISOString(),
         publications: publications.filter(({ revision }) => revision!.assignmentId === id).map(publicationRowOf),
       };
     });
   }
 }
 
-const publicationRowOf = ({ id, classId, schoolClass, revision, due, mayHandInAgain }: Publication): PublicationRow => ({
-  id, classId, className: schoolClass!.name, revision: revision!.number, due: due?.toISOString() ?? null, mayHandInAgain,
+const publicationRowOf = ({
+  id,
+  classId,
+  schoolClass,
+  revision,
+  due,
+  mayHandInAgain,
+}: Publication): PublicationRow => ({
+  id,
+  classId,
+  className: schoolClass!.name,
+  revision: revision!.number,
+  due: due?.toISOString() ?? null,
+  mayHandInAgain,
 });

@@ -16,7 +16,10 @@ export const STAFF: Part[] = ['teacher', 'assistant'];
 export class ClassesService {
   private readonly leaveListeners: ((accountId: string) => void)[] = [];
 
-  constructor(@InjectDataSource() private readonly data: DataSource, private readonly accounts: AccountsService) {}
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly accounts: AccountsService,
+  ) {}
 
   /** Told when a person leaves a class, whose live connections must then end. */
   onLeave(listener: (accountId: string) => void): void {
@@ -41,16 +44,22 @@ export class ClassesService {
   async list({ id, role }: Account): Promise<ClassRow[]> {
     const mine = role === 'administrator' ? {} : { id: In(await this.classIdsOf(id, ['student', ...STAFF])) };
     const classes = await this.data.getRepository(SchoolClass).find({ where: mine, order: { name: 'ASC' } });
-    const counts = await this.data.getRepository(Enrolment).createQueryBuilder('e')
-      .select('e.class_id', 'classId').addSelect('COUNT(*)', 'students').where('e.part = :part', { part: 'student' })
-      .groupBy('e.class_id').getRawMany<{ classId: string; students: string }>();
+    const counts = await this.data
+      .getRepository(Enrolment)
+      .createQueryBuilder('e')
+      .select('e.class_id', 'classId')
+      .addSelect('COUNT(*)', 'students')
+      .where('e.part = :part', { part: 'student' })
+      .groupBy('e.class_id')
+      .getRawMany<{ classId: string; students: string }>();
     const byClass = new Map(counts.map(({ classId, students }) => [classId, Number(students)]));
     return classes.map(({ id: classId, name }) => ({ id: classId, name, students: byClass.get(classId) ?? 0 }));
   }
 
   async roster(classId: string, parts: readonly Part[] = ['student', ...STAFF]): Promise<RosterEntry[]> {
     const rows = await this.data.getRepository(Enrolment).find({
-      where: { classId, part: In([...parts]) }, relations: { account: true },
+      where: { classId, part: In([...parts]) },
+      relations: { account: true },
       order: { account: { givenName: 'ASC', familyName: 'ASC' } },
     });
     return rows.map(({ account, part }) => ({ ...personOf(account!), name: account!.name, part }));
@@ -70,7 +79,8 @@ export class ClassesService {
     await this.byId(classId);
     const account = await this.accounts.byId(accountId);
     if (!account) throw notFound('person');
-    if (part !== 'student' && account.role === 'student') throw refused('A student cannot teach a class. Give the account another role first.');
+    if (part !== 'student' && account.role === 'student')
+      throw refused('A student cannot teach a class. Give the account another role first.');
     await this.data.getRepository(Enrolment).save({ classId, accountId, part });
   }
 

@@ -33,7 +33,9 @@ export class ProblemFilter implements ExceptionFilter {
     this.logger.error({ err: error }, 'a request failed');
     const unreachable = isDatabaseGone(error);
     return {
-      type: 'about:blank', title: 'Server trouble', status: unreachable ? 503 : 500,
+      type: 'about:blank',
+      title: 'Server trouble',
+      status: unreachable ? 503 : 500,
       detail: unreachable
         ? 'The database does not answer just now. What was saved is safe; try again in a moment.'
         : 'Something went wrong on the server. What was saved is safe; try again.',
@@ -49,5 +51,8 @@ const statusOf = (error: unknown): number => {
 
 const isDatabaseGone = (error: unknown): boolean => {
   const code = (error as { code?: unknown } | null)?.code;
-  return typeof code === 'string' && ['ECONNREFUSED', 'ENOENT', 'ECONNRESET', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN'].includes(code);
+  return (
+    typeof code === 'string' &&
+    ['ECONNREFUSED', 'ENOENT', 'ECONNRESET', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN'].includes(code)
+  );
 };

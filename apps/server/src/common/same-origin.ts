@@ -15,5 +15,9 @@ export function sameOrigin({ origin, host }: IncomingHttpHeaders): boolean {
 /** Refuses changes that another site's page sends with a person's cookie. */
 export function onlySameOrigin(request: Request, _response: Response, next: NextFunction): void {
   const reads = ['GET', 'HEAD', 'OPTIONS'].includes(request.method);
-  next(reads || sameOrigin(request.headers) ? undefined : forbidden('This request came from another site and was refused.'));
+  next(
+    reads || sameOrigin(request.headers)
+      ? undefined
+      : forbidden('This request came from another site and was refused.'),
+  );
 }

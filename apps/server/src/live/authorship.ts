@@ -11,7 +11,8 @@ const LISTS = ['topics', 'links', 'wordBank'] as const;
 export function keepAuthors(doc: Y.Doc, accountOf: (origin: unknown) => string | null): void {
   const authors = new Map<string, unknown>();
   for (const name of LISTS) {
-    for (const [id, member] of list(doc, name)) if (member instanceof Y.Map) authors.set(`${name}/${id}`, member.get('by'));
+    for (const [id, member] of list(doc, name))
+      if (member instanceof Y.Map) authors.set(`${name}/${id}`, member.get('by'));
   }
   doc.on('afterTransaction', (transaction: Y.Transaction) => {
     if (transaction.origin === STAMP) return;

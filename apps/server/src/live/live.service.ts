@@ -23,7 +23,9 @@ import { UpdateLog } from './update-log.js';
 export type Right = 'write' | 'read' | null;
 export type RightOf = (documentName: string, accountId: string) => Promise<Right>;
 
-interface Context { signedIn: SignedIn }
+interface Context {
+  signedIn: SignedIn;
+}
 
 const MAX_MESSAGE = 8 * 1024 * 1024;
 const GONE = { code: 4401, reason: 'signed out' };
@@ -58,9 +60,15 @@ export class LiveService implements BeforeApplicationShutdown {
     connected: ({ connection, context, documentName }) => {
       this.connections.set(connection, (context as Context).signedIn);
       // A client that comes back learns at once what of its own is stored already.
-      void this.log.stored(documentName).then((doc) => {
-        if (doc) connection.sendStateless(JSON.stringify({ type: 'stored', counters: countersOf(doc) } satisfies LiveMessage));
-      }, (error: unknown) => this.logger.warn({ err: error }, 'what is stored could not be read for a new connection'));
+      void this.log.stored(documentName).then(
+        (doc) => {
+          if (doc)
+            connection.sendStateless(
+              JSON.stringify({ type: 'stored', counters: countersOf(doc) } satisfies LiveMessage),
+            );
+        },
+        (error: unknown) => this.logger.warn({ err: error }, 'what is stored could not be read for a new connection'),
+      );
       return Promise.resolve();
     },
     onDisconnect: () => {
@@ -73,8 +81,11 @@ export class LiveService implements BeforeApplicationShutdown {
   });
 
   constructor(
-    private readonly sessions: SessionsService, private readonly log: UpdateLog, private readonly clock: Clock,
-    classes: ClassesService, @Inject(LOGGER) private readonly logger: Logger,
+    private readonly sessions: SessionsService,
+    private readonly log: UpdateLog,
+    private readonly clock: Clock,
+    classes: ClassesService,
+    @Inject(LOGGER) private readonly logger: Logger,
   ) {
     log.listen({
       stored: (name, counters) => this.tell(name, { type: 'stored', counters }),
@@ -141,7 +152,10 @@ export class LiveService implements BeforeApplicationShutdown {
 }
 
 const cookieOf = (header: string | undefined): string | undefined =>
-  header?.split(';').map((part) => part.trim().split('=')).find(([name]) => name === SESSION_COOKIE)?.[1];
+  header
+    ?.split(';')
+    .map((part) => part.trim().split('='))
+    .find(([name]) => name === SESSION_COOKIE)?.[1];
 
 function refuse(socket: Duplex, status: string): void {
   socket.end(`HTTP/1.1 ${status}\r\nConnection: close\r\n\r\n`);

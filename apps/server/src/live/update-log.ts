@@ -10,7 +10,11 @@ import { LiveDocument } from './live-document.entity.js';
 import { LiveUpdate } from './live-update.entity.js';
 
 type Counters = Record<string, number>;
-interface Pending { name: string; data: Uint8Array; counters: Counters }
+interface Pending {
+  name: string;
+  data: Uint8Array;
+  counters: Counters;
+}
 
 export interface LogListener {
   /** a committed transaction holds each client's changes up to these counts */
@@ -36,7 +40,10 @@ export class UpdateLog {
   private readonly grown = new Map<string, number>();
   private closing = false;
 
-  constructor(@InjectDataSource() private readonly data: DataSource, @Inject(LOGGER) private readonly logger: Logger) {}
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    @Inject(LOGGER) private readonly logger: Logger,
+  ) {}
 
   listen(listener: LogListener): void {
     this.listeners.add(listener);
@@ -86,7 +93,9 @@ export class UpdateLog {
     const enough = (counters: Counters): boolean => (counters[client] ?? 0) >= count;
     const arrived = new Promise<boolean>((resolve) => {
       const listener: LogListener = {
-        stored: (which, counters) => { if (which === name && enough(counters)) finish(true); },
+        stored: (which, counters) => {
+          if (which === name && enough(counters)) finish(true);
+        },
         notStored: () => undefined,
       };
       const timer = setTimeout(() => finish(false), patience);
@@ -96,7 +105,12 @@ export class UpdateLog {
         resolve(answer);
       };
       this.listen(listener);
-      void this.stored(name).then((doc) => { if (count === 0 || (doc && enough(countersOf(doc)))) finish(true); }, () => finish(false));
+      void this.stored(name).then(
+        (doc) => {
+          if (count === 0 || (doc && enough(countersOf(doc)))) finish(true);
+        },
+        () => finish(false),
+      );
     });
     return arrived;
   }
@@ -114,7 +128,10 @@ export class UpdateLog {
       const kept = await this.flush();
       failures = kept === before ? failures + 1 : kept === 0 ? 0 : 1;
       if (failures > 0 && this.closing && failures >= RETRY_MS.length) {
-        this.logger.error({ updates: this.waiting.length }, 'the server ends with updates that could not be stored; clients still hold them');
+        this.logger.error(
+          { updates: this.waiting.length },
+          'the server ends with updates that could not be stored; clients still hold them',
+        );
         break;
       }
     }
@@ -148,8 +165,13 @@ export class UpdateLog {
 
   private async store(batch: readonly Pending[]): Promise<boolean> {
     try {
-      await this.data.createQueryBuilder().insert().into(LiveUpdate).updateEntity(false)
-        .values(batch.map(({ name, data }) => ({ documentName: name, data: Buffer.from(data) }))).execute();
+      await this.data
+        .createQueryBuilder()
+        .insert()
+        .into(LiveUpdate)
+        .updateEntity(false)
+        .values(batch.map(({ name, data }) => ({ documentName: name, data: Buffer.from(data) })))
+        .execute();
     } catch (error) {
       this.logger.warn({ err: error, updates: batch.length }, 'live updates could not be stored; trying again');
       return false;
@@ -171,8 +193,12 @@ export class UpdateLog {
         const doc = newest && (await this.stored(name, manager));
         if (!newest || !doc) return;
         await manager.update(LiveDocument, { name }, { compacted: Buffer.from(Y.encodeStateAsUpdate(doc)) });
-        await manager.createQueryBuilder().delete().from(LiveUpdate)
-          .where('document_name = :name AND id <= :id', { name, id: newest.id }).execute();
+        await manager
+          .createQueryBuilder()
+          .delete()
+          .from(LiveUpdate)
+          .where('document_name = :name AND id <= :id', { name, id: newest.id })
+          .execute();
       });
     } catch (error) {
       this.logger.warn({ err: error, name }, 'a live document could not be compacted; its log stays as it is');

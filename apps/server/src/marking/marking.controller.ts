@@ -7,10 +7,12 @@ import { SubmissionsService } from '../submissions/index.js';
 import { MarkingService } from './marking.service.js';
 import { PileService } from './pile.service.js';
 
-@For('teacher') @Controller()
+@For('teacher')
+@Controller()
 export class MarkingController {
   constructor(
-    private readonly marking: MarkingService, private readonly piles: PileService,
+    private readonly marking: MarkingService,
+    private readonly piles: PileService,
     private readonly submissions: SubmissionsService,
   ) {}
 
@@ -20,13 +22,21 @@ export class MarkingController {
   }
 
   @Post('submissions/:id/comments')
-  async comment(@Who() { account }: SignedIn, @Param('id') id: string, @Body() wanted: NewComment): Promise<SubmissionDetail> {
+  async comment(
+    @Who() { account }: SignedIn,
+    @Param('id') id: string,
+    @Body() wanted: NewComment,
+  ): Promise<SubmissionDetail> {
     await this.marking.addComment(id, wanted, account);
     return this.submissions.detail(id, account);
   }
 
   @Patch('comments/:id')
-  async change(@Who() { account }: SignedIn, @Param('id') id: string, @Body() { text }: ChangeComment): Promise<SubmissionDetail> {
+  async change(
+    @Who() { account }: SignedIn,
+    @Param('id') id: string,
+    @Body() { text }: ChangeComment,
+  ): Promise<SubmissionDetail> {
     return this.submissions.detail(await this.marking.changeComment(id, text, account), account);
   }
 

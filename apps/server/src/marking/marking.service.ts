@@ -15,23 +15,42 @@ import { Comment, SubmissionsService } from '../submissions/index.js';
 @Injectable()
 export class MarkingService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource, private readonly submissions: SubmissionsService,
-    private readonly works: WorksService, private readonly clock: Clock,
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly submissions: SubmissionsService,
+    private readonly works: WorksService,
+    private readonly clock: Clock,
   ) {}
 
-  async addComment(submissionId: string, { anchor, target, text }: NewComment, { id: authorId }: Account): Promise<void> {
+  async addComment(
+    submissionId: string,
+    { anchor, target, text }: NewComment,
+    { id: authorId }: Account,
+  ): Promise<void> {
     const { submission, work } = await this.mine(submissionId, authorId);
     const map = submission.map as unknown as TopicMap;
-    const there = anchor === 'map' ? target === undefined : map[anchor === 'topic' ? 'topics' : 'links'].some(({ id }) => id === target);
+    const there =
+      anchor === 'map'
+        ? target === undefined
+        : map[anchor === 'topic' ? 'topics' : 'links'].some(({ id }) => id === target);
     if (!there) throw refused(`The map has no such ${anchor}.`, [{ path: '$.target', reason: 'is not on the map' }]);
-    await this.marking(submission, membersOf(work), 'being marked', (manager) => manager.insert(Comment, {
-      id: randomUUID(), submissionId, anchor, target: target ?? null, text, authorId, at: this.clock.now(),
-    }));
+    await this.marking(submission, membersOf(work), 'being marked', (manager) =>
+      manager.insert(Comment, {
+        id: randomUUID(),
+        submissionId,
+        anchor,
+        target: target ?? null,
+        text,
+        authorId,
+        at: this.clock.now(),
+      }),
+    );
   }
 
   async changeComment(id: string, text: string, account: Account): Promise<string> {
     const { comment, submission, work } = await this.ownComment(id, account);
-    await this.marking(submission, membersOf(work), 'being marked', (manager) => manager.update(Comment, { id }, { text }));
+    await this.marking(submission, membersOf(work), 'being marked', (manager) =>
+      manager.update(Comment, { id }, { text }),
+    );
     return comment.submissionId;
   }
 
@@ -45,19 +64,24 @@ export class MarkingService {
   async return(submissionId: string, { id: returnedBy }: Account): Promise<void> {
     const { submission, work } = await this.mine(submissionId, returnedBy);
     await this.marking(submission, membersOf(work), 'returned', (manager) =>
-      manager.update(Submission, { id: submissionId }, { returnedBy, returnedAt: this.clock.now() }));
+      manager.update(Submission, { id: submissionId }, { returnedBy, returnedAt: this.clock.now() }),
+    );
   }
 
   /** One act of marking: only on the newest submission, only while it is handed in or being marked. */
   private async marking(
-    submission: Submission, members: readonly Person[], next: 'being marked' | 'returned', act: (manager: EntityManager) => Promise<unknown>,
+    submission: Submission,
+    members: readonly Person[],
+    next: 'being marked' | 'returned',
+    act: (manager: EntityManager) => Promise<unknown>,
   ): Promise<void> {
     const { workId, number } = submission;
     await this.data.transaction(async (manager) => {
       const { state } = await lockWork(manager, workId);
       const newest = (await manager.countBy(Submission, { workId })) === number;
       if (!newest) throw conflict('This map was handed in again since. Open the newest one to mark it.');
-      if (state !== 'handed in' && state !== 'being marked') throw conflict('This map has been returned, so it cannot be marked just now.');
+      if (state !== 'handed in' && state !== 'being marked')
+        throw conflict('This map has been returned, so it cannot be marked just now.');
       await act(manager);
       await manager.update(Work, { id: workId }, { state: next });
     });

@@ -12,13 +12,19 @@ const PATIENCE_MS = 20_000;
 @Injectable()
 export class CheckPool implements OnApplicationShutdown {
   private readonly pool = new Piscina<CheckTask, { report: Report; faults: string[] }>({
-    filename: new URL('./check-worker.js', import.meta.url).href, minThreads: 1, maxThreads: 2, idleTimeout: 60_000,
+    filename: new URL('./check-worker.js', import.meta.url).href,
+    minThreads: 1,
+    maxThreads: 2,
+    idleTimeout: 60_000,
   });
 
   constructor(@Inject(LOGGER) private readonly logger: Logger) {}
 
   async check(map: TopicMap, assignment: Assignment, context: CheckContext): Promise<Report> {
-    const { report, faults } = await this.pool.run({ map, assignment, context }, { signal: AbortSignal.timeout(PATIENCE_MS) });
+    const { report, faults } = await this.pool.run(
+      { map, assignment, context },
+      { signal: AbortSignal.timeout(PATIENCE_MS) },
+    );
     for (const fault of faults) this.logger.error({ fault }, 'a requirement could not be checked');
     return report;
   }

@@ -1,13 +1,18 @@
 import { checkMap } from '@ichnograph/core';
 import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
 
-export interface CheckTask { map: TopicMap; assignment: Assignment; context: CheckContext }
+export interface CheckTask {
+  map: TopicMap;
+  assignment: Assignment;
+  context: CheckContext;
+}
 
 /** Runs in a worker thread of the pool. */
 export default function check({ map, assignment, context }: CheckTask): { report: Report; faults: string[] } {
   const faults: string[] = [];
   const report = checkMap(map, assignment, context, {
-    onFault: ({ id, type }, fault) => faults.push(`${id} (${type}): ${fault instanceof Error ? fault.stack ?? fault.message : String(fault)}`),
+    onFault: ({ id, type }, fault) =>
+      faults.push(`${id} (${type}): ${fault instanceof Error ? (fault.stack ?? fault.message) : String(fault)}`),
   });
   return { report, faults };
 }

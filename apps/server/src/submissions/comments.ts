@@ -9,6 +9,11 @@ export async function commentsOf(manager: EntityManager, submissionId: string): 
   const comments = await manager.find(Comment, { where: { submissionId }, order: { at: 'ASC', id: 'ASC' } });
   const authors = await manager.findBy(Account, { id: In(comments.map((comment) => comment.authorId)) });
   return comments.map(({ id, anchor, target, text, authorId, at }) => ({
-    id, anchor, target, text, by: personOf(authors.find((author) => author.id === authorId)!), at: at.toISOString(),
+    id,
+    anchor,
+    target,
+    text,
+    by: personOf(authors.find((author) => author.id === authorId)!),
+    at: at.toISOString(),
   }));
 }

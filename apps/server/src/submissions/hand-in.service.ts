@@ -20,8 +20,11 @@ import { CheckPool } from './check-pool.js';
 @Injectable()
 export class HandInService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource, private readonly works: WorksService,
-    private readonly log: UpdateLog, private readonly checks: CheckPool, private readonly clock: Clock,
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly works: WorksService,
+    private readonly log: UpdateLog,
+    private readonly checks: CheckPool,
+    private readonly clock: Clock,
     @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
 
@@ -35,7 +38,9 @@ export class HandInService {
     if (!isMember) throw notFound('map');
     const name = workDocument(workId);
     if (!(await this.log.holds(name, client, count, this.settings.handInPatience))) {
-      throw conflict('Not all of your changes have arrived yet, so nothing was handed in. Wait until the map says saved, then try again.');
+      throw conflict(
+        'Not all of your changes have arrived yet, so nothing was handed in. Wait until the map says saved, then try again.',
+      );
     }
     const handedIn = this.clock.now();
     const due = work.publication!.due;
@@ -47,7 +52,9 @@ export class HandInService {
     refuseOversize(map);
     const assignment = bodyOf(work.revision!);
     const report = await this.checks.check(map, assignment, {
-      members: members.map((member) => member.id), due: due?.toISOString() ?? null, handedIn: handedIn.toISOString(),
+      members: members.map((member) => member.id),
+      due: due?.toISOString() ?? null,
+      handedIn: handedIn.toISOString(),
     });
     const id = randomUUID();
     await this.data.transaction(async (manager) => {
@@ -57,9 +64,19 @@ export class HandInService {
         throw conflict('Your teacher has begun to mark this map, so it cannot be handed in again just now.');
       }
       await manager.insert(Submission, {
-        id, workId, revisionId: work.revisionId, number, map: writeMap(map) as object, report: report as object,
-        leftOut: dropped.length, note: note ?? '', handedInBy: account.id, handedInAt: handedIn,
-        late: due !== null && handedIn > due, returnedAt: null, returnedBy: null,
+        id,
+        workId,
+        revisionId: work.revisionId,
+        number,
+        map: writeMap(map) as object,
+        report: report as object,
+        leftOut: dropped.length,
+        note: note ?? '',
+        handedInBy: account.id,
+        handedInAt: handedIn,
+        late: due !== null && handedIn > due,
+        returnedAt: null,
+        returnedBy: null,
       });
       await manager.update(Work, { id: workId }, { state: 'handed in' });
     });
@@ -71,7 +88,10 @@ export class HandInService {
 /** Limits are the one thing for which a whole map is refused. */
 function refuseOversize({ topics, links }: TopicMap): void {
   const notes = topics.reduce((sum, { note }) => sum + (note?.length ?? 0), 0);
-  if (topics.length > LIMITS.topics) throw refused(`A map can be handed in with up to ${LIMITS.topics} topics. This one has ${topics.length}.`);
-  if (links.length > LIMITS.links) throw refused(`A map can be handed in with up to ${LIMITS.links} links. This one has ${links.length}.`);
-  if (notes > LIMITS.allNotes) throw refused('The notes of this map are too long to be handed in. Shorten the longest ones.');
+  if (topics.length > LIMITS.topics)
+    throw refused(`A map can be handed in with up to ${LIMITS.topics} topics. This one has ${topics.length}.`);
+  if (links.length > LIMITS.links)
+    throw refused(`A map can be handed in with up to ${LIMITS.links} links. This one has ${links.length}.`);
+  if (notes > LIMITS.allNotes)
+    throw refused('The notes of this map are too long to be handed in. Shorten the longest ones.');
 }

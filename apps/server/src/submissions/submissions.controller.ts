@@ -8,10 +8,18 @@ import { SubmissionsService } from './submissions.service.js';
 
 @Controller()
 export class SubmissionsController {
-  constructor(private readonly handIns: HandInService, private readonly submissions: SubmissionsService) {}
+  constructor(
+    private readonly handIns: HandInService,
+    private readonly submissions: SubmissionsService,
+  ) {}
 
-  @For('student') @Post('works/:id/hand-in')
-  async handIn(@Who() { account }: SignedIn, @Param('id') id: string, @Body() wanted: HandIn): Promise<SubmissionDetail> {
+  @For('student')
+  @Post('works/:id/hand-in')
+  async handIn(
+    @Who() { account }: SignedIn,
+    @Param('id') id: string,
+    @Body() wanted: HandIn,
+  ): Promise<SubmissionDetail> {
     return this.submissions.detail(await this.handIns.handIn(id, wanted, account), account);
   }
 

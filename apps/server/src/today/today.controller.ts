@@ -8,12 +8,14 @@ import { TodayService } from './today.service.js';
 export class TodayController {
   constructor(private readonly today: TodayService) {}
 
-  @For('student') @Get('student')
+  @For('student')
+  @Get('student')
   forStudent(@Who() { account }: SignedIn): Promise<StudentTask[]> {
     return this.today.forStudent(account.id);
   }
 
-  @For('teacher') @Get('teacher')
+  @For('teacher')
+  @Get('teacher')
   forTeacher(@Who() { account }: SignedIn): Promise<TeacherTask[]> {
     return this.today.forTeacher(account.id);
   }

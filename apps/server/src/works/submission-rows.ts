@@ -7,7 +7,15 @@ export const reportOf = ({ report }: Submission): Report => report as unknown as
 export function submissionRowOf(submission: Submission): SubmissionRow {
   const { id, number, handedInAt, late, returnedAt } = submission;
   const { earned, outOf } = reportOf(submission);
-  return { id, number, handedInAt: handedInAt.toISOString(), late, earned, outOf, returnedAt: returnedAt?.toISOString() ?? null };
+  return {
+    id,
+    number,
+    handedInAt: handedInAt.toISOString(),
+    late,
+    earned,
+    outOf,
+    returnedAt: returnedAt?.toISOString() ?? null,
+  };
 }
 
 /** How many results a marker must look at. */

@@ -8,7 +8,8 @@ import { WorksService } from './works.service.js';
 export class WorksController {
   constructor(private readonly works: WorksService) {}
 
-  @For('student') @Post('publications/:id/work')
+  @For('student')
+  @Post('publications/:id/work')
   async begin(@Who() { account }: SignedIn, @Param('id') id: string): Promise<WorkDetail> {
     return this.works.detail(await this.works.begin(id, account), account);
   }
@@ -18,7 +19,9 @@ export class WorksController {
     return this.works.detail(id, account);
   }
 
-  @For('student') @Post('works/:id/revise') @HttpCode(204)
+  @For('student')
+  @Post('works/:id/revise')
+  @HttpCode(204)
   revise(@Who() { account }: SignedIn, @Param('id') id: string): Promise<void> {
     return this.works.revise(id, account);
   }

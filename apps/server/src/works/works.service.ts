@@ -28,8 +28,11 @@ const isOpen = (state: WorkState): boolean => OPEN.includes(state);
 @Injectable()
 export class WorksService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource, private readonly classes: ClassesService,
-    private readonly accounts: AccountsService, private readonly log: UpdateLog, private readonly live: LiveService,
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly classes: ClassesService,
+    private readonly accounts: AccountsService,
+    private readonly log: UpdateLog,
+    private readonly live: LiveService,
     private readonly clock: Clock,
   ) {
     live.decideBy((name, accountId) => this.rightTo(name, accountId));
@@ -37,8 +40,11 @@ export class WorksService {
 
   /** The student's work on a publication, begun now if it was not. The starter is laid in the same transaction. */
   async begin(publicationId: string, { id: accountId }: Account): Promise<string> {
-    const publication = await this.data.getRepository(Publication).findOne({ where: { id: publicationId }, relations: { revision: true } });
-    if (!publication || (await this.classes.partIn(publication.classId, accountId)) !== 'student') throw notFound('assignment');
+    const publication = await this.data
+      .getRepository(Publication)
+      .findOne({ where: { id: publicationId }, relations: { revision: true } });
+    if (!publication || (await this.classes.partIn(publication.classId, accountId)) !== 'student')
+      throw notFound('assignment');
     const existing = await this.data.getRepository(WorkMember).findOneBy({ publicationId, accountId });
     if (existing) return existing.workId;
     const workId = randomUUID();
@@ -48,7 +54,11 @@ export class WorksService {
     try {
       await this.data.transaction(async (manager) => {
         await manager.insert(Work, {
-          id: workId, publicationId, revisionId: publication.revisionId, state: 'in progress', begunAt: this.clock.now(),
+          id: workId,
+          publicationId,
+          revisionId: publication.revisionId,
+          state: 'in progress',
+          begunAt: this.clock.now(),
         });
         await manager.insert(WorkMember, { workId, accountId, publicationId });
         await this.log.create(manager, workDocument(workId), doc);
@@ -65,7 +75,8 @@ export class WorksService {
   /** A work as its member or their teacher may see it; anyone else's is not there. */
   async seen(id: string, accountId: string): Promise<{ work: Work; isMember: boolean; isStaff: boolean }> {
     const work = await this.data.getRepository(Work).findOne({
-      where: { id }, relations: { publication: { schoolClass: true }, revision: true, members: { account: true } },
+      where: { id },
+      relations: { publication: { schoolClass: true }, revision: true, members: { account: true } },
     });
     if (!work) throw notFound('map');
     const part = await this.classes.partIn(work.publication!.classId, accountId);
@@ -77,13 +88,22 @@ export class WorksService {
 
   async detail(id: string, { id: accountId }: Account): Promise<WorkDetail> {
     const { work, isMember } = await this.seen(id, accountId);
-    const submissions = await this.data.getRepository(Submission).find({ where: { workId: id }, order: { number: 'DESC' } });
+    const submissions = await this.data
+      .getRepository(Submission)
+      .find({ where: { workId: id }, order: { number: 'DESC' } });
     const publication = work.publication!;
     return {
-      id, publicationId: publication.id, className: publication.schoolClass!.name, state: work.state,
-      due: publication.due?.toISOString() ?? null, mayEdit: isMember && isOpen(work.state),
-      mayHandIn: isMember && mayHandIn(work, submissions.length), members: membersOf(work), revision: work.revision!.number,
-      title: bodyOf(work.revision!).title, submissions: submissions.map(submissionRowOf),
+      id,
+      publicationId: publication.id,
+      className: publication.schoolClass!.name,
+      state: work.state,
+      due: publication.due?.toISOString() ?? null,
+      mayEdit: isMember && isOpen(work.state),
+      mayHandIn: isMember && mayHandIn(work, submissions.length),
+      members: membersOf(work),
+      revision: work.revision!.number,
+      title: bodyOf(work.revision!).title,
+      submissions: submissions.map(submissionRowOf),
       // The teacher's own answer stays with the teacher.
       assignment: writeAssignment({ ...bodyOf(work.revision!), reference: null }),
     };
@@ -93,10 +113,12 @@ export class WorksService {
   async revise(id: string, { id: accountId }: Account): Promise<void> {
     const { work, isMember } = await this.seen(id, accountId);
     if (!isMember) throw notFound('map');
-    if (!work.publication!.mayHandInAgain) throw conflict('This assignment is handed in once. What was returned stays as it is.');
+    if (!work.publication!.mayHandInAgain)
+      throw conflict('This assignment is handed in once. What was returned stays as it is.');
     await this.data.transaction(async (manager) => {
       const locked = await lockWork(manager, id);
-      if (locked.state !== 'returned') throw conflict('This map has not been returned, so there is nothing to open again.');
+      if (locked.state !== 'returned')
+        throw conflict('This map has not been returned, so there is nothing to open again.');
       await manager.update(Work, { id }, { state: 'in progress' });
     });
     this.afterState(id, 'in progress', membersOf(work));
@@ -111,7 +133,9 @@ export class WorksService {
   private async rightTo(documentName: string, accountId: string): Promise<Right> {
     const [, workId] = /^work:(.+)$/.exec(documentName) ?? [];
     if (!workId) return null;
-    const work = await this.data.getRepository(Work).findOne({ where: { id: workId }, relations: { publication: true, members: true } });
+    const work = await this.data
+      .getRepository(Work)
+      .findOne({ where: { id: workId }, relations: { publication: true, members: true } });
     if (!work) return null;
     const part = await this.classes.partIn(work.publication!.classId, accountId);
     if (part === 'teacher' || part === 'assistant') return 'read';

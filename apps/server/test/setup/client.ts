@@ -7,10 +7,19 @@ import * as Y from 'yjs';
 
 export const DEMO_PASSWORD = 'alder-quay';
 
-export interface Answer<T> { status: number; body: T; problem: ProblemDetails; headers: Headers }
+export interface Answer<T> {
+  status: number;
+  body: T;
+  problem: ProblemDetails;
+  headers: Headers;
+}
 
 /** Waits for what a test is about, looking often; fails with what it waited for. */
-export async function until<T>(what: string, look: () => T | Promise<T>, patience = 15_000): Promise<NonNullable<Exclude<T, false>>> {
+export async function until<T>(
+  what: string,
+  look: () => T | Promise<T>,
+  patience = 15_000,
+): Promise<NonNullable<Exclude<T, false>>> {
   const end = Date.now() + patience;
   for (;;) {
     const found = await look();
@@ -33,9 +42,15 @@ export class Person {
     return person;
   }
 
-  async call<T = unknown>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer<T>> {
+  async call<T = unknown>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
     const response = await fetch(`${this.url}/api/${path}`, {
-      method, headers: { cookie: this.cookie, ...(body !== undefined && { 'content-type': 'application/json' }), ...headers },
+      method,
+      headers: { cookie: this.cookie, ...(body !== undefined && { 'content-type': 'application/json' }), ...headers },
       ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const set = response.headers.getSetCookie().find((one) => one.startsWith('ichnograph_session='));
@@ -79,13 +94,29 @@ export class LiveClient {
 
   constructor({ url }: Person, workId: string, headers: Record<string, string>) {
     class Socket extends WebSocket {
-      constructor(address: string) { super(address, { headers }); }
+      constructor(address: string) {
+        super(address, { headers });
+      }
     }
-    this.socket = new HocuspocusProviderWebsocket({ url: `${url.replace('http', 'ws')}${LIVE_PATH}`, WebSocketPolyfill: Socket, delay: 100, minDelay: 50, maxDelay: 300 });
+    this.socket = new HocuspocusProviderWebsocket({
+      url: `${url.replace('http', 'ws')}${LIVE_PATH}`,
+      WebSocketPolyfill: Socket,
+      delay: 100,
+      minDelay: 50,
+      maxDelay: 300,
+    });
     this.provider = new HocuspocusProvider({
-      websocketProvider: this.socket, name: workDocument(workId), document: this.doc, token: 'cookie', awareness: null,
-      onAuthenticationFailed: () => { this.refused = true; },
-      onClose: ({ event }) => { this.closedWith = event.code; },
+      websocketProvider: this.socket,
+      name: workDocument(workId),
+      document: this.doc,
+      token: 'cookie',
+      awareness: null,
+      onAuthenticationFailed: () => {
+        this.refused = true;
+      },
+      onClose: ({ event }) => {
+        this.closedWith = event.code;
+      },
       onStateless: ({ payload }) => {
         const message = JSON.parse(payload) as LiveMessage;
         this.messages.push(message);
@@ -95,9 +126,13 @@ export class LiveClient {
     this.provider.attach();
   }
 
-  get client(): string { return this.live.client; }
-  opened = (): Promise<unknown> => until('the live map to open', () => this.doc.getMap('head').has('schema') && this.provider.isSynced);
-  saved = (): Promise<unknown> => until('the server to say stored', () => (this.stored[this.client] ?? 0) >= this.live.made);
+  get client(): string {
+    return this.live.client;
+  }
+  opened = (): Promise<unknown> =>
+    until('the live map to open', () => this.doc.getMap('head').has('schema') && this.provider.isSynced);
+  saved = (): Promise<unknown> =>
+    until('the server to say stored', () => (this.stored[this.client] ?? 0) >= this.live.made);
 
   close(): void {
     this.provider.destroy();

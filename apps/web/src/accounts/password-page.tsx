@@ -11,8 +11,14 @@ import { Field, Trouble } from '../ui/field';
 export function PasswordPage() {
   const [trouble, setTrouble] = useState('');
   const [done, setDone] = useState(false);
-  const { register, handleSubmit, reset, formState: { errors, isSubmitting } } = useForm<ChangePassword>({
-    resolver: classValidatorResolver(ChangePassword), defaultValues: { current: '', next: '' },
+  const {
+    register,
+    handleSubmit,
+    reset,
+    formState: { errors, isSubmitting },
+  } = useForm<ChangePassword>({
+    resolver: classValidatorResolver(ChangePassword),
+    defaultValues: { current: '', next: '' },
   });
   const change = async (wanted: ChangePassword): Promise<void> => {
     setTrouble('');
@@ -31,9 +37,24 @@ export function PasswordPage() {
       <form noValidate className="max-w-md" onSubmit={(event) => void handleSubmit(change)(event)}>
         <Trouble>{trouble}</Trouble>
         {done && <p className="mb-4 border-l-4 border-action bg-wash px-3 py-2">Your password is changed.</p>}
-        <Field label="The password you have now" type="password" autoComplete="current-password" error={errors.current?.message} {...register('current')} />
-        <Field label="The new one" type="password" autoComplete="new-password" hint={`At least ${PASSWORD_LEAST} characters. A few words make a good one.`} error={errors.next?.message} {...register('next')} />
-        <Button type="submit" look="action" disabled={isSubmitting}>Change password</Button>
+        <Field
+          label="The password you have now"
+          type="password"
+          autoComplete="current-password"
+          error={errors.current?.message}
+          {...register('current')}
+        />
+        <Field
+          label="The new one"
+          type="password"
+          autoComplete="new-password"
+          hint={`At least ${PASSWORD_LEAST} characters. A few words make a good one.`}
+          error={errors.next?.message}
+          {...register('next')}
+        />
+        <Button type="submit" look="action" disabled={isSubmitting}>
+          Change password
+        </Button>
       </form>
     </Page>
   );

@@ -23,11 +23,19 @@ export function SignInPage() {
     }
   };
   return (
-    <main id="main" className="mx-auto grid min-h-screen w-full max-w-4xl content-center gap-10 px-6 py-10 md:grid-cols-2">
+    <main
+      id="main"
+      className="mx-auto grid min-h-screen w-full max-w-4xl content-center gap-10 px-6 py-10 md:grid-cols-2"
+    >
       <section>
-        <p className="mb-8 flex items-center gap-2 text-lg font-semibold"><Mark />Ichnograph</p>
+        <p className="mb-8 flex items-center gap-2 text-lg font-semibold">
+          <Mark />
+          Ichnograph
+        </p>
         <h1 className="text-2xl font-semibold leading-tight">Ground plans of ideas</h1>
-        <p className="mt-3 max-w-[42ch] text-quiet">Set a map, build it, see at once what is still asked for, and mark it with the evidence in view.</p>
+        <p className="mt-3 max-w-[42ch] text-quiet">
+          Set a map, build it, see at once what is still asked for, and mark it with the evidence in view.
+        </p>
         {welcome?.school && <p className="mt-6 border-l-2 border-rule pl-3">{welcome.school}</p>}
       </section>
       <section className="card p-6">
@@ -41,14 +49,33 @@ export function SignInPage() {
 }
 
 function SignInForm({ onEnter }: { onEnter: (wanted: SignIn) => Promise<void> }) {
-  const { register, handleSubmit, formState: { errors, isSubmitting } } = useForm<SignIn>({
-    resolver: classValidatorResolver(SignIn), defaultValues: { name: '', password: '' },
+  const {
+    register,
+    handleSubmit,
+    formState: { errors, isSubmitting },
+  } = useForm<SignIn>({
+    resolver: classValidatorResolver(SignIn),
+    defaultValues: { name: '', password: '' },
   });
   return (
     <form noValidate onSubmit={(event) => void handleSubmit(onEnter)(event)}>
-      <Field label="Sign-in name" autoComplete="username" autoCapitalize="none" error={errors.name?.message} {...register('name')} />
-      <Field label="Password" type="password" autoComplete="current-password" error={errors.password?.message} {...register('password')} />
-      <Button type="submit" look="action" disabled={isSubmitting}>{isSubmitting ? 'Signing in …' : 'Sign in'}</Button>
+      <Field
+        label="Sign-in name"
+        autoComplete="username"
+        autoCapitalize="none"
+        error={errors.name?.message}
+        {...register('name')}
+      />
+      <Field
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        error={errors.password?.message}
+        {...register('password')}
+      />
+      <Button type="submit" look="action" disabled={isSubmitting}>
+        {isSubmitting ? 'Signing in …' : 'Sign in'}
+      </Button>
     </form>
   );
 }
@@ -61,8 +88,15 @@ function DemoPeople({ onChoose }: { onChoose: (name: string) => void }) {
       <ul className="grid gap-1">
         {people.map(({ id, name, givenName, familyName, who }) => (
           <li key={id}>
-            <button type="button" onClick={() => onChoose(name)} className="flex w-full flex-wrap items-baseline justify-between gap-x-3 rounded-sm border border-rule bg-white px-3 py-1.5 text-left hover:bg-wash">
-              <span className="font-semibold">{givenName} {familyName}</span><span className="text-sm text-quiet">{who}</span>
+            <button
+              type="button"
+              onClick={() => onChoose(name)}
+              className="flex w-full flex-wrap items-baseline justify-between gap-x-3 rounded-sm border border-rule bg-white px-3 py-1.5 text-left hover:bg-wash"
+            >
+              <span className="font-semibold">
+                {givenName} {familyName}
+              </span>
+              <span className="text-sm text-quiet">{who}</span>
             </button>
           </li>
         ))}

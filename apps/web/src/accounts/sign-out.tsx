@@ -28,10 +28,21 @@ export function useSignOut(me: Me) {
     else await leave();
   };
   const dialog = (
-    <Confirm open={asking} danger title="Some changes have not reached the server" yes="Sign out and lose them" no="Stay signed in"
-      onAnswer={(yes) => { setAsking(false); if (yes) void leave(); }}>
-      <p>They are kept in this browser only. Signing out removes them, so that nobody else at this machine can see them.
-        Stay signed in until the map says “saved”.</p>
+    <Confirm
+      open={asking}
+      danger
+      title="Some changes have not reached the server"
+      yes="Sign out and lose them"
+      no="Stay signed in"
+      onAnswer={(yes) => {
+        setAsking(false);
+        if (yes) void leave();
+      }}
+    >
+      <p>
+        They are kept in this browser only. Signing out removes them, so that nobody else at this machine can see them.
+        Stay signed in until the map says “saved”.
+      </p>
     </Confirm>
   );
   return { signOut, dialog };

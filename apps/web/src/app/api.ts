@@ -17,7 +17,9 @@ const signedOutListeners = new Set<() => void>();
 export const whenSignedOut = (listener: () => void): void => void signedOutListeners.add(listener);
 
 const UNREACHABLE: ProblemDetails = {
-  type: 'about:blank', title: 'No connection', status: 0,
+  type: 'about:blank',
+  title: 'No connection',
+  status: 0,
   detail: 'The server does not answer. Check your connection, then try again. What was saved is safe.',
 };
 
@@ -25,7 +27,8 @@ async function call<T>(method: string, path: string, body?: unknown): Promise<T>
   let response: Response;
   try {
     response = await fetch(`/api/${path}`, {
-      method, ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      method,
+      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
     });
   } catch (error) {
     // fetch rejects with a TypeError when there is no answer at all.
@@ -54,4 +57,6 @@ export const api = {
 };
 
 export const sentenceOfError = (error: unknown): string =>
-  error instanceof ApiError ? error.message : 'Something went wrong on this page. Load it again; what was saved is safe.';
+  error instanceof ApiError
+    ? error.message
+    : 'Something went wrong on this page. Load it again; what was saved is safe.';

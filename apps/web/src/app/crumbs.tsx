@@ -3,7 +3,11 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { create } from 'zustand';
 
-interface Head { crumbs: { name: string; to?: string }[]; middle?: ReactNode; actions?: ReactNode }
+interface Head {
+  crumbs: { name: string; to?: string }[];
+  middle?: ReactNode;
+  actions?: ReactNode;
+}
 
 const useHead = create<{ head: Head | null }>(() => ({ head: null }));
 
@@ -21,9 +25,22 @@ export function Crumbs({ fallback }: { fallback: ReactNode }) {
     <>
       <nav aria-label="Where you are" className="flex min-w-0 flex-1 items-baseline gap-2">
         {head.crumbs.map(({ name, to }, i) => (
-          <span key={name} className={`flex min-w-0 items-baseline gap-2 ${i === head.crumbs.length - 1 ? 'shrink font-semibold' : 'shrink-[3] text-quiet'}`}>
-            {i > 0 && <span aria-hidden className="text-quiet">/</span>}
-            {to ? <Link className="truncate hover:underline" to={to}>{name}</Link> : <span className="truncate">{name}</span>}
+          <span
+            key={name}
+            className={`flex min-w-0 items-baseline gap-2 ${i === head.crumbs.length - 1 ? 'shrink font-semibold' : 'shrink-[3] text-quiet'}`}
+          >
+            {i > 0 && (
+              <span aria-hidden className="text-quiet">
+                /
+              </span>
+            )}
+            {to ? (
+              <Link className="truncate hover:underline" to={to}>
+                {name}
+              </Link>
+            ) : (
+              <span className="truncate">{name}</span>
+            )}
           </span>
         ))}
       </nav>

@@ -5,8 +5,11 @@ import { format, formatDistanceStrict, isSameDay } from 'date-fns';
 export const showDay = (iso: string, zone: string): string => format(iso, 'EEE d MMM', { in: tz(zone) });
 export const showTime = (iso: string, zone: string): string => format(iso, 'HH:mm', { in: tz(zone) });
 export const showMoment = (iso: string, zone: string): string =>
-  isSameDay(new Date(iso), new Date(), { in: tz(zone) }) ? `today, ${showTime(iso, zone)}` : `${showDay(iso, zone)}, ${showTime(iso, zone)}`;
-export const showFull = (iso: string, zone: string): string => format(iso, "EEEE d MMMM yyyy, HH:mm:ss", { in: tz(zone) });
+  isSameDay(new Date(iso), new Date(), { in: tz(zone) })
+    ? `today, ${showTime(iso, zone)}`
+    : `${showDay(iso, zone)}, ${showTime(iso, zone)}`;
+export const showFull = (iso: string, zone: string): string =>
+  format(iso, 'EEEE d MMMM yyyy, HH:mm:ss', { in: tz(zone) });
 export const showAge = (iso: string): string => formatDistanceStrict(iso, new Date(), { addSuffix: true });
 
 /** A date and time typed in the school's zone ("2026-11-27", "18:00") as an instant, or null when they make none. */
@@ -14,7 +17,10 @@ export function instantOf(date: string, time: string, zone: string): string | nu
   const [, year, month, day] = /^(\d{4})-(\d\d)-(\d\d)$/.exec(date) ?? [];
   const [, hour, minute] = /^(\d\d):(\d\d)/.exec(time) ?? [];
   if (!year || !hour) return null;
-  return new Date(new TZDate(Number(year), Number(month) - 1, Number(day), Number(hour), Number(minute), zone).getTime()).toISOString();
+  return new Date(
+    new TZDate(Number(year), Number(month) - 1, Number(day), Number(hour), Number(minute), zone).getTime(),
+  ).toISOString();
 }
 
-export const dateIn = (days: number, zone: string): string => format(Date.now() + days * 86_400_000, 'yyyy-MM-dd', { in: tz(zone) });
+export const dateIn = (days: number, zone: string): string =>
+  format(Date.now() + days * 86_400_000, 'yyyy-MM-dd', { in: tz(zone) });

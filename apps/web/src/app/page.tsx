@@ -9,7 +9,17 @@ export function useTitle(title: string): void {
 }
 
 /** A page to read, with its heading. Pages with a canvas have a frame of their own. */
-export function Page({ title, lead, actions, children }: { title: string; lead?: ReactNode; actions?: ReactNode; children: ReactNode }) {
+export function Page({
+  title,
+  lead,
+  actions,
+  children,
+}: {
+  title: string;
+  lead?: ReactNode;
+  actions?: ReactNode;
+  children: ReactNode;
+}) {
   useTitle(title);
   return (
     <main id="main" tabIndex={-1} className="mx-auto w-full max-w-5xl px-4 py-8 outline-none sm:px-6">
@@ -26,5 +36,9 @@ export function Page({ title, lead, actions, children }: { title: string; lead?:
 }
 
 export function Loading({ what }: { what: string }) {
-  return <main id="main" tabIndex={-1} className="px-6 py-10 text-quiet outline-none" role="status">{what}</main>;
+  return (
+    <main id="main" tabIndex={-1} className="px-6 py-10 text-quiet outline-none" role="status">
+      {what}
+    </main>
+  );
 }

@@ -1,12 +1,26 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import type {
-  AccountRow, AssignmentDetail, AssignmentRow, ClassRow, DemoPerson, Me, Pile, RosterEntry, StudentTask, SubmissionDetail, TeacherTask, Welcome, WorkDetail,
+  AccountRow,
+  AssignmentDetail,
+  AssignmentRow,
+  ClassRow,
+  DemoPerson,
+  Me,
+  Pile,
+  RosterEntry,
+  StudentTask,
+  SubmissionDetail,
+  TeacherTask,
+  Welcome,
+  WorkDetail,
 } from '@ichnograph/contract';
 import { api, ApiError, whenSignedOut } from './api';
 
 export const queries = new QueryClient({
   defaultOptions: {
-    queries: { retry: (count, error) => error instanceof ApiError && (error.status === 0 || error.status >= 500) && count < 2 },
+    queries: {
+      retry: (count, error) => error instanceof ApiError && (error.status === 0 || error.status >= 500) && count < 2,
+    },
   },
 });
 
@@ -22,7 +36,8 @@ export const useTeacherTasks = () => useQuery(read<TeacherTask[]>('today/teacher
 export const useAssignments = () => useQuery(read<AssignmentRow[]>('assignments'));
 export const useAssignment = (id: string) => useQuery(read<AssignmentDetail>(`assignments/${id}`));
 export const useClasses = () => useQuery(read<ClassRow[]>('classes'));
-export const useRoster = (classId: string | null) => useQuery(read<RosterEntry[]>(`classes/${classId}/people`, classId !== null));
+export const useRoster = (classId: string | null) =>
+  useQuery(read<RosterEntry[]>(`classes/${classId}/people`, classId !== null));
 export const useAccounts = () => useQuery(read<AccountRow[]>('accounts'));
 export const useWork = (id: string) => useQuery(read<WorkDetail>(`works/${id}`));
 export const usePile = (id: string) => useQuery(read<Pile>(`publications/${id}/pile`));

@@ -6,18 +6,35 @@ import { Shell } from './shell';
 /** Pages by address. Each is loaded when it is first opened; only those with a canvas bring the canvas. */
 export const router = createBrowserRouter([
   {
-    element: <Shell />, errorElement: <PageFailed />, hydrateFallbackElement: <Loading what="Opening Ichnograph …" />,
+    element: <Shell />,
+    errorElement: <PageFailed />,
+    hydrateFallbackElement: <Loading what="Opening Ichnograph …" />,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('../today/today-page')).TodayPage }) },
       { path: 'password', lazy: async () => ({ Component: (await import('../accounts/password-page')).PasswordPage }) },
       { path: 'people', lazy: async () => ({ Component: (await import('../classes/people-page')).PeoplePage }) },
-      { path: 'assignments', lazy: async () => ({ Component: (await import('../assignments/assignments-page')).AssignmentsPage }) },
-      { path: 'assignments/:id', lazy: async () => ({ Component: (await import('../assignments/assignment-page')).AssignmentPage }) },
+      {
+        path: 'assignments',
+        lazy: async () => ({ Component: (await import('../assignments/assignments-page')).AssignmentsPage }),
+      },
+      {
+        path: 'assignments/:id',
+        lazy: async () => ({ Component: (await import('../assignments/assignment-page')).AssignmentPage }),
+      },
       { path: 'works/:id', lazy: async () => ({ Component: (await import('../works/map-page')).MapPage }) },
-      { path: 'receipts/:id', lazy: async () => ({ Component: (await import('../submissions/receipt-page')).ReceiptPage }) },
-      { path: 'feedback/:id', lazy: async () => ({ Component: (await import('../submissions/feedback-page')).FeedbackPage }) },
+      {
+        path: 'receipts/:id',
+        lazy: async () => ({ Component: (await import('../submissions/receipt-page')).ReceiptPage }),
+      },
+      {
+        path: 'feedback/:id',
+        lazy: async () => ({ Component: (await import('../submissions/feedback-page')).FeedbackPage }),
+      },
       { path: 'piles/:id', lazy: async () => ({ Component: (await import('../marking/pile-page')).PilePage }) },
-      { path: 'piles/:id/:workId', lazy: async () => ({ Component: (await import('../marking/marking-page')).MarkingPage }) },
+      {
+        path: 'piles/:id/:workId',
+        lazy: async () => ({ Component: (await import('../marking/marking-page')).MarkingPage }),
+      },
       { path: '*', element: <NotThere /> },
     ],
   },

@@ -12,7 +12,11 @@ import { useWelcome } from './queries';
 
 const PLACES: Record<Me['role'], [to: string, name: string][]> = {
   student: [['/', 'Today']],
-  teacher: [['/', 'Today'], ['/assignments', 'Assignments'], ['/people', 'People']],
+  teacher: [
+    ['/', 'Today'],
+    ['/assignments', 'Assignments'],
+    ['/people', 'People'],
+  ],
   administrator: [['/people', 'People']],
 };
 
@@ -26,13 +30,23 @@ export function Shell() {
   if (!me) return <SignInPage />;
   return (
     <div className="flex min-h-screen flex-col">
-      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-white focus:p-2">Skip to the page</a>
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-white focus:p-2"
+      >
+        Skip to the page
+      </a>
       <header className="no-print flex min-h-[46px] items-center gap-4 border-b border-rule bg-paper px-4">
-        <Link to="/" className="flex items-center gap-2 font-semibold"><Mark />Ichnograph</Link>
+        <Link to="/" className="flex items-center gap-2 font-semibold">
+          <Mark />
+          Ichnograph
+        </Link>
         <Crumbs fallback={<Places me={me} />} />
         <PersonMenu me={me} />
       </header>
-      <Suspense fallback={<Loading what="Opening the page …" />}><Outlet /></Suspense>
+      <Suspense fallback={<Loading what="Opening the page …" />}>
+        <Outlet />
+      </Suspense>
     </div>
   );
 }
@@ -41,7 +55,16 @@ function Places({ me }: { me: Me }) {
   return (
     <nav aria-label="Places" className="flex flex-1 gap-1">
       {PLACES[me.role].map(([to, name]) => (
-        <NavLink key={to} to={to} end className={({ isActive }) => `rounded-sm px-3 py-1.5 ${isActive ? 'bg-wash font-semibold' : 'hover:bg-canvas'}`}>{name}</NavLink>
+        <NavLink
+          key={to}
+          to={to}
+          end
+          className={({ isActive }) =>
+            `rounded-sm px-3 py-1.5 ${isActive ? 'bg-wash font-semibold' : 'hover:bg-canvas'}`
+          }
+        >
+          {name}
+        </NavLink>
       ))}
     </nav>
   );
@@ -55,12 +78,19 @@ function PersonMenu({ me }: { me: Me }) {
     <>
       <DropdownMenu.Root>
         <DropdownMenu.Trigger className="ml-auto flex max-w-[16rem] shrink-0 items-center gap-1 rounded-sm px-2 py-1.5 hover:bg-canvas">
-          <span className="truncate">{me.givenName} {me.familyName}</span><ChevronDown aria-hidden size={14} />
+          <span className="truncate">
+            {me.givenName} {me.familyName}
+          </span>
+          <ChevronDown aria-hidden size={14} />
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content align="end" sideOffset={4} className="z-50 min-w-48 card p-1">
-            <DropdownMenu.Item className={item} onSelect={() => void navigate('/password')}>Change password</DropdownMenu.Item>
-            <DropdownMenu.Item className={item} onSelect={() => void signOut()}>Sign out</DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => void navigate('/password')}>
+              Change password
+            </DropdownMenu.Item>
+            <DropdownMenu.Item className={item} onSelect={() => void signOut()}>
+              Sign out
+            </DropdownMenu.Item>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>

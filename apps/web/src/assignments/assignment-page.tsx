@@ -25,23 +25,57 @@ function Sheet({ detail }: { detail: AssignmentDetail }) {
   const body = useMemo(() => readAssignment(detail.file), [detail.file]);
   const { legend, terms, starter, reference } = body;
   return (
-    <Page title={detail.title} lead={body.focusQuestion} actions={<a className={buttonClass()} href={`/api/assignments/${detail.id}/file`} download><Download aria-hidden size={14} />Write it out as a file</a>}>
+    <Page
+      title={detail.title}
+      lead={body.focusQuestion}
+      actions={
+        <a className={buttonClass()} href={`/api/assignments/${detail.id}/file`} download>
+          <Download aria-hidden size={14} />
+          Write it out as a file
+        </a>
+      }
+    >
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_19rem]">
         <div className="grid min-w-0 gap-8">
-          <Section title="Brief"><Brief text={body.brief} /></Section>
-          <Section title={`Requirements · ${body.requirements.length}`}><RequirementSentences assignment={body} /></Section>
-          <Section title="Starter map">{starter ? <MapPicture map={starter} legend={legend} title="Starter map" /> : <p className="text-quiet">Students begin with an empty map.</p>}</Section>
-          {reference && <Section title="Reference map" note="Only you see this one."><MapPicture map={reference} legend={legend} title="Reference map" /></Section>}
+          <Section title="Brief">
+            <Brief text={body.brief} />
+          </Section>
+          <Section title={`Requirements · ${body.requirements.length}`}>
+            <RequirementSentences assignment={body} />
+          </Section>
+          <Section title="Starter map">
+            {starter ? (
+              <MapPicture map={starter} legend={legend} title="Starter map" />
+            ) : (
+              <p className="text-quiet">Students begin with an empty map.</p>
+            )}
+          </Section>
+          {reference && (
+            <Section title="Reference map" note="Only you see this one.">
+              <MapPicture map={reference} legend={legend} title="Reference map" />
+            </Section>
+          )}
         </div>
         <div className="grid min-w-0 content-start gap-8">
-          <Section title="Given to"><GiveToClass detail={detail} /></Section>
-          <Section title="Legend"><LegendList legend={legend} /></Section>
+          <Section title="Given to">
+            <GiveToClass detail={detail} />
+          </Section>
+          <Section title="Legend">
+            <LegendList legend={legend} />
+          </Section>
           <Section title={`Terms · ${terms.length}`}>
-            <ul className="flex flex-wrap gap-1.5">{terms.map(({ text, kind, accept }) => (
-              <li key={text} className="words max-w-full border border-rule border-l-4 bg-white px-2 py-0.5 text-sm" style={{ borderLeftColor: legend.topicKinds.find(({ id }) => id === kind)?.outline ?? '#c9cdc4' }}>
-                {text}{accept?.length ? <span className="text-quiet"> or {accept.join(', ')}</span> : null}
-              </li>
-            ))}</ul>
+            <ul className="flex flex-wrap gap-1.5">
+              {terms.map(({ text, kind, accept }) => (
+                <li
+                  key={text}
+                  className="words max-w-full border border-rule border-l-4 bg-white px-2 py-0.5 text-sm"
+                  style={{ borderLeftColor: legend.topicKinds.find(({ id }) => id === kind)?.outline ?? '#c9cdc4' }}
+                >
+                  {text}
+                  {accept?.length ? <span className="text-quiet"> or {accept.join(', ')}</span> : null}
+                </li>
+              ))}
+            </ul>
           </Section>
         </div>
       </div>
@@ -52,7 +86,10 @@ function Sheet({ detail }: { detail: AssignmentDetail }) {
 function Section({ title, note, children }: { title: string; note?: string; children: React.ReactNode }) {
   return (
     <section className="min-w-0">
-      <h2 className="caption mb-2">{title}{note && <span className="normal-case tracking-normal"> · {note}</span>}</h2>
+      <h2 className="caption mb-2">
+        {title}
+        {note && <span className="normal-case tracking-normal"> · {note}</span>}
+      </h2>
       {children}
     </section>
   );

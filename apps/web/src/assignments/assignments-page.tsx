@@ -15,24 +15,50 @@ export function AssignmentsPage() {
   if (assignments.isPending) return <Loading what="Opening your assignments …" />;
   if (assignments.isError) return <Failed error={assignments.error} />;
   return (
-    <Page title="Assignments" lead="What you can give to a class. Bring one in as a file; you can write each out again.">
+    <Page
+      title="Assignments"
+      lead="What you can give to a class. Bring one in as a file; you can write each out again."
+    >
       <BringIn />
-      {assignments.data.length === 0
-        ? <p className="mt-8">None yet. Bring in an assignment file (.json) to begin.</p>
-        : (
-          <table className="mt-8 w-full text-left">
-            <thead><tr className="caption border-b border-ink"><th className="py-1">Assignment</th><th>Given to</th><th>Brought in</th></tr></thead>
-            <tbody>
-              {assignments.data.map(({ id, title, focusQuestion, publications, broughtIn }) => (
-                <tr key={id} className="border-b border-rule align-top">
-                  <td className="words py-2 pr-4"><Link className="font-semibold text-action underline" to={`/assignments/${id}`}>{title}</Link><br /><span className="text-sm text-quiet">{focusQuestion}</span></td>
-                  <td className="words py-2 pr-4">{publications.length === 0 ? <span className="text-quiet">nobody yet</span> : publications.map((one) => <div key={one.id}>{one.className}{one.due && <span className="text-quiet"> · due {showMoment(one.due, zone)}</span>}</div>)}</td>
-                  <td className="whitespace-nowrap py-2 text-quiet">{showDay(broughtIn, zone)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )}
+      {assignments.data.length === 0 ? (
+        <p className="mt-8">None yet. Bring in an assignment file (.json) to begin.</p>
+      ) : (
+        <table className="mt-8 w-full text-left">
+          <thead>
+            <tr className="caption border-b border-ink">
+              <th className="py-1">Assignment</th>
+              <th>Given to</th>
+              <th>Brought in</th>
+            </tr>
+          </thead>
+          <tbody>
+            {assignments.data.map(({ id, title, focusQuestion, publications, broughtIn }) => (
+              <tr key={id} className="border-b border-rule align-top">
+                <td className="words py-2 pr-4">
+                  <Link className="font-semibold text-action underline" to={`/assignments/${id}`}>
+                    {title}
+                  </Link>
+                  <br />
+                  <span className="text-sm text-quiet">{focusQuestion}</span>
+                </td>
+                <td className="words py-2 pr-4">
+                  {publications.length === 0 ? (
+                    <span className="text-quiet">nobody yet</span>
+                  ) : (
+                    publications.map((one) => (
+                      <div key={one.id}>
+                        {one.className}
+                        {one.due && <span className="text-quiet"> · due {showMoment(one.due, zone)}</span>}
+                      </div>
+                    ))
+                  )}
+                </td>
+                <td className="whitespace-nowrap py-2 text-quiet">{showDay(broughtIn, zone)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
     </Page>
   );
 }
@@ -50,12 +76,15 @@ function BringIn() {
     setTrouble(null);
     setReading(true);
     try {
-      const made = await api.post<AssignmentDetail>('assignments', { file: JSON.parse((await file.text()).replace(/^\ufeff/, '')) as unknown });
+      const made = await api.post<AssignmentDetail>('assignments', {
+        file: JSON.parse((await file.text()).replace(/^\ufeff/, '')) as unknown,
+      });
       await refresh();
       announce(`${made.title} is brought in.`);
       await navigate(`/assignments/${made.id}`);
     } catch (error) {
-      if (error instanceof SyntaxError) refuse(`“${file.name}” was not taken: it is not JSON, or the file was cut short.`);
+      if (error instanceof SyntaxError)
+        refuse(`“${file.name}” was not taken: it is not JSON, or the file was cut short.`);
       else refuse(sentenceOfError(error), error instanceof ApiError ? error.problem.problems : []);
     } finally {
       setReading(false);
@@ -63,20 +92,41 @@ function BringIn() {
   };
   return (
     <section aria-labelledby={`${id}-title`} className="border border-dashed border-[#8b9389] p-4">
-      <h2 id={`${id}-title`} className="font-semibold">Bring in an assignment file</h2>
-      <p className="mt-1 text-quiet">Brief, legend, terms, starter map and requirements travel in one file. A file that breaks a rule is refused with the place and the reason; nothing of it is taken half.</p>
-      <label className={`mt-3 ${buttonClass('action')} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}>
+      <h2 id={`${id}-title`} className="font-semibold">
+        Bring in an assignment file
+      </h2>
+      <p className="mt-1 text-quiet">
+        Brief, legend, terms, starter map and requirements travel in one file. A file that breaks a rule is refused with
+        the place and the reason; nothing of it is taken half.
+      </p>
+      <label
+        className={`mt-3 ${buttonClass('action')} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}
+      >
         {reading ? 'Reading …' : 'Choose a file'}
-        <input type="file" accept=".json,application/json" className="sr-only" disabled={reading} onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          event.target.value = '';
-          if (file) void bringIn(file);
-        }} />
+        <input
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          disabled={reading}
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            event.target.value = '';
+            if (file) void bringIn(file);
+          }}
+        />
       </label>
       {trouble && (
         <div className="words mt-4 border-l-4 border-madder bg-madder-wash px-3 py-2">
           <p>{trouble.words}</p>
-          {trouble.places.length > 1 && <ul className="mt-2 list-disc pl-5">{trouble.places.map(({ path, reason }, i) => <li key={i}><code className="font-mono text-sm">{path}</code> {reason}</li>)}</ul>}
+          {trouble.places.length > 1 && (
+            <ul className="mt-2 list-disc pl-5">
+              {trouble.places.map(({ path, reason }, i) => (
+                <li key={i}>
+                  <code className="font-mono text-sm">{path}</code> {reason}
+                </li>
+              ))}
+            </ul>
+          )}
         </div>
       )}
     </section>

@@ -2,5 +2,11 @@ import Markdown from 'react-markdown';
 
 /** The teacher's instructions. Markdown only: HTML in it is shown as text, pictures from elsewhere are not fetched. */
 export function Brief({ text }: { text: string }) {
-  return <div className="prose words max-w-[70ch]"><Markdown disallowedElements={['img', 'h1']} unwrapDisallowed>{text}</Markdown></div>;
+  return (
+    <div className="prose words max-w-[70ch]">
+      <Markdown disallowedElements={['img', 'h1']} unwrapDisallowed>
+        {text}
+      </Markdown>
+    </div>
+  );
 }

@@ -18,11 +18,19 @@ export function GiveToClass({ detail: { id, publications } }: { detail: Assignme
       {publications.length === 0 && <p className="mb-3 text-quiet">No class has it yet.</p>}
       <ul className="mb-4 grid gap-2">
         {publications.map((one) => (
-          <li key={one.id} className="card words px-3 py-2"><Link className="font-semibold text-action underline" to={`/piles/${one.id}`}>{one.className}</Link><br /><span className="text-sm text-quiet">{one.due ? `due ${showMoment(one.due, zone)}` : 'no due date'}</span></li>
+          <li key={one.id} className="card words px-3 py-2">
+            <Link className="font-semibold text-action underline" to={`/piles/${one.id}`}>
+              {one.className}
+            </Link>
+            <br />
+            <span className="text-sm text-quiet">{one.due ? `due ${showMoment(one.due, zone)}` : 'no due date'}</span>
+          </li>
         ))}
       </ul>
       {left.length > 0 && <Form assignmentId={id} classes={left} />}
-      {classes.data?.length === 0 && <p className="text-quiet">You are in no class yet. Your administrator puts you into one.</p>}
+      {classes.data?.length === 0 && (
+        <p className="text-quiet">You are in no class yet. Your administrator puts you into one.</p>
+      )}
     </>
   );
 }
@@ -49,19 +57,50 @@ function Form({ assignmentId, classes }: { assignmentId: string; classes: { id: 
     }
   };
   return (
-    <form noValidate className="card p-3" onSubmit={(event) => { event.preventDefault(); void give(); }}>
+    <form
+      noValidate
+      className="card p-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void give();
+      }}
+    >
       <h3 className="mb-2 font-semibold">Give it to a class</h3>
       <Trouble>{trouble}</Trouble>
-      <label className="mb-3 block"><span className="mb-1 block">Class</span>
-        <select className="field" value={classId} onChange={(event) => setClassId(event.target.value)}><option value="">Choose …</option>{classes.map((one) => <option key={one.id} value={one.id}>{one.name}</option>)}</select>
+      <label className="mb-3 block">
+        <span className="mb-1 block">Class</span>
+        <select className="field" value={classId} onChange={(event) => setClassId(event.target.value)}>
+          <option value="">Choose …</option>
+          {classes.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </select>
       </label>
       <div className="mb-3 grid grid-cols-[1fr_6.5rem] gap-2">
-        <label><span className="mb-1 block">Due date</span><input className="field" type="date" value={date} onChange={(event) => setDate(event.target.value)} /></label>
-        <label><span className="mb-1 block">Time</span><input className="field" type="time" value={time} onChange={(event) => setTime(event.target.value)} /></label>
+        <label>
+          <span className="mb-1 block">Due date</span>
+          <input className="field" type="date" value={date} onChange={(event) => setDate(event.target.value)} />
+        </label>
+        <label>
+          <span className="mb-1 block">Time</span>
+          <input className="field" type="time" value={time} onChange={(event) => setTime(event.target.value)} />
+        </label>
       </div>
       <p className="mb-3 text-sm text-quiet">In the school’s time zone, {zone}.</p>
-      <label className="mb-3 flex items-start gap-2"><input type="checkbox" className="mt-1 accent-action" checked={again} onChange={(event) => setAgain(event.target.checked)} /><span>Students may hand in again</span></label>
-      <Button type="submit" look="action">Give it out</Button>
+      <label className="mb-3 flex items-start gap-2">
+        <input
+          type="checkbox"
+          className="mt-1 accent-action"
+          checked={again}
+          onChange={(event) => setAgain(event.target.checked)}
+        />
+        <span>Students may hand in again</span>
+      </label>
+      <Button type="submit" look="action">
+        Give it out
+      </Button>
     </form>
   );
 }

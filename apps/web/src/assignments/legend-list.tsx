@@ -7,7 +7,12 @@ export function LegendList({ legend }: { legend: Legend }) {
       {legend.topicKinds.map((kind) => (
         <li key={kind.id} className="flex items-start gap-2">
           <KindSample kind={kind} />
-          <span className="words min-w-0"><span className="font-semibold">{kind.name}</span> <span className="text-sm text-quiet">{kind.givenBy === 'student' ? 'the student’s own' : 'given'}</span><br /><span className="text-sm text-quiet">{kind.purpose}</span></span>
+          <span className="words min-w-0">
+            <span className="font-semibold">{kind.name}</span>{' '}
+            <span className="text-sm text-quiet">{kind.givenBy === 'student' ? 'the student’s own' : 'given'}</span>
+            <br />
+            <span className="text-sm text-quiet">{kind.purpose}</span>
+          </span>
         </li>
       ))}
     </ul>

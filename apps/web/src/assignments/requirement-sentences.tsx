@@ -16,8 +16,11 @@ export function RequirementSentences({ assignment }: { assignment: Assignment })
               {here.map(({ requirement, number }) => (
                 <li key={requirement.id} className="flex items-center gap-3 py-1.5">
                   <Balloon number={number} />
-                  <span className="words min-w-0 flex-1"><Sentence parts={sentenceParts(requirement, assignment)} /></span>
-                  <span className="text-sm text-quiet">{requirement.level}</span><span className="w-14 text-right font-mono text-sm">{requirement.points} pt</span>
+                  <span className="words min-w-0 flex-1">
+                    <Sentence parts={sentenceParts(requirement, assignment)} />
+                  </span>
+                  <span className="text-sm text-quiet">{requirement.level}</span>
+                  <span className="w-14 text-right font-mono text-sm">{requirement.points} pt</span>
                 </li>
               ))}
             </ul>

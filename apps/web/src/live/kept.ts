@@ -24,10 +24,11 @@ export async function forget(accountId: string): Promise<void> {
   await Promise.all(databases.flatMap(({ name }) => (name?.startsWith(mine) ? [deleted(name)] : [])));
 }
 
-const deleted = (name: string): Promise<void> => new Promise((resolve, reject) => {
-  const request = indexedDB.deleteDatabase(name);
-  request.onsuccess = () => resolve();
-  // Another tab has it open; that tab loses its session too and the database goes when it closes.
-  request.onblocked = () => resolve();
-  request.onerror = () => reject(request.error ?? new Error(`${name} could not be deleted`));
-});
+const deleted = (name: string): Promise<void> =>
+  new Promise((resolve, reject) => {
+    const request = indexedDB.deleteDatabase(name);
+    request.onsuccess = () => resolve();
+    // Another tab has it open; that tab loses its session too and the database goes when it closes.
+    request.onblocked = () => resolve();
+    request.onerror = () => reject(request.error ?? new Error(`${name} could not be deleted`));
+  });

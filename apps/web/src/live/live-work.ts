@@ -22,7 +22,11 @@ export interface LiveWork {
 
 const newStore = () => createStore<{ state: SaveState; ready: boolean }>(() => ({ state: 'opening', ready: false }));
 
-interface Wishes { accountId: string; workId: string; onWorkChanged: () => void }
+interface Wishes {
+  accountId: string;
+  workId: string;
+  onWorkChanged: () => void;
+}
 
 /** Opens a work's live map: the copy this browser keeps, the connection, and the truth about what is saved. */
 export function openWork({ accountId, workId, onWorkChanged }: Wishes): LiveWork {
@@ -31,20 +35,35 @@ export function openWork({ accountId, workId, onWorkChanged }: Wishes): LiveWork
   const store = newStore();
   const kept = new IndexeddbPersistence(databaseOf(accountId, workId), doc);
   const socket = new HocuspocusProviderWebsocket({
-    url: `${location.origin.replace(/^http/, 'ws')}${LIVE_PATH}`, delay: 500, factor: 1.5, maxDelay: 3000, minDelay: 300, messageReconnectTimeout: 20_000,
+    url: `${location.origin.replace(/^http/, 'ws')}${LIVE_PATH}`,
+    delay: 500,
+    factor: 1.5,
+    maxDelay: 3000,
+    minDelay: 300,
+    messageReconnectTimeout: 20_000,
   });
   let stored: Record<string, number> = {};
   const now = { connected: false, synced: false, failing: false, closed: false };
 
-  const isCovered = (): boolean => Object.entries(countersOf(doc)).every(([client, count]) => (stored[client] ?? 0) >= count);
+  const isCovered = (): boolean =>
+    Object.entries(countersOf(doc)).every(([client, count]) => (stored[client] ?? 0) >= count);
   const tell = (): void => {
     const covered = isCovered();
     const ready = doc.getMap('head').has('schema');
     if (ready) noteUnsent(accountId, workId, !covered);
-    const state: SaveState = now.closed ? 'closed'
-      : !now.connected ? (ready ? 'offline' : 'opening')
-      : now.failing && !covered ? 'not stored'
-      : !now.synced || !covered ? (ready ? 'saving' : 'opening') : 'saved';
+    const state: SaveState = now.closed
+      ? 'closed'
+      : !now.connected
+        ? ready
+          ? 'offline'
+          : 'opening'
+        : now.failing && !covered
+          ? 'not stored'
+          : !now.synced || !covered
+            ? ready
+              ? 'saving'
+              : 'opening'
+            : 'saved';
     const before = store.getState();
     if (before.state !== state || before.ready !== ready) store.setState({ state, ready });
   };
@@ -53,7 +72,8 @@ export function openWork({ accountId, workId, onWorkChanged }: Wishes): LiveWork
     if (message.type === 'not stored') now.failing = true;
     if (message.type === 'stored') {
       now.failing = false;
-      for (const [client, count] of Object.entries(message.counters)) stored = { ...stored, [client]: Math.max(stored[client] ?? 0, count) };
+      for (const [client, count] of Object.entries(message.counters))
+        stored = { ...stored, [client]: Math.max(stored[client] ?? 0, count) };
     }
     tell();
   };
@@ -63,32 +83,48 @@ export function openWork({ accountId, workId, onWorkChanged }: Wishes): LiveWork
     tell();
   };
   const provider = new HocuspocusProvider({
-    websocketProvider: socket, name: workDocument(workId), document: doc, token: 'cookie', awareness: null,
+    websocketProvider: socket,
+    name: workDocument(workId),
+    document: doc,
+    token: 'cookie',
+    awareness: null,
     onStatus: ({ status }) => {
       now.connected = status === WebSocketStatus.Connected;
       if (!now.connected) now.synced = false;
       tell();
     },
-    onSynced: ({ state }) => { now.synced = state; tell(); },
+    onSynced: ({ state }) => {
+      now.synced = state;
+      tell();
+    },
     onStateless: ({ payload }) => hear(JSON.parse(payload) as LiveMessage),
     // A map that may only be read is in another state than the page may think.
-    onAuthenticated: ({ scope }) => { if (scope === 'readonly') onWorkChanged(); },
+    onAuthenticated: ({ scope }) => {
+      if (scope === 'readonly') onWorkChanged();
+    },
     onAuthenticationFailed: close,
     onClose: ({ event }) => {
       // 4401: signed out elsewhere or expired. Whatever is not sent stays in this browser, under this account.
       if (event.code === 4401) close();
-      else { now.connected = false; now.synced = false; tell(); }
+      else {
+        now.connected = false;
+        now.synced = false;
+        tell();
+      }
     },
   });
   provider.attach();
   doc.on('afterTransaction', tell);
-  const wake = (): void => { void socket.connect(); };
+  const wake = (): void => {
+    void socket.connect();
+  };
   // A socket that the network left may seem open for a long while; the browser knows sooner.
   const sleep = (): void => socket.disconnect();
   window.addEventListener('online', wake);
   window.addEventListener('offline', sleep);
   return {
-    live, store,
+    live,
+    store,
     destroy: () => {
       window.removeEventListener('online', wake);
       window.removeEventListener('offline', sleep);

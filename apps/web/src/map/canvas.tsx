@@ -2,7 +2,16 @@ import '@xyflow/react/dist/base.css';
 import './canvas.css';
 import { boxOf, drawnBox } from '@ichnograph/core';
 import type { Topic } from '@ichnograph/core';
-import { Background, BackgroundVariant, ConnectionMode, ReactFlow, SelectionMode, useReactFlow, useStore as useFlowStore, ViewportPortal } from '@xyflow/react';
+import {
+  Background,
+  BackgroundVariant,
+  ConnectionMode,
+  ReactFlow,
+  SelectionMode,
+  useReactFlow,
+  useStore as useFlowStore,
+  ViewportPortal,
+} from '@xyflow/react';
 import type { EdgeChange, FinalConnectionState, NodeChange } from '@xyflow/react';
 import { useEffect, useRef, useState } from 'react';
 import type { KeyboardEvent, ReactNode, RefObject } from 'react';
@@ -13,7 +22,10 @@ import type { Shown } from './use-marks';
 import { useShow } from './view';
 import type { Padding } from './view';
 
-export interface Spot { x: number; y: number }
+export interface Spot {
+  x: number;
+  y: number;
+}
 
 /** What a person may do on the canvas. Without these it is there to be read. */
 export interface Gestures {
@@ -45,13 +57,26 @@ const EDGE_TYPES = { link: CanvasLink };
 const NOT_MOVED = new Map<string, Spot>();
 
 /** The topmost topic at a spot of the map. */
-const topicAt = (topics: readonly Topic[], { x, y }: Spot): Topic | undefined => topics.findLast((topic) => {
-  const box = boxOf(topic, 4);
-  return x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
-});
+const topicAt = (topics: readonly Topic[], { x, y }: Spot): Topic | undefined =>
+  topics.findLast((topic) => {
+    const box = boxOf(topic, 4);
+    return x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
+  });
 
 /** The one canvas: of students, markers and readers. It owns nothing but the view and what is in the hand. */
-export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, overlay, children, fitKey, hostRef, ...shown }: Props) {
+export function Canvas({
+  label,
+  padding,
+  onSelect,
+  onHover,
+  onKey,
+  gestures,
+  overlay,
+  children,
+  fitKey,
+  hostRef,
+  ...shown
+}: Props) {
   const { map, selection } = shown;
   const flow = useReactFlow<TopicNode, LinkEdge>();
   const own = useRef<HTMLDivElement>(null);
@@ -64,24 +89,34 @@ export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, ove
     const selects = changes.filter((change) => change.type === 'select');
     if (selects.length === 0) return;
     const next = new Set(pending.current ?? selection);
-    for (const { id, selected } of selects) if (selected) next.add(id); else next.delete(id);
+    for (const { id, selected } of selects)
+      if (selected) next.add(id);
+      else next.delete(id);
     // Nodes and edges report one click in two calls; both must see the same selection grow.
     pending.current = next;
-    queueMicrotask(() => { pending.current = null; });
+    queueMicrotask(() => {
+      pending.current = null;
+    });
     onSelect([...next]);
   };
   const pending = useRef<Set<string> | null>(null);
 
   const onNodesChange = (changes: NodeChange<TopicNode>[]): void => {
     select(changes);
-    const steps = changes.flatMap((change) => (change.type === 'position' && change.position && gestures ? [[change.id, change.position] as const] : []));
+    const steps = changes.flatMap((change) =>
+      change.type === 'position' && change.position && gestures ? [[change.id, change.position] as const] : [],
+    );
     if (steps.length > 0) setMoved((before) => new Map([...before, ...steps]));
   };
   const drop = (_event: unknown, node: TopicNode, dragged: TopicNode[]): void => {
     const start = node.data.original as Topic;
     const step = { x: node.position.x - start.x, y: node.position.y - start.y };
     setMoved(NOT_MOVED);
-    if (step.x !== 0 || step.y !== 0) gestures?.onMove(dragged.map(({ id }) => id), step);
+    if (step.x !== 0 || step.y !== 0)
+      gestures?.onMove(
+        dragged.map(({ id }) => id),
+        step,
+      );
   };
   const connected = (event: MouseEvent | TouchEvent, { fromNode }: FinalConnectionState): void => {
     if (!fromNode) return;
@@ -93,22 +128,66 @@ export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, ove
   };
   return (
     // The canvas takes keys only while it has the focus itself; Escape leaves it.
-    <div ref={host} className="canvas relative h-full w-full" role="application" aria-label={label} tabIndex={0} data-testid="canvas" onKeyDown={onKey}
+    <div
+      ref={host}
+      className="canvas relative h-full w-full"
+      role="application"
+      aria-label={label}
+      tabIndex={0}
+      data-testid="canvas"
+      onKeyDown={onKey}
       onDoubleClick={(event) => {
-        if (gestures && (event.target as Element).classList.contains('react-flow__pane')) gestures.onMake(flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
-      }}>
+        if (gestures && (event.target as Element).classList.contains('react-flow__pane'))
+          gestures.onMake(flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
+      }}
+    >
       <ReactFlow<TopicNode, LinkEdge>
-        nodes={nodes} edges={edges} nodeTypes={NODE_TYPES} edgeTypes={EDGE_TYPES} nodeOrigin={[0.5, 0.5]} onNodesChange={onNodesChange}
-        onEdgesChange={select} onNodeDragStop={drop} onSelectionDragStop={(event, dragged) => { if (dragged[0]) drop(event, dragged[0], dragged); }}
-        onConnectEnd={connected} onNodeDoubleClick={(_event, node) => gestures?.onEdit(node.id)} onEdgeDoubleClick={(_event, edge) => gestures?.onEdit(edge.id)}
-        onEdgeMouseEnter={(_event, edge) => onHover?.(edge.id)} onEdgeMouseLeave={() => onHover?.(null)}
-        onNodeMouseEnter={(_event, node) => onHover?.(node.id)} onNodeMouseLeave={() => onHover?.(null)}
-        connectionMode={ConnectionMode.Loose} connectionRadius={0} isValidConnection={() => false} connectionLineStyle={{ stroke: '#1f6f63', strokeWidth: 2, strokeDasharray: '5 4' }}
-        nodesDraggable={gestures !== undefined} nodesConnectable={gestures !== undefined} nodesFocusable={false} edgesFocusable={false} disableKeyboardA11y
-        elevateNodesOnSelect={false} elevateEdgesOnSelect={false} zIndexMode="manual" deleteKeyCode={null} multiSelectionKeyCode="Shift" selectionKeyCode={null}
-        selectionOnDrag={gestures !== undefined} selectionMode={SelectionMode.Partial} panOnDrag={gestures ? [1, 2] : true} panActivationKeyCode="Space" panOnScroll
-        zoomActivationKeyCode="Control" zoomOnDoubleClick={false} minZoom={0.08} maxZoom={4} proOptions={{ hideAttribution: true }} nodeDragThreshold={3}
-        onlyRenderVisibleElements={map.topics.length > 400} onMove={onViewMoved}
+        nodes={nodes}
+        edges={edges}
+        nodeTypes={NODE_TYPES}
+        edgeTypes={EDGE_TYPES}
+        nodeOrigin={[0.5, 0.5]}
+        onNodesChange={onNodesChange}
+        onEdgesChange={select}
+        onNodeDragStop={drop}
+        onSelectionDragStop={(event, dragged) => {
+          if (dragged[0]) drop(event, dragged[0], dragged);
+        }}
+        onConnectEnd={connected}
+        onNodeDoubleClick={(_event, node) => gestures?.onEdit(node.id)}
+        onEdgeDoubleClick={(_event, edge) => gestures?.onEdit(edge.id)}
+        onEdgeMouseEnter={(_event, edge) => onHover?.(edge.id)}
+        onEdgeMouseLeave={() => onHover?.(null)}
+        onNodeMouseEnter={(_event, node) => onHover?.(node.id)}
+        onNodeMouseLeave={() => onHover?.(null)}
+        connectionMode={ConnectionMode.Loose}
+        connectionRadius={0}
+        isValidConnection={() => false}
+        connectionLineStyle={{ stroke: '#1f6f63', strokeWidth: 2, strokeDasharray: '5 4' }}
+        nodesDraggable={gestures !== undefined}
+        nodesConnectable={gestures !== undefined}
+        nodesFocusable={false}
+        edgesFocusable={false}
+        disableKeyboardA11y
+        elevateNodesOnSelect={false}
+        elevateEdgesOnSelect={false}
+        zIndexMode="manual"
+        deleteKeyCode={null}
+        multiSelectionKeyCode="Shift"
+        selectionKeyCode={null}
+        selectionOnDrag={gestures !== undefined}
+        selectionMode={SelectionMode.Partial}
+        panOnDrag={gestures ? [1, 2] : true}
+        panActivationKeyCode="Space"
+        panOnScroll
+        zoomActivationKeyCode="Control"
+        zoomOnDoubleClick={false}
+        minZoom={0.08}
+        maxZoom={4}
+        proOptions={{ hideAttribution: true }}
+        nodeDragThreshold={3}
+        onlyRenderVisibleElements={map.topics.length > 400}
+        onMove={onViewMoved}
       >
         {/* Survey marks would show through what is dimmed. */}
         {shown.concern === null && <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />}
@@ -123,7 +202,10 @@ export function Canvas({ label, padding, onSelect, onHover, onKey, gestures, ove
 /** Tells the balloons how much to grow on a map shown small, so that their numbers can still be read. */
 function MarkScale({ host }: { host: RefObject<HTMLDivElement | null> }) {
   const zoom = useFlowStore(({ transform }) => transform[2]);
-  useEffect(() => host.current?.style.setProperty('--mark-scale', String(Math.min(2.4, Math.max(1, 0.85 / zoom)))), [host, zoom]);
+  useEffect(
+    () => host.current?.style.setProperty('--mark-scale', String(Math.min(2.4, Math.max(1, 0.85 / zoom)))),
+    [host, zoom],
+  );
   return null;
 }
 
@@ -131,18 +213,26 @@ function MarkScale({ host }: { host: RefObject<HTMLDivElement | null> }) {
  * Shows the whole map, and again while panels settle and windows change, until a person moves the view themselves.
  * @returns to be told of each movement of the view
  */
-function useFit(key: string, { map, legend }: Pick<Shown, 'map' | 'legend'>, { top, right, bottom, left }: Padding): (event: unknown) => void {
+function useFit(
+  key: string,
+  { map, legend }: Pick<Shown, 'map' | 'legend'>,
+  { top, right, bottom, left }: Padding,
+): (event: unknown) => void {
   const { show } = useShow();
   const width = useFlowStore((state) => state.width);
   const height = useFlowStore((state) => state.height);
   const movedBy = useRef<string | null>(null);
   const newest = useRef({ map, legend });
-  useEffect(() => { newest.current = { map, legend }; });
+  useEffect(() => {
+    newest.current = { map, legend };
+  });
   const ready = map.topics.length > 0;
   useEffect(() => {
     if (!ready || width === 0 || height === 0 || movedBy.current === key) return;
     show(drawnBox(newest.current.map, newest.current.legend), { padding: { top, right, bottom, left } });
   }, [key, ready, width, height, top, right, bottom, left, show]);
   // Movements without an event are the program's own.
-  return (event) => { if (event) movedBy.current = key; };
+  return (event) => {
+    if (event) movedBy.current = key;
+  };
 }

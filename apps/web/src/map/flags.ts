@@ -1,6 +1,10 @@
 import type { Report, Result, Status } from '@ichnograph/core';
 
-export interface Flag { number: number; status: Status; requirement: string }
+export interface Flag {
+  number: number;
+  status: Status;
+  requirement: string;
+}
 export type Flags = ReadonlyMap<string, readonly Flag[]>;
 
 /** A requirement that flags more than this, and most of the map, wears its number only while it is chosen. */
@@ -10,7 +14,9 @@ const CROWD = 6;
 export function flagsOf(report: Report | null, marks: number, chosen: string | null): Flags {
   const flags = new Map<string, Flag[]>();
   report?.results.forEach(({ id: requirement, evidence, status }, i) => {
-    const ids = new Set(evidence.filter(({ flag }) => flag !== false).flatMap(({ topics, links }) => [...topics, ...links]));
+    const ids = new Set(
+      evidence.filter(({ flag }) => flag !== false).flatMap(({ topics, links }) => [...topics, ...links]),
+    );
     if (requirement !== chosen && ids.size > CROWD && ids.size > marks / 2) return;
     for (const id of ids) flags.set(id, [...(flags.get(id) ?? []), { number: i + 1, status, requirement }]);
   });
@@ -18,7 +24,10 @@ export function flagsOf(report: Report | null, marks: number, chosen: string | n
 }
 
 /** What a requirement speaks of, so that all else can be dimmed; null when it speaks of nothing on the map. */
-export function concernOf(result: Result | undefined, links: readonly { id: string; from: string; to: string }[]): ReadonlySet<string> | null {
+export function concernOf(
+  result: Result | undefined,
+  links: readonly { id: string; from: string; to: string }[],
+): ReadonlySet<string> | null {
   if (!result) return null;
   const ids = new Set(result.evidence.flatMap((piece) => [...piece.topics, ...piece.links]));
   if (ids.size === 0) return null;

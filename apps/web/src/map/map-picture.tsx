@@ -3,7 +3,22 @@ import type { Legend, TitleBlockText, TopicMap } from '@ichnograph/core';
 import { useMemo } from 'react';
 
 /** A map to look at. Core draws it, line for line as on the canvas; its text is escaped there. */
-export function MapPicture({ map, legend, title, block }: { map: TopicMap; legend: Legend; title: string; block?: TitleBlockText }) {
+export function MapPicture({
+  map,
+  legend,
+  title,
+  block,
+}: {
+  map: TopicMap;
+  legend: Legend;
+  title: string;
+  block?: TitleBlockText;
+}) {
   const svg = useMemo(() => mapToSvg(map, legend, { title, ...(block && { block }) }), [map, legend, title, block]);
-  return <div className="card overflow-hidden p-2 [&>svg]:h-auto [&>svg]:max-h-[36rem] [&>svg]:max-w-full [&>svg]:mx-auto" dangerouslySetInnerHTML={{ __html: svg }} />;
+  return (
+    <div
+      className="card overflow-hidden p-2 [&>svg]:h-auto [&>svg]:max-h-[36rem] [&>svg]:max-w-full [&>svg]:mx-auto"
+      dangerouslySetInnerHTML={{ __html: svg }}
+    />
+  );
 }

@@ -18,7 +18,12 @@ function placeOf(map: TopicMap, legend: Legend, { anchor, target }: CommentRow):
   return link && from && to ? pointAlong(drawLink(link, from, to, legend).line, 0.5) : null;
 }
 
-interface Props { map: TopicMap; legend: Legend; comments: readonly CommentRow[]; card: (comment: CommentRow) => ReactNode }
+interface Props {
+  map: TopicMap;
+  legend: Legend;
+  comments: readonly CommentRow[];
+  card: (comment: CommentRow) => ReactNode;
+}
 
 /**
  * The margin of a marked map: comments level with what they speak of, pushed down where they would overlap, each tied by
@@ -31,14 +36,23 @@ export function Margin({ map, legend, comments, card }: Props) {
   const [heights, setHeights] = useState<ReadonlyMap<string, number>>(new Map());
   const list = useRef<HTMLOListElement>(null);
   useLayoutEffect(() => {
-    const measure = (): void => setHeights(new Map([...(list.current?.children ?? [])].map((item) => [(item as HTMLElement).dataset.comment!, item.clientHeight])));
+    const measure = (): void =>
+      setHeights(
+        new Map(
+          [...(list.current?.children ?? [])].map((item) => [
+            (item as HTMLElement).dataset.comment!,
+            item.clientHeight,
+          ]),
+        ),
+      );
     // A card grows when its comment is changed in place, too.
     const observer = new ResizeObserver(measure);
     for (const item of list.current?.children ?? []) observer.observe(item);
     measure();
     return () => observer.disconnect();
   }, [comments]);
-  const anchored = comments.map((comment) => ({ comment, at: placeOf(map, legend, comment) }))
+  const anchored = comments
+    .map((comment) => ({ comment, at: placeOf(map, legend, comment) }))
     .map(({ comment, at }) => ({ comment, at: at && { x: at.x * zoom + tx, y: at.y * zoom + ty } }))
     .sort((a, b) => (a.at?.y ?? Infinity) - (b.at?.y ?? Infinity));
   let free = 8;
@@ -52,11 +66,36 @@ export function Margin({ map, legend, comments, card }: Props) {
   return (
     <>
       <svg aria-hidden className="pointer-events-none absolute inset-0 h-full w-full overflow-hidden">
-        {placed.map(({ comment, at, top }) => at && at.x < left && <path key={comment.id} d={`M${at.x + 4} ${at.y}L${left - 12} ${top + 16}H${left}`} fill="none" stroke="#4d5867" strokeOpacity="0.55" />)}
+        {placed.map(
+          ({ comment, at, top }) =>
+            at &&
+            at.x < left && (
+              <path
+                key={comment.id}
+                d={`M${at.x + 4} ${at.y}L${left - 12} ${top + 16}H${left}`}
+                fill="none"
+                stroke="#4d5867"
+                strokeOpacity="0.55"
+              />
+            ),
+        )}
       </svg>
-      <aside aria-label="Margin" className="pointer-events-none absolute bottom-0 right-0 top-0 overflow-y-auto pr-2.5" style={{ width: MARGIN_WIDTH + 10 }}>
+      <aside
+        aria-label="Margin"
+        className="pointer-events-none absolute bottom-0 right-0 top-0 overflow-y-auto pr-2.5"
+        style={{ width: MARGIN_WIDTH + 10 }}
+      >
         <ol ref={list} className="relative" style={{ height: free }}>
-          {placed.map(({ comment, top }) => <li key={comment.id} data-comment={comment.id} className="pointer-events-auto absolute w-full" style={{ top }}>{card(comment)}</li>)}
+          {placed.map(({ comment, top }) => (
+            <li
+              key={comment.id}
+              data-comment={comment.id}
+              className="pointer-events-auto absolute w-full"
+              style={{ top }}
+            >
+              {card(comment)}
+            </li>
+          ))}
         </ol>
       </aside>
     </>

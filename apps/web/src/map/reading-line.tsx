@@ -2,7 +2,17 @@ import { isBlank, kindOfTopic, propositionOf } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 
 /** What stands on the map at an id, read out: a link as its sentence along the arrow, a topic with its kind. */
-export function Reading({ map, legend, id, phrase }: { map: TopicMap; legend: Legend; id: string | null; phrase?: string | undefined }) {
+export function Reading({
+  map,
+  legend,
+  id,
+  phrase,
+}: {
+  map: TopicMap;
+  legend: Legend;
+  id: string | null;
+  phrase?: string | undefined;
+}) {
   const link = map.links.find((one) => one.id === id);
   if (link) {
     const [from, to] = [link.from, link.to].map((end) => map.topics.find((one) => one.id === end)!);
@@ -13,7 +23,15 @@ export function Reading({ map, legend, id, phrase }: { map: TopicMap; legend: Le
   if (!topic) return null;
   const count = map.links.filter(({ from, to }) => from === topic.id || to === topic.id).length;
   const kind = kindOfTopic(legend, topic.kind)?.name;
-  return <><span className="truncate font-semibold">{isBlank(topic.text) ? '…' : topic.text}</span><span className="shrink-0 text-quiet">{kind && `${kind} · `}{count === 1 ? '1 link' : `${count} links`}</span></>;
+  return (
+    <>
+      <span className="truncate font-semibold">{isBlank(topic.text) ? '…' : topic.text}</span>
+      <span className="shrink-0 text-quiet">
+        {kind && `${kind} · `}
+        {count === 1 ? '1 link' : `${count} links`}
+      </span>
+    </>
+  );
 }
 
 export function ReadSentence({ from, phrase, to }: { from: string; phrase: string; to: string }) {
@@ -37,4 +55,3 @@ export function readAloud(map: TopicMap, legend: Legend, id: string): string {
   const count = map.links.filter(({ from, to }) => from === topic.id || to === topic.id).length;
   return `${topic.text}, ${kindOfTopic(legend, topic.kind)?.name ?? 'no kind'}, ${count === 1 ? '1 link' : `${count} links`}`;
 }
-

@@ -8,5 +8,17 @@ export function sentenceParts({ type: id, params }: Requirement, assignment: Ass
 }
 
 export function Sentence({ parts }: { parts: SentencePart[] }) {
-  return <>{parts.map((part, i) => (typeof part === 'string' ? part : <strong key={i} className="font-bold">{part.text}</strong>))}</>;
+  return (
+    <>
+      {parts.map((part, i) =>
+        typeof part === 'string' ? (
+          part
+        ) : (
+          <strong key={i} className="font-bold">
+            {part.text}
+          </strong>
+        ),
+      )}
+    </>
+  );
 }

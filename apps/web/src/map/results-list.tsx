@@ -19,48 +19,118 @@ interface Props {
 
 /** The numbered requirements with what the check found. Choosing one opens its evidence and dims the rest of the map. */
 export function ResultsList({ assignment, report, ...rest }: Props) {
-  const numbered = assignment.requirements.map((requirement, i) => ({ requirement, number: i + 1, result: report?.results[i] }));
+  const numbered = assignment.requirements.map((requirement, i) => ({
+    requirement,
+    number: i + 1,
+    result: report?.results[i],
+  }));
   return GROUPS.map((group) => {
     const here = numbered.filter(({ requirement }) => groupOf(requirement.type) === group);
     return here.length === 0 ? null : (
       <section key={group} aria-label={GROUP_TITLES[group]} className="mt-3">
         <h3 className="caption px-3.5">{GROUP_TITLES[group]}</h3>
-        <ul>{here.map((one) => <Row key={one.requirement.id} assignment={assignment} {...one} {...rest} />)}</ul>
+        <ul>
+          {here.map((one) => (
+            <Row key={one.requirement.id} assignment={assignment} {...one} {...rest} />
+          ))}
+        </ul>
       </section>
     );
   });
 }
 
-function Row({ requirement, number, result, assignment, chosen, onChoose, onGo, showPoints = false, termAction }: Omit<Props, 'report'> & { requirement: Assignment['requirements'][number]; number: number; result: Result | undefined }) {
+function Row({
+  requirement,
+  number,
+  result,
+  assignment,
+  chosen,
+  onChoose,
+  onGo,
+  showPoints = false,
+  termAction,
+}: Omit<Props, 'report'> & {
+  requirement: Assignment['requirements'][number];
+  number: number;
+  result: Result | undefined;
+}) {
   const isChosen = chosen === requirement.id;
   const parts = sentenceParts(requirement, assignment);
   return (
     <li className={`border-l-[3px] ${isChosen ? 'border-ochre bg-ochre-wash' : 'border-transparent'}`}>
-      <button type="button" aria-expanded={isChosen} className={`flex w-full items-start gap-2.5 py-1.5 pl-[11px] pr-3.5 text-left ${isChosen ? '' : 'hover:bg-canvas'}`} onClick={() => onChoose(isChosen ? null : requirement.id)}>
-        <Balloon number={number} quiet={!result || result.status === 'met'} {...(result && { status: result.status })} />
-        {result && <span className="mt-[3px]"><StatusMark status={result.status} /></span>}
-        <span className="words min-w-0 flex-1"><Sentence parts={parts} />{result && <span className="block text-sm text-quiet">{result.message}</span>}</span>
-        {showPoints && result && <span className="shrink-0 font-mono text-sm">{result.status === 'not-applicable' ? '–' : `${two(result.points)} / ${result.outOf}`}</span>}
+      <button
+        type="button"
+        aria-expanded={isChosen}
+        className={`flex w-full items-start gap-2.5 py-1.5 pl-[11px] pr-3.5 text-left ${isChosen ? '' : 'hover:bg-canvas'}`}
+        onClick={() => onChoose(isChosen ? null : requirement.id)}
+      >
+        <Balloon
+          number={number}
+          quiet={!result || result.status === 'met'}
+          {...(result && { status: result.status })}
+        />
+        {result && (
+          <span className="mt-[3px]">
+            <StatusMark status={result.status} />
+          </span>
+        )}
+        <span className="words min-w-0 flex-1">
+          <Sentence parts={parts} />
+          {result && <span className="block text-sm text-quiet">{result.message}</span>}
+        </span>
+        {showPoints && result && (
+          <span className="shrink-0 font-mono text-sm">
+            {result.status === 'not-applicable' ? '–' : `${two(result.points)} / ${result.outOf}`}
+          </span>
+        )}
       </button>
-      {isChosen && result && <EvidenceList result={result} hint={requirement.hint} onGo={onGo} termAction={termAction} />}
+      {isChosen && result && (
+        <EvidenceList result={result} hint={requirement.hint} onGo={onGo} termAction={termAction} />
+      )}
     </li>
   );
 }
 
 const two = (value: number): string => String(Math.round(value * 10) / 10);
 
-function EvidenceList({ result, hint, onGo, termAction }: { result: Result; hint?: string | undefined; onGo: Props['onGo']; termAction: Props['termAction'] }) {
+function EvidenceList({
+  result,
+  hint,
+  onGo,
+  termAction,
+}: {
+  result: Result;
+  hint?: string | undefined;
+  onGo: Props['onGo'];
+  termAction: Props['termAction'];
+}) {
   const { evidence, status } = result;
   return (
     <div className="pb-2 pl-12 pr-3.5 text-sm">
       {hint && <p className="words mb-1 border-l-2 border-rule pl-2 italic">{hint}</p>}
-      {evidence.length === 0 && <p className="text-quiet">{status === 'met' ? 'Nothing on the map to mend.' : `This is ${STATUS_WORDS[status]}; nothing on the map stands out.`}</p>}
+      {evidence.length === 0 && (
+        <p className="text-quiet">
+          {status === 'met'
+            ? 'Nothing on the map to mend.'
+            : `This is ${STATUS_WORDS[status]}; nothing on the map stands out.`}
+        </p>
+      )}
       <ul className="grid gap-1">
         {evidence.slice(0, 40).map((piece, i) => {
           const ids = [...piece.topics, ...piece.links];
           return (
             <li key={i} className="flex items-start justify-between gap-2">
-              {ids.length > 0 ? <button type="button" className="words min-w-0 text-left underline decoration-rule underline-offset-2 hover:decoration-ink" onClick={() => onGo(ids)}>{piece.message}</button> : <span className="words min-w-0">{piece.message}</span>}
+              {ids.length > 0 ? (
+                <button
+                  type="button"
+                  className="words min-w-0 text-left underline decoration-rule underline-offset-2 hover:decoration-ink"
+                  onClick={() => onGo(ids)}
+                >
+                  {piece.message}
+                </button>
+              ) : (
+                <span className="words min-w-0">{piece.message}</span>
+              )}
               {piece.term !== undefined && ids.length === 0 && termAction?.(piece.term)}
             </li>
           );
@@ -75,11 +145,25 @@ function EvidenceList({ result, hint, onGo, termAction }: { result: Result; hint
 export function ReportHead({ report }: { report: Report }) {
   const counted = report.results.filter(({ status }) => status !== 'not-applicable');
   const met = counted.filter(({ status }) => status === 'met').length;
-  const share = (of: (result: Result) => number): string => `${(100 * counted.reduce((sum, one) => sum + of(one), 0)) / Math.max(1, counted.length)}%`;
+  const share = (of: (result: Result) => number): string =>
+    `${(100 * counted.reduce((sum, one) => sum + of(one), 0)) / Math.max(1, counted.length)}%`;
   return (
     <div className="border-b border-rule px-3.5 pb-3 pt-3">
-      <p className="flex items-baseline justify-between pr-6"><span><b className="text-xl font-bold">{met}</b> of {counted.length} met</span><span className="font-mono text-quiet">{report.earned} / {report.outOf}</span></p>
-      <div aria-hidden className="mt-2 flex h-1.5 bg-rule"><div className="bg-action" style={{ width: share(({ status }) => (status === 'met' ? 1 : 0)) }} /><div className="bg-ochre" style={{ width: share(({ status, fraction }) => (status === 'met' ? 0 : fraction ?? 0)) }} /></div>
+      <p className="flex items-baseline justify-between pr-6">
+        <span>
+          <b className="text-xl font-bold">{met}</b> of {counted.length} met
+        </span>
+        <span className="font-mono text-quiet">
+          {report.earned} / {report.outOf}
+        </span>
+      </p>
+      <div aria-hidden className="mt-2 flex h-1.5 bg-rule">
+        <div className="bg-action" style={{ width: share(({ status }) => (status === 'met' ? 1 : 0)) }} />
+        <div
+          className="bg-ochre"
+          style={{ width: share(({ status, fraction }) => (status === 'met' ? 0 : (fraction ?? 0))) }}
+        />
+      </div>
     </div>
   );
 }

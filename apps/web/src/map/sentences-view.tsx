@@ -12,11 +12,31 @@ export function SentencesView({ map, legend, onGo }: { map: TopicMap; legend: Le
     <div className="h-full overflow-y-auto bg-paper px-6 py-5" data-testid="sentences">
       <h2 className="mb-2 text-lg font-semibold">Every sentence · {map.links.length}</h2>
       {map.links.length === 0 && <p className="text-quiet">No links yet. Each link reads as a sentence here.</p>}
-      <ul>{map.links.map((link) => <li key={link.id}><button type="button" className={row} onClick={() => onGo(link.id)}><ReadSentence {...propositionOf(link, topicById.get(link.from)!, topicById.get(link.to)!, legend)} /></button></li>)}</ul>
+      <ul>
+        {map.links.map((link) => (
+          <li key={link.id}>
+            <button type="button" className={row} onClick={() => onGo(link.id)}>
+              <ReadSentence {...propositionOf(link, topicById.get(link.from)!, topicById.get(link.to)!, legend)} />
+            </button>
+          </li>
+        ))}
+      </ul>
       {alone.length > 0 && (
         <>
           <h2 className="mb-2 mt-6 text-lg font-semibold">In no sentence yet · {alone.length}</h2>
-          <ul className="flex flex-wrap gap-1.5">{alone.map(({ id, text }) => <li key={id} className="max-w-full"><button type="button" className="words card max-w-full px-2 py-1 text-left hover:bg-wash" onClick={() => onGo(id)}>{text}</button></li>)}</ul>
+          <ul className="flex flex-wrap gap-1.5">
+            {alone.map(({ id, text }) => (
+              <li key={id} className="max-w-full">
+                <button
+                  type="button"
+                  className="words card max-w-full px-2 py-1 text-left hover:bg-wash"
+                  onClick={() => onGo(id)}
+                >
+                  {text}
+                </button>
+              </li>
+            ))}
+          </ul>
         </>
       )}
     </div>

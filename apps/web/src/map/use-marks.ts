@@ -22,27 +22,49 @@ export interface Shown {
 }
 
 const sameFlags = (a: readonly Flag[], b: readonly Flag[]): boolean =>
-  a === b || (a.length === b.length && a.every((flag, i) => flag.number === b[i]!.number && flag.status === b[i]!.status));
+  a === b ||
+  (a.length === b.length && a.every((flag, i) => flag.number === b[i]!.number && flag.status === b[i]!.status));
 
 /** Nodes and edges for React Flow, the very same objects as before where nothing changed. */
-export function useMarks({ map, legend, selection, flags, concern, moved, mayEdit, typing }: Shown): { nodes: TopicNode[]; edges: LinkEdge[] } {
+export function useMarks({ map, legend, selection, flags, concern, moved, mayEdit, typing }: Shown): {
+  nodes: TopicNode[];
+  edges: LinkEdge[];
+} {
   const known = useRef({ nodes: new Map<string, TopicNode>(), edges: new Map<string, LinkEdge>() });
   const nodes = map.topics.map((original): TopicNode => {
     const before = known.current.nodes.get(original.id);
     const at = moved.get(original.id);
     const wanted = {
-      flags: flags.get(original.id) ?? NO_FLAGS, dimmed: concern !== null && !concern.has(original.id), selected: selection.has(original.id),
+      flags: flags.get(original.id) ?? NO_FLAGS,
+      dimmed: concern !== null && !concern.has(original.id),
+      selected: selection.has(original.id),
       hidden: typing === original.id,
     };
-    const still = before && before.data.original === original && before.data.legend === legend && before.data.mayEdit === mayEdit && before.data.hidden === wanted.hidden
-      && before.data.dimmed === wanted.dimmed && before.selected === wanted.selected && sameFlags(before.data.flags, wanted.flags)
-      && (at ? before.position.x === at.x && before.position.y === at.y : before.position.x === original.x && before.position.y === original.y);
+    const still =
+      before &&
+      before.data.original === original &&
+      before.data.legend === legend &&
+      before.data.mayEdit === mayEdit &&
+      before.data.hidden === wanted.hidden &&
+      before.data.dimmed === wanted.dimmed &&
+      before.selected === wanted.selected &&
+      sameFlags(before.data.flags, wanted.flags) &&
+      (at
+        ? before.position.x === at.x && before.position.y === at.y
+        : before.position.x === original.x && before.position.y === original.y);
     if (still) return before;
     const topic = at ? { ...original, ...at } : original;
     const { width, height } = topic;
     return {
-      id: topic.id, type: 'topic', position: { x: topic.x, y: topic.y }, width, height, measured: { width, height }, selected: wanted.selected,
-      zIndex: topicLayer(topic, legend), data: { original, topic, legend, flags: wanted.flags, dimmed: wanted.dimmed, mayEdit, hidden: wanted.hidden },
+      id: topic.id,
+      type: 'topic',
+      position: { x: topic.x, y: topic.y },
+      width,
+      height,
+      measured: { width, height },
+      selected: wanted.selected,
+      zIndex: topicLayer(topic, legend),
+      data: { original, topic, legend, flags: wanted.flags, dimmed: wanted.dimmed, mayEdit, hidden: wanted.hidden },
       handles: [
         { type: 'target', position: Position.Top, x: width / 2, y: 0, width: 1, height: 1 },
         { type: 'source', position: Position.Bottom, x: width / 2, y: height, width: 1, height: 1 },
@@ -54,13 +76,32 @@ export function useMarks({ map, legend, selection, flags, concern, moved, mayEdi
     const before = known.current.edges.get(link.id);
     const [from, to] = [nodeById.get(link.from)!.data.topic, nodeById.get(link.to)!.data.topic];
     const wanted = {
-      flags: flags.get(link.id) ?? NO_FLAGS, dimmed: concern !== null && !concern.has(link.id), selected: selection.has(link.id), phraseHidden: typing === link.id,
+      flags: flags.get(link.id) ?? NO_FLAGS,
+      dimmed: concern !== null && !concern.has(link.id),
+      selected: selection.has(link.id),
+      phraseHidden: typing === link.id,
     };
     const data = before?.data;
-    if (before && data && data.link === link && data.from === from && data.to === to && data.legend === legend && data.dimmed === wanted.dimmed
-      && data.phraseHidden === wanted.phraseHidden && before.selected === wanted.selected && sameFlags(data.flags, wanted.flags)) return before;
+    if (
+      before &&
+      data &&
+      data.link === link &&
+      data.from === from &&
+      data.to === to &&
+      data.legend === legend &&
+      data.dimmed === wanted.dimmed &&
+      data.phraseHidden === wanted.phraseHidden &&
+      before.selected === wanted.selected &&
+      sameFlags(data.flags, wanted.flags)
+    )
+      return before;
     return {
-      id: link.id, type: 'link', source: link.from, target: link.to, selected: wanted.selected, zIndex: linkLayer(link, legend),
+      id: link.id,
+      type: 'link',
+      source: link.from,
+      target: link.to,
+      selected: wanted.selected,
+      zIndex: linkLayer(link, legend),
       data: { link, from, to, legend, flags: wanted.flags, dimmed: wanted.dimmed, phraseHidden: wanted.phraseHidden },
     };
   });

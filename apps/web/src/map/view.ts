@@ -4,17 +4,35 @@ import { useReactFlow, useStoreApi } from '@xyflow/react';
 import { useMemo } from 'react';
 
 /** Screen pixels that stay free around what is shown: what panels and the title block cover. */
-export interface Padding { top: number; right: number; bottom: number; left: number }
+export interface Padding {
+  top: number;
+  right: number;
+  bottom: number;
+  left: number;
+}
 
-interface Options { padding: Padding; maxZoom?: number; duration?: number }
+interface Options {
+  padding: Padding;
+  maxZoom?: number;
+  duration?: number;
+}
 
 /** The viewport that shows a box of the map whole, in the middle of what the padding leaves. */
-export function viewportFor(box: Box, size: { width: number; height: number }, { padding, maxZoom = 1 }: Options): { x: number; y: number; zoom: number } {
+export function viewportFor(
+  box: Box,
+  size: { width: number; height: number },
+  { padding, maxZoom = 1 }: Options,
+): { x: number; y: number; zoom: number } {
   const [width, height] = [Math.max(1, box.right - box.left), Math.max(1, box.bottom - box.top)];
-  const [across, down] = [Math.max(40, size.width - padding.left - padding.right), Math.max(40, size.height - padding.top - padding.bottom)];
+  const [across, down] = [
+    Math.max(40, size.width - padding.left - padding.right),
+    Math.max(40, size.height - padding.top - padding.bottom),
+  ];
   const zoom = Math.max(0.08, Math.min(maxZoom, across / width, down / height));
   return {
-    x: padding.left + across / 2 - ((box.left + box.right) / 2) * zoom, y: padding.top + down / 2 - ((box.top + box.bottom) / 2) * zoom, zoom,
+    x: padding.left + across / 2 - ((box.left + box.right) / 2) * zoom,
+    y: padding.top + down / 2 - ((box.top + box.bottom) / 2) * zoom,
+    zoom,
   };
 }
 
@@ -27,7 +45,9 @@ export function useShow() {
       const { width, height } = api.getState();
       if (!box || width === 0 || height === 0) return;
       const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
-      void flow.setViewport(viewportFor(box, { width, height }, options), { duration: still ? 0 : options.duration ?? 0 });
+      void flow.setViewport(viewportFor(box, { width, height }, options), {
+        duration: still ? 0 : (options.duration ?? 0),
+      });
     };
     /** Topics and links, with the ends of the links. */
     const showMarks = (map: TopicMap, legend: Legend, ids: readonly string[], options: Options): void => {

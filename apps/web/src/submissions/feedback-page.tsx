@@ -20,7 +20,11 @@ export function FeedbackPage() {
   const submission = useSubmission(useParams().id!);
   if (submission.isPending) return <Loading what="Opening the comments …" />;
   if (submission.isError) return <Failed error={submission.error} />;
-  return <ReactFlowProvider><Feedback key={submission.data.id} detail={submission.data} /></ReactFlowProvider>;
+  return (
+    <ReactFlowProvider>
+      <Feedback key={submission.data.id} detail={submission.data} />
+    </ReactFlowProvider>
+  );
 }
 
 const VIEWS = ['Map', 'Sentences'] as const;
@@ -46,25 +50,106 @@ function Feedback({ detail }: { detail: SubmissionDetail }) {
   const { map, assignment, report } = frozen;
   return (
     <>
-      <HeadOfPage crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]} middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
-        actions={detail.state === 'returned' ? <Button look="action" onClick={() => void revise()}>Revise</Button> : <Link className={buttonClass()} to={`/works/${detail.workId}`}>Go to the map</Link>} />
-      <Desk id="feedback" right={{ name: 'requirements', size: 288, content: <div className="pb-4"><Returned detail={detail} zone={zone} /><ReportHead report={report} /><ResultsList assignment={assignment} report={report} chosen={requirement} onChoose={setRequirement} onGo={go} showPoints /></div> }}>
-        {view === 'Map'
-          ? <FrozenMap detail={detail} frozen={frozen} selection={selection} onSelect={setSelection} requirement={requirement} card={(comment) => <CommentCard comment={comment} map={map} legend={assignment.legend} {...(comment.target && { onGo: () => go([comment.target!]) })} />} />
-          : <SentencesView map={map} legend={assignment.legend} onGo={(id) => { setView('Map'); setSelection([id]); }} />}
+      <HeadOfPage
+        crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
+        middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
+        actions={
+          detail.state === 'returned' ? (
+            <Button look="action" onClick={() => void revise()}>
+              Revise
+            </Button>
+          ) : (
+            <Link className={buttonClass()} to={`/works/${detail.workId}`}>
+              Go to the map
+            </Link>
+          )
+        }
+      />
+      <Desk
+        id="feedback"
+        right={{
+          name: 'requirements',
+          size: 288,
+          content: (
+            <div className="pb-4">
+              <Returned detail={detail} zone={zone} />
+              <ReportHead report={report} />
+              <ResultsList
+                assignment={assignment}
+                report={report}
+                chosen={requirement}
+                onChoose={setRequirement}
+                onGo={go}
+                showPoints
+              />
+            </div>
+          ),
+        }}
+      >
+        {view === 'Map' ? (
+          <FrozenMap
+            detail={detail}
+            frozen={frozen}
+            selection={selection}
+            onSelect={setSelection}
+            requirement={requirement}
+            card={(comment) => (
+              <CommentCard
+                comment={comment}
+                map={map}
+                legend={assignment.legend}
+                {...(comment.target && { onGo: () => go([comment.target!]) })}
+              />
+            )}
+          />
+        ) : (
+          <SentencesView
+            map={map}
+            legend={assignment.legend}
+            onGo={(id) => {
+              setView('Map');
+              setSelection([id]);
+            }}
+          />
+        )}
       </Desk>
     </>
   );
 }
 
-function Returned({ detail: { returnedBy, returnedAt, comments, note }, zone }: { detail: SubmissionDetail; zone: string }) {
-  if (!returnedAt) return <p className="border-b border-rule px-3.5 py-3 pr-9">Not returned yet. Comments appear here once your teacher returns the map.</p>;
+function Returned({
+  detail: { returnedBy, returnedAt, comments, note },
+  zone,
+}: {
+  detail: SubmissionDetail;
+  zone: string;
+}) {
+  if (!returnedAt)
+    return (
+      <p className="border-b border-rule px-3.5 py-3 pr-9">
+        Not returned yet. Comments appear here once your teacher returns the map.
+      </p>
+    );
   return (
     <section aria-label="Returned" className="border-b border-rule px-3.5 py-3">
       <h1 className="pr-6 text-lg font-semibold">Came back to you</h1>
-      <p className="text-sm text-quiet">{returnedBy && `${returnedBy.givenName} ${returnedBy.familyName}, `}{showMoment(returnedAt, zone)}</p>
-      <p className="mt-1">{comments.length === 0 ? 'No comments this time. Below is what was found.' : comments.length === 1 ? 'One comment stands in the margin.' : `${comments.length} comments stand in the margin.`}</p>
-      {note && <p className="words mt-2 text-sm"><span className="text-quiet">Your note was: </span>{note}</p>}
+      <p className="text-sm text-quiet">
+        {returnedBy && `${returnedBy.givenName} ${returnedBy.familyName}, `}
+        {showMoment(returnedAt, zone)}
+      </p>
+      <p className="mt-1">
+        {comments.length === 0
+          ? 'No comments this time. Below is what was found.'
+          : comments.length === 1
+            ? 'One comment stands in the margin.'
+            : `${comments.length} comments stand in the margin.`}
+      </p>
+      {note && (
+        <p className="words mt-2 text-sm">
+          <span className="text-quiet">Your note was: </span>
+          {note}
+        </p>
+      )}
     </section>
   );
 }

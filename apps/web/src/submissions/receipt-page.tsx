@@ -23,25 +23,90 @@ function Receipt({ detail }: { detail: SubmissionDetail }) {
   const { map, assignment, report } = useFrozen(detail);
   const names = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
   const met = report.results.filter(({ status }) => status === 'met').length;
-  const block = useMemo(() => ({
-    title: map.title, focusQuestion: map.focusQuestion, drawnBy: map.author, assignment: `${detail.className}: ${detail.title}`,
-    state: `Handed in, no. ${detail.number}`, date: showMoment(detail.handedInAt, zone),
-  }), [map, detail, zone]);
+  const block = useMemo(
+    () => ({
+      title: map.title,
+      focusQuestion: map.focusQuestion,
+      drawnBy: map.author,
+      assignment: `${detail.className}: ${detail.title}`,
+      state: `Handed in, no. ${detail.number}`,
+      date: showMoment(detail.handedInAt, zone),
+    }),
+    [map, detail, zone],
+  );
   const rows: [string, string][] = [
-    ['Handed in', `${showFull(detail.handedInAt, zone)}${detail.late ? ', late' : ''}`], ['By', names], ['Class', detail.className],
-    ['Due', detail.due ? showMoment(detail.due, zone) : 'no due date'], ['Handed in before', detail.number === 1 ? 'not yet, this is the first time' : `${detail.number - 1} ${detail.number === 2 ? 'time' : 'times'}`], ['Assignment', `revision ${detail.revision}`],
-    ['Check', `${met} of ${report.results.length} met, ${report.earned} of ${report.outOf} points`], ['Receipt', detail.id],
+    ['Handed in', `${showFull(detail.handedInAt, zone)}${detail.late ? ', late' : ''}`],
+    ['By', names],
+    ['Class', detail.className],
+    ['Due', detail.due ? showMoment(detail.due, zone) : 'no due date'],
+    [
+      'Handed in before',
+      detail.number === 1
+        ? 'not yet, this is the first time'
+        : `${detail.number - 1} ${detail.number === 2 ? 'time' : 'times'}`,
+    ],
+    ['Assignment', `revision ${detail.revision}`],
+    ['Check', `${met} of ${report.results.length} met, ${report.earned} of ${report.outOf} points`],
+    ['Receipt', detail.id],
   ];
   return (
-    <Page title={`Receipt: ${detail.title}`} lead="Your map is handed in and kept as it was." actions={<div className="no-print flex gap-2"><Button onClick={() => window.print()}><Printer aria-hidden size={14} />Print</Button><Link className={buttonClass()} to={`/works/${detail.workId}`}>Back to the map</Link><Link className={buttonClass('action')} to="/">Today</Link></div>}>
+    <Page
+      title={`Receipt: ${detail.title}`}
+      lead="Your map is handed in and kept as it was."
+      actions={
+        <div className="no-print flex gap-2">
+          <Button onClick={() => window.print()}>
+            <Printer aria-hidden size={14} />
+            Print
+          </Button>
+          <Link className={buttonClass()} to={`/works/${detail.workId}`}>
+            Back to the map
+          </Link>
+          <Link className={buttonClass('action')} to="/">
+            Today
+          </Link>
+        </div>
+      }
+    >
       <dl className="mb-6 grid max-w-2xl grid-cols-[9rem_1fr] border-t border-ink">
-        {rows.map(([name, value]) => <div key={name} className="contents"><dt className="border-b border-rule py-1.5 text-quiet">{name}</dt><dd className="words border-b border-rule py-1.5">{value}</dd></div>)}
+        {rows.map(([name, value]) => (
+          <div key={name} className="contents">
+            <dt className="border-b border-rule py-1.5 text-quiet">{name}</dt>
+            <dd className="words border-b border-rule py-1.5">{value}</dd>
+          </div>
+        ))}
       </dl>
-      {detail.note && <section className="mb-6"><h2 className="caption mb-1">Your note</h2><p className="words max-w-[70ch] whitespace-pre-wrap">{detail.note}</p></section>}
-      {detail.leftOut > 0 && <p className="mb-6 border-l-4 border-ochre bg-ochre-wash px-3 py-2">{detail.leftOut === 1 ? 'One thing' : `${detail.leftOut} things`} could not be kept: a link whose topic is gone, or a value out of range.</p>}
-      <section className="mb-6"><h2 className="caption mb-2">The map</h2><MapPicture map={map} legend={assignment.legend} title={map.title || detail.title} block={block} /></section>
-      <section><h2 className="caption mb-2">The check</h2>
-        <ul className="divide-y divide-rule border-y border-rule">{report.results.map(({ id, status, sentence, message }, i) => <li key={id} className="flex items-start gap-2 py-1.5"><span className="w-5 text-right font-mono text-sm text-quiet">{i + 1}</span><span className="mt-[3px]"><StatusMark status={status} /></span><span className="words min-w-0">{sentence} <span className="text-quiet">{message}</span></span></li>)}</ul>
+      {detail.note && (
+        <section className="mb-6">
+          <h2 className="caption mb-1">Your note</h2>
+          <p className="words max-w-[70ch] whitespace-pre-wrap">{detail.note}</p>
+        </section>
+      )}
+      {detail.leftOut > 0 && (
+        <p className="mb-6 border-l-4 border-ochre bg-ochre-wash px-3 py-2">
+          {detail.leftOut === 1 ? 'One thing' : `${detail.leftOut} things`} could not be kept: a link whose topic is
+          gone, or a value out of range.
+        </p>
+      )}
+      <section className="mb-6">
+        <h2 className="caption mb-2">The map</h2>
+        <MapPicture map={map} legend={assignment.legend} title={map.title || detail.title} block={block} />
+      </section>
+      <section>
+        <h2 className="caption mb-2">The check</h2>
+        <ul className="divide-y divide-rule border-y border-rule">
+          {report.results.map(({ id, status, sentence, message }, i) => (
+            <li key={id} className="flex items-start gap-2 py-1.5">
+              <span className="w-5 text-right font-mono text-sm text-quiet">{i + 1}</span>
+              <span className="mt-[3px]">
+                <StatusMark status={status} />
+              </span>
+              <span className="words min-w-0">
+                {sentence} <span className="text-quiet">{message}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
       </section>
     </Page>
   );

@@ -37,7 +37,11 @@ function TaskList({ title, tasks }: { title: string; tasks: StudentTask[] }) {
   return (
     <section className="mb-8" aria-label={title}>
       <h2 className="caption mb-2">{title}</h2>
-      <ul className="grid gap-3">{tasks.map((task) => <StudentCard key={task.publicationId} task={task} />)}</ul>
+      <ul className="grid gap-3">
+        {tasks.map((task) => (
+          <StudentCard key={task.publicationId} task={task} />
+        ))}
+      </ul>
     </section>
   );
 }
@@ -53,12 +57,27 @@ function StudentCard({ task }: { task: StudentTask }) {
         <p className="words">{task.focusQuestion}</p>
         <p className="mt-2 flex flex-wrap gap-x-4 text-sm">
           <span className="font-semibold">{STATE_FOR_STUDENT[task.state]}</span>
-          {task.due && <span className={overdue ? 'font-semibold text-madder' : 'text-quiet'}>{overdue ? 'was due' : 'due'} {showMoment(task.due, zone)}</span>}
-          {task.handedIn && <span className="text-quiet">handed in {showMoment(task.handedIn, zone)}{task.late && ', late'}</span>}
-          {task.remarks > 0 && <span className="text-quiet">{task.remarks} {task.remarks === 1 ? 'comment' : 'comments'}</span>}
+          {task.due && (
+            <span className={overdue ? 'font-semibold text-madder' : 'text-quiet'}>
+              {overdue ? 'was due' : 'due'} {showMoment(task.due, zone)}
+            </span>
+          )}
+          {task.handedIn && (
+            <span className="text-quiet">
+              handed in {showMoment(task.handedIn, zone)}
+              {task.late && ', late'}
+            </span>
+          )}
+          {task.remarks > 0 && (
+            <span className="text-quiet">
+              {task.remarks} {task.remarks === 1 ? 'comment' : 'comments'}
+            </span>
+          )}
         </p>
       </div>
-      <div className="flex flex-wrap gap-2"><StudentActions task={task} /></div>
+      <div className="flex flex-wrap gap-2">
+        <StudentActions task={task} />
+      </div>
     </li>
   );
 }
@@ -76,13 +95,36 @@ function StudentActions({ task: { publicationId, workId, state, submissionId, re
       alertAloud(sentenceOfError(error));
     }
   };
-  if (state === 'not begun') return <><Trouble>{trouble}</Trouble><Button look="action" onClick={() => void begin()}>Begin the map</Button></>;
-  if (state === 'returned') return <Link className={buttonClass('action')} to={`/feedback/${submissionId}`}>Read the comments</Link>;
+  if (state === 'not begun')
+    return (
+      <>
+        <Trouble>{trouble}</Trouble>
+        <Button look="action" onClick={() => void begin()}>
+          Begin the map
+        </Button>
+      </>
+    );
+  if (state === 'returned')
+    return (
+      <Link className={buttonClass('action')} to={`/feedback/${submissionId}`}>
+        Read the comments
+      </Link>
+    );
   return (
     <>
-      {returnedAt !== null && <Link className={buttonClass()} to={`/feedback/${submissionId}`}>Comments</Link>}
-      {state !== 'in progress' && returnedAt === null && <Link className={buttonClass()} to={`/receipts/${submissionId}`}>Receipt</Link>}
-      <Link className={buttonClass(state === 'in progress' ? 'action' : 'plain')} to={`/works/${workId}`}>{state === 'being marked' ? 'Look at the map' : 'Go on with the map'}</Link>
+      {returnedAt !== null && (
+        <Link className={buttonClass()} to={`/feedback/${submissionId}`}>
+          Comments
+        </Link>
+      )}
+      {state !== 'in progress' && returnedAt === null && (
+        <Link className={buttonClass()} to={`/receipts/${submissionId}`}>
+          Receipt
+        </Link>
+      )}
+      <Link className={buttonClass(state === 'in progress' ? 'action' : 'plain')} to={`/works/${workId}`}>
+        {state === 'being marked' ? 'Look at the map' : 'Go on with the map'}
+      </Link>
     </>
   );
 }
@@ -92,12 +134,29 @@ function TeacherToday() {
   const me = useMe();
   if (tasks.isPending) return <Loading what="Looking what waits …" />;
   if (tasks.isError) return <Failed error={tasks.error} />;
-  const waiting = tasks.data.filter(({ oldestWaiting }) => oldestWaiting !== null)
+  const waiting = tasks.data
+    .filter(({ oldestWaiting }) => oldestWaiting !== null)
     .sort((a, b) => a.oldestWaiting!.localeCompare(b.oldestWaiting!));
   const others = tasks.data.filter(({ oldestWaiting }) => oldestWaiting === null);
   return (
-    <Page title={`Today, ${me.givenName}`} lead="What waits to be marked, and how each class stands." actions={<Link className={buttonClass()} to="/assignments">Set an assignment</Link>}>
-      {tasks.data.length === 0 && <p>No class of yours has an assignment yet. <Link className="text-action underline" to="/assignments">Bring one in</Link>, then give it to a class.</p>}
+    <Page
+      title={`Today, ${me.givenName}`}
+      lead="What waits to be marked, and how each class stands."
+      actions={
+        <Link className={buttonClass()} to="/assignments">
+          Set an assignment
+        </Link>
+      }
+    >
+      {tasks.data.length === 0 && (
+        <p>
+          No class of yours has an assignment yet.{' '}
+          <Link className="text-action underline" to="/assignments">
+            Bring one in
+          </Link>
+          , then give it to a class.
+        </p>
+      )}
       {waiting.length > 0 && <TeacherList title="Waits to be marked" tasks={waiting} />}
       {others.length > 0 && <TeacherList title="Under way" tasks={others} />}
     </Page>
@@ -113,16 +172,26 @@ function TeacherList({ title, tasks }: { title: string; tasks: TeacherTask[] }) 
         {tasks.map((task) => (
           <li key={task.publicationId} className="card flex flex-wrap items-center justify-between gap-4 p-4">
             <div className="min-w-0 flex-1">
-              <p className="text-sm text-quiet">{task.className}{task.due && ` · due ${showMoment(task.due, zone)}`}</p>
+              <p className="text-sm text-quiet">
+                {task.className}
+                {task.due && ` · due ${showMoment(task.due, zone)}`}
+              </p>
               <h3 className="words text-lg font-semibold">{task.title}</h3>
               <dl className="mt-2 flex flex-wrap gap-x-5 gap-y-1">
                 {STATES_FOR_TEACHER.filter((state) => task.counts[state] > 0).map((state) => (
-                  <div key={state} className="flex items-baseline gap-1.5"><dt className="order-2 text-sm text-quiet">{state}</dt><dd className="font-mono font-semibold">{task.counts[state]}</dd></div>
+                  <div key={state} className="flex items-baseline gap-1.5">
+                    <dt className="order-2 text-sm text-quiet">{state}</dt>
+                    <dd className="font-mono font-semibold">{task.counts[state]}</dd>
+                  </div>
                 ))}
               </dl>
-              {task.oldestWaiting && <p className="mt-1 text-sm text-quiet">The oldest was handed in {showAge(task.oldestWaiting)}.</p>}
+              {task.oldestWaiting && (
+                <p className="mt-1 text-sm text-quiet">The oldest was handed in {showAge(task.oldestWaiting)}.</p>
+              )}
             </div>
-            <Link className={buttonClass(task.oldestWaiting ? 'action' : 'plain')} to={`/piles/${task.publicationId}`}>{task.oldestWaiting ? 'Open the pile' : 'See the class'}</Link>
+            <Link className={buttonClass(task.oldestWaiting ? 'action' : 'plain')} to={`/piles/${task.publicationId}`}>
+              {task.oldestWaiting ? 'Open the pile' : 'See the class'}
+            </Link>
           </li>
         ))}
       </ul>

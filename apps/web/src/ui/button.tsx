@@ -12,6 +12,12 @@ const LOOKS: Record<Look, string> = {
 export const buttonClass = (look: Look = 'plain', small = false): string =>
   `inline-flex items-center justify-center gap-1.5 whitespace-nowrap rounded-sm border font-semibold ${small ? 'min-h-7 px-2 text-sm' : 'min-h-[30px] px-3 py-1'} ${LOOKS[look]} disabled:border-rule disabled:bg-canvas disabled:text-quiet`;
 
-export function Button({ look = 'plain', small = false, className = '', type = 'button', ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look; small?: boolean }) {
+export function Button({
+  look = 'plain',
+  small = false,
+  className = '',
+  type = 'button',
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look; small?: boolean }) {
   return <button type={type} className={`${buttonClass(look, small)} ${className}`} {...rest} />;
 }

@@ -4,21 +4,44 @@ import type { ReactNode } from 'react';
 import { Button, buttonClass } from './button';
 
 const OVERLAY = 'fixed inset-0 z-40 bg-ink/30';
-const PANEL = 'fixed left-1/2 top-1/2 z-50 max-h-[90vh] w-[min(92vw,34rem)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-paper p-5';
+const PANEL =
+  'fixed left-1/2 top-1/2 z-50 max-h-[90vh] w-[min(92vw,34rem)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-paper p-5';
 
-export function Dialog({ open, onOpenChange, title, description, children, onCloseAutoFocus }: {
-  open: boolean; onOpenChange: (open: boolean) => void; title: string; description?: ReactNode; children: ReactNode; onCloseAutoFocus?: (event: Event) => void;
+export function Dialog({
+  open,
+  onOpenChange,
+  title,
+  description,
+  children,
+  onCloseAutoFocus,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  description?: ReactNode;
+  children: ReactNode;
+  onCloseAutoFocus?: (event: Event) => void;
 }) {
   return (
     <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
       <RadixDialog.Portal>
         <RadixDialog.Overlay className={OVERLAY} />
-        <RadixDialog.Content className={PANEL} {...(onCloseAutoFocus && { onCloseAutoFocus })} {...(!description && { 'aria-describedby': undefined })}>
+        <RadixDialog.Content
+          className={PANEL}
+          {...(onCloseAutoFocus && { onCloseAutoFocus })}
+          {...(!description && { 'aria-describedby': undefined })}
+        >
           <div className="mb-3 flex items-start justify-between gap-4">
             <RadixDialog.Title className="words text-lg font-semibold">{title}</RadixDialog.Title>
-            <RadixDialog.Close className={buttonClass('quiet', true)} aria-label="Close"><X aria-hidden size={16} /></RadixDialog.Close>
+            <RadixDialog.Close className={buttonClass('quiet', true)} aria-label="Close">
+              <X aria-hidden size={16} />
+            </RadixDialog.Close>
           </div>
-          {description && <RadixDialog.Description asChild><div className="words mb-4 text-quiet">{description}</div></RadixDialog.Description>}
+          {description && (
+            <RadixDialog.Description asChild>
+              <div className="words mb-4 text-quiet">{description}</div>
+            </RadixDialog.Description>
+          )}
           {children}
         </RadixDialog.Content>
       </RadixDialog.Portal>
@@ -27,19 +50,48 @@ export function Dialog({ open, onOpenChange, title, description, children, onClo
 }
 
 /** Asks before something that is not easily undone. The safe answer has the focus. */
-export function Confirm({ open, title, children, yes, no = 'Cancel', danger = false, onAnswer, onCloseAutoFocus }: {
-  open: boolean; title: string; children: ReactNode; yes: string; no?: string; danger?: boolean; onAnswer: (answer: boolean) => void; onCloseAutoFocus?: (event: Event) => void;
+export function Confirm({
+  open,
+  title,
+  children,
+  yes,
+  no = 'Cancel',
+  danger = false,
+  onAnswer,
+  onCloseAutoFocus,
+}: {
+  open: boolean;
+  title: string;
+  children: ReactNode;
+  yes: string;
+  no?: string;
+  danger?: boolean;
+  onAnswer: (answer: boolean) => void;
+  onCloseAutoFocus?: (event: Event) => void;
 }) {
   return (
-    <AlertDialog.Root open={open} onOpenChange={(next) => { if (!next) onAnswer(false); }}>
+    <AlertDialog.Root
+      open={open}
+      onOpenChange={(next) => {
+        if (!next) onAnswer(false);
+      }}
+    >
       <AlertDialog.Portal>
         <AlertDialog.Overlay className={OVERLAY} />
         <AlertDialog.Content className={PANEL} {...(onCloseAutoFocus && { onCloseAutoFocus })}>
           <AlertDialog.Title className="words text-lg font-semibold">{title}</AlertDialog.Title>
-          <AlertDialog.Description asChild><div className="words my-3">{children}</div></AlertDialog.Description>
+          <AlertDialog.Description asChild>
+            <div className="words my-3">{children}</div>
+          </AlertDialog.Description>
           <div className="flex justify-end gap-2">
-            <AlertDialog.Cancel asChild><Button>{no}</Button></AlertDialog.Cancel>
-            <AlertDialog.Action asChild><Button look={danger ? 'danger' : 'action'} onClick={() => onAnswer(true)}>{yes}</Button></AlertDialog.Action>
+            <AlertDialog.Cancel asChild>
+              <Button>{no}</Button>
+            </AlertDialog.Cancel>
+            <AlertDialog.Action asChild>
+              <Button look={danger ? 'danger' : 'action'} onClick={() => onAnswer(true)}>
+                {yes}
+              </Button>
+            </AlertDialog.Action>
           </div>
         </AlertDialog.Content>
       </AlertDialog.Portal>

@@ -1,10 +1,27 @@
 /** A choice of a few views, one at a time. */
-export function Segments<T extends string>({ label, options, value, onChange }: { label: string; options: readonly T[]; value: T; onChange: (value: T) => void }) {
+export function Segments<T extends string>({
+  label,
+  options,
+  value,
+  onChange,
+}: {
+  label: string;
+  options: readonly T[];
+  value: T;
+  onChange: (value: T) => void;
+}) {
   return (
     <div role="group" aria-label={label} className="flex shrink-0 border border-rule">
       {options.map((option) => (
-        <button key={option} type="button" aria-pressed={option === value} onClick={() => onChange(option)}
-          className={`px-3 py-1 font-semibold ${option === value ? 'bg-ink text-white' : 'bg-white text-quiet hover:bg-canvas'}`}>{option}</button>
+        <button
+          key={option}
+          type="button"
+          aria-pressed={option === value}
+          onClick={() => onChange(option)}
+          className={`px-3 py-1 font-semibold ${option === value ? 'bg-ink text-white' : 'bg-white text-quiet hover:bg-canvas'}`}
+        >
+          {option}
+        </button>
       ))}
     </div>
   );

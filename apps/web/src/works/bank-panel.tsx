@@ -10,20 +10,40 @@ export function BankPanel({ legend, onPlace }: { legend: Legend; onPlace: (chip:
   const { actions } = useEditor();
   const chips = useEditorState((state) => state.chips);
   const [text, setText] = useState('');
-  const add = (): void => { if (actions.addToBank(text)) setText(''); };
+  const add = (): void => {
+    if (actions.addToBank(text)) setText('');
+  };
   return (
     <section aria-label="Word bank">
       <h2 className="caption mb-1.5">Word bank{chips.length > 0 && ` · ${chips.length} to place`}</h2>
-      <input aria-label="A term of your own" className="field mb-2" maxLength={300} placeholder="Type a term, press Enter" value={text} onChange={(event) => setText(event.target.value)}
-        onKeyDown={(event) => { if (event.key === 'Enter') { event.preventDefault(); add(); } }}
+      <input
+        aria-label="A term of your own"
+        className="field mb-2"
+        maxLength={300}
+        placeholder="Type a term, press Enter"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') {
+            event.preventDefault();
+            add();
+          }
+        }}
         onPaste={(event) => {
           const pasted = event.clipboardData.getData('text');
           if (!/\n/.test(pasted.trim())) return;
           event.preventDefault();
           actions.addToBank(pasted);
-        }} />
+        }}
+      />
       {chips.length === 0 && <p className="text-sm text-quiet">Every given term is on the map.</p>}
-      <ul className="grid gap-1">{chips.map((chip) => <li key={chip.key} className="flex min-w-0"><ChipButton chip={chip} legend={legend} onPlace={onPlace} /></li>)}</ul>
+      <ul className="grid gap-1">
+        {chips.map((chip) => (
+          <li key={chip.key} className="flex min-w-0">
+            <ChipButton chip={chip} legend={legend} onPlace={onPlace} />
+          </li>
+        ))}
+      </ul>
     </section>
   );
 }
@@ -34,13 +54,33 @@ function ChipButton({ chip, legend, onPlace }: { chip: Chip; legend: Legend; onP
   const colour = kindOfTopic(legend, chip.kind)?.outline ?? (chip.own ? '#8a5a00' : '#4d5867');
   return (
     <>
-      <button ref={setNodeRef} type="button" {...listeners} aria-describedby={attributes['aria-describedby']} onClick={() => onPlace(chip)} onFocus={() => actions.look(chip)} onBlur={() => actions.look(null)} onPointerEnter={() => actions.look(chip)} onPointerLeave={() => actions.look(null)}
-        className={`flex min-w-0 flex-1 touch-none items-baseline justify-between gap-2 border border-l-4 border-rule bg-white px-2 py-1 text-left hover:bg-wash ${isDragging ? 'opacity-40' : ''}`} style={{ borderLeftColor: colour }}>
+      <button
+        ref={setNodeRef}
+        type="button"
+        {...listeners}
+        aria-describedby={attributes['aria-describedby']}
+        onClick={() => onPlace(chip)}
+        onFocus={() => actions.look(chip)}
+        onBlur={() => actions.look(null)}
+        onPointerEnter={() => actions.look(chip)}
+        onPointerLeave={() => actions.look(null)}
+        className={`flex min-w-0 flex-1 touch-none items-baseline justify-between gap-2 border border-l-4 border-rule bg-white px-2 py-1 text-left hover:bg-wash ${isDragging ? 'opacity-40' : ''}`}
+        style={{ borderLeftColor: colour }}
+      >
         <span className="words min-w-0">{chip.text}</span>
         {chip.own && <span className="shrink-0 text-xs text-quiet">mine</span>}
         {chip.origin && <span className="shrink-0 text-xs text-quiet">was given</span>}
       </button>
-      {chip.own && <button type="button" aria-label={`Take ${chip.text} out of the bank`} className="px-1.5 text-quiet hover:text-madder" onClick={() => actions.takeFromBank(chip)}><X aria-hidden size={13} /></button>}
+      {chip.own && (
+        <button
+          type="button"
+          aria-label={`Take ${chip.text} out of the bank`}
+          className="px-1.5 text-quiet hover:text-madder"
+          onClick={() => actions.takeFromBank(chip)}
+        >
+          <X aria-hidden size={13} />
+        </button>
+      )}
     </>
   );
 }

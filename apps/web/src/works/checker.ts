@@ -5,7 +5,12 @@ import type { Answer, Question } from './check-worker';
  * Keeps one worker at the newest snapshot: while it works, later snapshots replace each other, so that a fast hand never
  * piles up checks. A check that takes too long is ended with its worker, and the next snapshot begins anew.
  */
-export function startChecker(assignment: Assignment, context: CheckContext, onAnswer: (answer: Answer) => void, onTooLong: () => void) {
+export function startChecker(
+  assignment: Assignment,
+  context: CheckContext,
+  onAnswer: (answer: Answer) => void,
+  onTooLong: () => void,
+) {
   const PATIENCE = 2000;
   let worker = newWorker();
   let busy: ReturnType<typeof setTimeout> | null = null;
@@ -39,7 +44,13 @@ export function startChecker(assignment: Assignment, context: CheckContext, onAn
     worker.postMessage({ map, assignment, context } satisfies Question);
   }
   return {
-    check: (map: TopicMap): void => { waiting = map; next(); },
-    stop: (): void => { finish(); worker.terminate(); },
+    check: (map: TopicMap): void => {
+      waiting = map;
+      next();
+    },
+    stop: (): void => {
+      finish();
+      worker.terminate();
+    },
   };
 }

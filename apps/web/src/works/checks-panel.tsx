@@ -5,7 +5,12 @@ import { useEditor, useEditorState } from './editor';
 import { FirstStep, isBare } from './first-step';
 import type { OpenWork } from './use-live-work';
 
-interface Props { open: OpenWork; onGo: (ids: readonly string[]) => void; onPlaceTerm: (chip: Chip) => void; mayEdit: boolean }
+interface Props {
+  open: OpenWork;
+  onGo: (ids: readonly string[]) => void;
+  onPlaceTerm: (chip: Chip) => void;
+  mayEdit: boolean;
+}
 
 /** The requirements with what the check found; for a bare starter, where to begin. */
 export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit }: Props) {
@@ -19,13 +24,33 @@ export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit }: Props) {
   const own = assignment.legend.topicKinds.find(({ givenBy }) => givenBy === 'student')?.name ?? null;
   return (
     <div className="pb-4" data-testid="checks">
-      {bare ? <FirstStep terms={chips.length} own={own} /> : report ? <ReportHead report={report} /> : <p className="px-3.5 py-3 text-quiet">Checking …</p>}
-      {tooLong && <p className="border-b border-rule bg-ochre-wash px-3.5 py-2 text-sm">This map takes too long to check while you draw. It is checked when you hand in.</p>}
-      <ResultsList assignment={assignment} report={bare ? null : report} chosen={requirement} onChoose={actions.showRequirement} onGo={onGo}
+      {bare ? (
+        <FirstStep terms={chips.length} own={own} />
+      ) : report ? (
+        <ReportHead report={report} />
+      ) : (
+        <p className="px-3.5 py-3 text-quiet">Checking …</p>
+      )}
+      {tooLong && (
+        <p className="border-b border-rule bg-ochre-wash px-3.5 py-2 text-sm">
+          This map takes too long to check while you draw. It is checked when you hand in.
+        </p>
+      )}
+      <ResultsList
+        assignment={assignment}
+        report={bare ? null : report}
+        chosen={requirement}
+        onChoose={actions.showRequirement}
+        onGo={onGo}
         termAction={(term) => {
           const chip = chips.find(({ text }) => text === term);
-          return chip && mayEdit ? <Button small className="shrink-0" onClick={() => onPlaceTerm(chip)}>Place</Button> : null;
-        }} />
+          return chip && mayEdit ? (
+            <Button small className="shrink-0" onClick={() => onPlaceTerm(chip)}>
+              Place
+            </Button>
+          ) : null;
+        }}
+      />
     </div>
   );
 }

@@ -1,18 +1,50 @@
 import {
-  addLink, addToBank, addTopic, asItsKind, copyMarks, entitle, freeSpot, growTopic, isBlank, moveTopics, normalForm, pasteMarks, removeMarks, resizeTopic,
-  setLinkKind, setLooks, setPhrase, setText, setTopicKind, turnLinks,
+  addLink,
+  addToBank,
+  addTopic,
+  asItsKind,
+  copyMarks,
+  entitle,
+  freeSpot,
+  growTopic,
+  isBlank,
+  moveTopics,
+  normalForm,
+  pasteMarks,
+  removeMarks,
+  resizeTopic,
+  setLinkKind,
+  setLooks,
+  setPhrase,
+  setText,
+  setTopicKind,
+  turnLinks,
 } from '@ichnograph/core';
-import type { Assignment, Change, Chip, Copied, LinkLooks, Outcome, Report, TopicLooks, TopicMap } from '@ichnograph/core';
+import type {
+  Assignment,
+  Change,
+  Chip,
+  Copied,
+  LinkLooks,
+  Outcome,
+  Report,
+  TopicLooks,
+  TopicMap,
+} from '@ichnograph/core';
 import type { LiveMap } from '@ichnograph/livemap';
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 import { alertAloud, announce } from '../app/announcer';
 
-interface Spot { x: number; y: number }
+interface Spot {
+  x: number;
+  y: number;
+}
 
 /** What is being typed: a new topic that is not on the map yet, a topic's text, or a link's phrase. */
-export type Typing = { what: 'new'; at: Spot; from: string | null } | { what: 'topic'; id: string } | { what: 'phrase'; id: string };
+export type Typing =
+  { what: 'new'; at: Spot; from: string | null } | { what: 'topic'; id: string } | { what: 'phrase'; id: string };
 
 export interface EditorState {
   map: TopicMap;
@@ -43,9 +75,25 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
   const { legend } = assignment;
   const maker = { newId: () => crypto.randomUUID(), by };
   const store = createStore<EditorState>(() => ({
-    map: live.snapshot, selection: [], typing: null, words: '', chip: null, report: null, chips: [], tooLong: false, hovered: null, requirement: null,
-    refusal: null, deleting: null, linking: false, canUndo: false, canRedo: false,
-    next: { topicKind: legend.topicKinds.find(({ givenBy }) => givenBy === 'student')?.id ?? null, linkKind: legend.linkKinds[0]?.id ?? null },
+    map: live.snapshot,
+    selection: [],
+    typing: null,
+    words: '',
+    chip: null,
+    report: null,
+    chips: [],
+    tooLong: false,
+    hovered: null,
+    requirement: null,
+    refusal: null,
+    deleting: null,
+    linking: false,
+    canUndo: false,
+    canRedo: false,
+    next: {
+      topicKind: legend.topicKinds.find(({ givenBy }) => givenBy === 'student')?.id ?? null,
+      linkKind: legend.linkKinds[0]?.id ?? null,
+    },
   }));
   const { getState: get, setState: set } = store;
   let clipboard: Copied | null = null;
@@ -56,7 +104,13 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     const { selection, typing } = get();
     const kept = selection.filter((id) => there.has(id));
     const lost = typing && typing.what !== 'new' && !there.has(typing.id);
-    set({ map, selection: kept.length === selection.length ? selection : kept, canUndo: live.canUndo, canRedo: live.canRedo, ...(lost && { typing: null }) });
+    set({
+      map,
+      selection: kept.length === selection.length ? selection : kept,
+      canUndo: live.canUndo,
+      canRedo: live.canRedo,
+      ...(lost && { typing: null }),
+    });
   });
 
   const refuse = (reason: string): false => {
@@ -76,10 +130,17 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     const added = changes && changes.find((change) => change.do === 'add' && change.to === to);
     return added && added.do === 'add' ? added.item.id : null;
   };
-  const takeFromBank = (chip: Chip | undefined): Change[] => (chip?.own ? [{ do: 'remove', from: 'wordBank', id: chip.own }] : []);
+  const takeFromBank = (chip: Chip | undefined): Change[] =>
+    chip?.own ? [{ do: 'remove', from: 'wordBank', id: chip.own }] : [];
   const kindOfChip = (chip: Chip): string | null => chip.kind ?? get().next.topicKind;
-  const selectedTopics = (): string[] => get().map.topics.filter(({ id }) => get().selection.includes(id)).map(({ id }) => id);
-  const selectedLinks = (): string[] => get().map.links.filter(({ id }) => get().selection.includes(id)).map(({ id }) => id);
+  const selectedTopics = (): string[] =>
+    get()
+      .map.topics.filter(({ id }) => get().selection.includes(id))
+      .map(({ id }) => id);
+  const selectedLinks = (): string[] =>
+    get()
+      .map.links.filter(({ id }) => get().selection.includes(id))
+      .map(({ id }) => id);
 
   const actions = {
     select: (selection: readonly string[]) => set({ selection }),
@@ -97,15 +158,19 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     checkTookTooLong: () => set({ tooLong: true }),
 
     /** Begins typing a new topic at a spot, hanging from another when `from` is given. */
-    make: (at: Spot, from: string | null = null) => set({ typing: { what: 'new', at, from }, words: '', refusal: null }),
+    make: (at: Spot, from: string | null = null) =>
+      set({ typing: { what: 'new', at, from }, words: '', refusal: null }),
     /** A child of the selected topic, or a sibling: a child of what it hangs from. */
     grow: (sibling: boolean) => {
       const [id] = selectedTopics();
       const { map } = get();
       const topic = map.topics.find((one) => one.id === id);
       if (!topic) return;
-      const from = sibling ? map.links.find(({ to }) => to === id)?.from ?? null : topic.id;
-      const beside = { x: topic.x + (sibling ? topic.width + 40 : 0), y: sibling ? topic.y : topic.y + topic.height / 2 + 90 };
+      const from = sibling ? (map.links.find(({ to }) => to === id)?.from ?? null) : topic.id;
+      const beside = {
+        x: topic.x + (sibling ? topic.width + 40 : 0),
+        y: sibling ? topic.y : topic.y + topic.height / 2 + 90,
+      };
       actions.make(freeSpot(map, beside, { width: 110, height: 40 }), from);
     },
     edit: (id: string) => {
@@ -114,7 +179,10 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
       if (topic) set({ typing: { what: 'topic', id }, words: topic.text, selection: [id], refusal: null });
       if (link) set({ typing: { what: 'phrase', id }, words: link.phrase, selection: [id], refusal: null });
     },
-    editFrom: (id: string, words: string) => { actions.edit(id); set({ words }); },
+    editFrom: (id: string, words: string) => {
+      actions.edit(id);
+      set({ words });
+    },
     type: (words: string) => set({ words }),
     cancelTyping: () => set({ typing: null, words: '' }),
     /** Ends typing. An empty new topic vanishes; a grown one goes on to the words of its link. */
@@ -122,16 +190,30 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
       const { typing, words, map, next, chips } = get();
       if (!typing) return;
       set({ typing: null, words: '' });
-      if (typing.what === 'topic') { run(setText(map, typing.id, words, legend)); return; }
-      if (typing.what === 'phrase') { run(setPhrase(map, typing.id, words)); return; }
+      if (typing.what === 'topic') {
+        run(setText(map, typing.id, words, legend));
+        return;
+      }
+      if (typing.what === 'phrase') {
+        run(setPhrase(map, typing.id, words));
+        return;
+      }
       if (isBlank(words)) return;
       const text = words.trim();
       const chip = chips.find((one) => normalForm(one.text) === normalForm(text));
-      const wanted = { text, kind: chip ? kindOfChip(chip) : next.topicKind, at: typing.at, ...(chip?.origin !== undefined && { origin: chip.origin }) };
+      const wanted = {
+        text,
+        kind: chip ? kindOfChip(chip) : next.topicKind,
+        at: typing.at,
+        ...(chip?.origin !== undefined && { origin: chip.origin }),
+      };
       const parent = typing.from !== null && map.topics.some(({ id }) => id === typing.from) ? typing.from : null;
-      const made = run(parent
-        ? growTopic(map, { ...wanted, from: parent, linkKind: next.linkKind }, maker, legend)
-        : addTopic(map, wanted, maker, legend), ...takeFromBank(chip));
+      const made = run(
+        parent
+          ? growTopic(map, { ...wanted, from: parent, linkKind: next.linkKind }, maker, legend)
+          : addTopic(map, wanted, maker, legend),
+        ...takeFromBank(chip),
+      );
       const id = addedId(made, 'topics');
       if (id) set({ selection: [id] });
       const link = addedId(made, 'links');
@@ -139,7 +221,12 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     },
     place: (chip: Chip, at: Spot) => {
       const { map } = get();
-      const wanted = { text: chip.text, kind: kindOfChip(chip), at, ...(chip.origin !== undefined && { origin: chip.origin }) };
+      const wanted = {
+        text: chip.text,
+        kind: kindOfChip(chip),
+        at,
+        ...(chip.origin !== undefined && { origin: chip.origin }),
+      };
       const id = addedId(run(addTopic(map, wanted, maker, legend), ...takeFromBank(chip)), 'topics');
       if (!id) return;
       set({ selection: [id], chip: null });
@@ -148,34 +235,60 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     /** Places a chip that was not dropped anywhere: in the nearest free place. */
     placeNear: (chip: Chip, near: Spot) => actions.place(chip, freeSpot(get().map, near, { width: 120, height: 40 })),
     addToBank: (text: string): boolean => run(addToBank(get().map, text, maker)) !== false,
-    takeFromBank: (chip: Chip) => { live.apply(takeFromBank(chip)); },
-    move: (ids: readonly string[], step: Spot) => { run(moveTopics(get().map, ids, step)); },
-    resize: (id: string, size: { width: number; height: number }) => { run(resizeTopic(get().map, id, size, legend)); },
+    takeFromBank: (chip: Chip) => {
+      live.apply(takeFromBank(chip));
+    },
+    move: (ids: readonly string[], step: Spot) => {
+      run(moveTopics(get().map, ids, step));
+    },
+    resize: (id: string, size: { width: number; height: number }) => {
+      run(resizeTopic(get().map, id, size, legend));
+    },
     link: (from: string, to: string) => {
       const id = addedId(run(addLink(get().map, { from, to, phrase: '', kind: get().next.linkKind }, maker)), 'links');
       set({ linking: false });
       if (id) set({ selection: [id], typing: { what: 'phrase', id }, words: '' });
     },
     askLink: (linking: boolean) => set({ linking }),
-    turn: () => { run(turnLinks(get().map, selectedLinks())); },
-    setTopicKind: (kind: string | null) => { run(setTopicKind(get().map, selectedTopics(), kind, assignment)); },
-    setLinkKind: (kind: string | null) => { run(setLinkKind(get().map, selectedLinks(), kind, assignment)); },
-    setLooks: (looks: TopicLooks & LinkLooks) => { run(setLooks(get().map, get().selection, looks, assignment)); },
-    asItsKind: () => { run(asItsKind(get().map, get().selection, assignment)); },
-    entitle: (fields: { title?: string; focusQuestion?: string }) => { run(entitle(get().map, fields)); },
+    turn: () => {
+      run(turnLinks(get().map, selectedLinks()));
+    },
+    setTopicKind: (kind: string | null) => {
+      run(setTopicKind(get().map, selectedTopics(), kind, assignment));
+    },
+    setLinkKind: (kind: string | null) => {
+      run(setLinkKind(get().map, selectedLinks(), kind, assignment));
+    },
+    setLooks: (looks: TopicLooks & LinkLooks) => {
+      run(setLooks(get().map, get().selection, looks, assignment));
+    },
+    asItsKind: () => {
+      run(asItsKind(get().map, get().selection, assignment));
+    },
+    entitle: (fields: { title?: string; focusQuestion?: string }) => {
+      run(entitle(get().map, fields));
+    },
     /** Deletes the selection; first asks when something in it was given. */
     remove: (sure = false) => {
       const { selection, map, deleting } = get();
       const ids = deleting ?? selection;
       if (ids.length === 0) return;
       const given = map.topics.some(({ id, origin }) => ids.includes(id) && origin !== undefined);
-      if (given && !sure) { set({ deleting: [...ids] }); return; }
+      if (given && !sure) {
+        set({ deleting: [...ids] });
+        return;
+      }
       set({ deleting: null });
       const changes = run(removeMarks(map, ids));
-      if (changes) announce(`${changes.length === 1 ? 'One thing is' : `${changes.length} things are`} deleted. Undo brings back what was there.`);
+      if (changes)
+        announce(
+          `${changes.length === 1 ? 'One thing is' : `${changes.length} things are`} deleted. Undo brings back what was there.`,
+        );
     },
     keep: () => set({ deleting: null }),
-    copy: () => { clipboard = copyMarks(get().map, selectedTopics()); },
+    copy: () => {
+      clipboard = copyMarks(get().map, selectedTopics());
+    },
     paste: (held: Copied | null = clipboard) => {
       if (!held || held.topics.length === 0) return;
       const changes = run(pasteMarks(get().map, held, { x: 30, y: 30 }, maker));
@@ -184,8 +297,14 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
       clipboard = copyMarks(get().map, selectedTopics());
     },
     duplicate: () => actions.paste(copyMarks(get().map, selectedTopics())),
-    undo: () => { live.undo(); announce('Undone.'); },
-    redo: () => { live.redo(); announce('Done again.'); },
+    undo: () => {
+      live.undo();
+      announce('Undone.');
+    },
+    redo: () => {
+      live.redo();
+      announce('Done again.');
+    },
   };
   return { store, actions, assignment, destroy: unsubscribe };
 }
@@ -209,4 +328,4 @@ export function useEditor(): Editor {
   if (!editor) throw new Error('this part belongs on the map page');
   return editor;
 }
-export const useEditorState = <T,>(select: (state: EditorState) => T): T => useStore(useEditor().store, select);
+export const useEditorState = <T>(select: (state: EditorState) => T): T => useStore(useEditor().store, select);

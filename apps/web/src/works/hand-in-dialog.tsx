@@ -14,19 +14,35 @@ import { saveSentence } from './save-words';
 import type { OpenWork } from './use-live-work';
 
 /** What is not met yet, a note to the teacher, and the act itself, which waits until everything is saved. */
-export function HandInDialog({ detail, open: { work }, shown, onShow }: { detail: WorkDetail; open: OpenWork; shown: boolean; onShow: (shown: boolean) => void }) {
+export function HandInDialog({
+  detail,
+  open: { work },
+  shown,
+  onShow,
+}: {
+  detail: WorkDetail;
+  open: OpenWork;
+  shown: boolean;
+  onShow: (shown: boolean) => void;
+}) {
   const navigate = useNavigate();
   const report = useEditorState((state) => state.report);
   const state = useStore(work.store, (store) => store.state);
   const [note, setNote] = useState('');
   const [trouble, setTrouble] = useState('');
   const [sending, setSending] = useState(false);
-  const open = (report?.results ?? []).map((result, i) => ({ ...result, number: i + 1 })).filter(({ status }) => status !== 'met' && status !== 'not-applicable');
+  const open = (report?.results ?? [])
+    .map((result, i) => ({ ...result, number: i + 1 }))
+    .filter(({ status }) => status !== 'met' && status !== 'not-applicable');
   const handIn = async (): Promise<void> => {
     setTrouble('');
     setSending(true);
     try {
-      const { id } = await api.post<SubmissionDetail>(`works/${detail.id}/hand-in`, { note, client: work.live.client, count: work.live.made });
+      const { id } = await api.post<SubmissionDetail>(`works/${detail.id}/hand-in`, {
+        note,
+        client: work.live.client,
+        count: work.live.made,
+      });
       await refresh();
       announce('Your map is handed in.');
       await navigate(`/receipts/${id}`);
@@ -39,24 +55,54 @@ export function HandInDialog({ detail, open: { work }, shown, onShow }: { detail
   return (
     <Dialog open={shown} onOpenChange={onShow} title={`Hand in “${detail.title}”`}>
       <Trouble>{trouble}</Trouble>
-      {open.length === 0
-        ? <p className="mb-4">Everything that was asked for is met.</p>
-        : (
-          <div className="mb-4">
-            <p className="mb-2">{open.length === 1 ? 'One thing is' : `${open.length} things are`} not wholly met. You may hand in all the same.</p>
-            <ul className="grid max-h-48 gap-1.5 overflow-y-auto border-y border-rule py-2">
-              {open.map(({ id, number, status, sentence, message }) => <li key={id} className="flex items-start gap-2"><span className="w-5 text-right font-mono text-sm text-quiet">{number}</span><span className="mt-[3px]"><StatusMark status={status} /></span><span className="words min-w-0">{sentence}<span className="block text-sm text-quiet">{message}</span></span></li>)}
-            </ul>
-          </div>
-        )}
-      <label className="mb-4 block"><span className="mb-1 block font-semibold">A note to your teacher</span>
-        <textarea className="field" rows={3} maxLength={2000} value={note} onChange={({ target }) => setNote(target.value)} placeholder="If there is something to say" />
+      {open.length === 0 ? (
+        <p className="mb-4">Everything that was asked for is met.</p>
+      ) : (
+        <div className="mb-4">
+          <p className="mb-2">
+            {open.length === 1 ? 'One thing is' : `${open.length} things are`} not wholly met. You may hand in all the
+            same.
+          </p>
+          <ul className="grid max-h-48 gap-1.5 overflow-y-auto border-y border-rule py-2">
+            {open.map(({ id, number, status, sentence, message }) => (
+              <li key={id} className="flex items-start gap-2">
+                <span className="w-5 text-right font-mono text-sm text-quiet">{number}</span>
+                <span className="mt-[3px]">
+                  <StatusMark status={status} />
+                </span>
+                <span className="words min-w-0">
+                  {sentence}
+                  <span className="block text-sm text-quiet">{message}</span>
+                </span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <label className="mb-4 block">
+        <span className="mb-1 block font-semibold">A note to your teacher</span>
+        <textarea
+          className="field"
+          rows={3}
+          maxLength={2000}
+          value={note}
+          onChange={({ target }) => setNote(target.value)}
+          placeholder="If there is something to say"
+        />
       </label>
-      <p className="mb-4 text-sm text-quiet">The map is kept as it is now, with its check. You may go on and hand in again until your teacher begins to mark.</p>
+      <p className="mb-4 text-sm text-quiet">
+        The map is kept as it is now, with its check. You may go on and hand in again until your teacher begins to mark.
+      </p>
       <div className="flex items-center justify-end gap-3">
-        {state !== 'saved' && <span className="text-sm text-madder" role="status">{saveSentence(state) ?? 'Waiting until everything is saved …'}</span>}
+        {state !== 'saved' && (
+          <span className="text-sm text-madder" role="status">
+            {saveSentence(state) ?? 'Waiting until everything is saved …'}
+          </span>
+        )}
         <Button onClick={() => onShow(false)}>Not yet</Button>
-        <Button look="action" disabled={sending || state !== 'saved'} onClick={() => void handIn()}>{sending ? 'Handing in …' : 'Hand in'}</Button>
+        <Button look="action" disabled={sending || state !== 'saved'} onClick={() => void handIn()}>
+          {sending ? 'Handing in …' : 'Hand in'}
+        </Button>
       </div>
     </Dialog>
   );

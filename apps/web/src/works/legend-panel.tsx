@@ -18,12 +18,27 @@ export function LegendPanel({ assignment, mayEdit }: { assignment: Assignment; m
       <ul className="grid gap-px">
         {legend.topicKinds.map((kind) => {
           const isNext = next.topicKind === kind.id;
-          const content = <><KindSample kind={kind} /><span className="min-w-0 flex-1 truncate">{kind.name}</span><span className="font-mono text-xs text-quiet">{matchesKind(kind, map, chips, assignment)}</span></>;
+          const content = (
+            <>
+              <KindSample kind={kind} />
+              <span className="min-w-0 flex-1 truncate">{kind.name}</span>
+              <span className="font-mono text-xs text-quiet">{matchesKind(kind, map, chips, assignment)}</span>
+            </>
+          );
           return (
             <li key={kind.id} title={kind.purpose}>
-              {kind.givenBy === 'student' && mayEdit
-                ? <button type="button" aria-pressed={isNext} className={`${row} ${isNext ? chosen : 'border-transparent hover:bg-canvas'}`} onClick={() => actions.chooseTopicKind(kind.id)}>{content}</button>
-                : <div className={`${row} border-transparent`}>{content}</div>}
+              {kind.givenBy === 'student' && mayEdit ? (
+                <button
+                  type="button"
+                  aria-pressed={isNext}
+                  className={`${row} ${isNext ? chosen : 'border-transparent hover:bg-canvas'}`}
+                  onClick={() => actions.chooseTopicKind(kind.id)}
+                >
+                  {content}
+                </button>
+              ) : (
+                <div className={`${row} border-transparent`}>{content}</div>
+              )}
             </li>
           );
         })}
@@ -31,8 +46,18 @@ export function LegendPanel({ assignment, mayEdit }: { assignment: Assignment; m
           const isNext = next.linkKind === kind.id;
           return (
             <li key={kind.id}>
-              <button type="button" disabled={!mayEdit} aria-pressed={isNext} className={`${row} ${isNext ? chosen : 'border-transparent hover:bg-canvas'}`} onClick={() => actions.chooseLinkKind(kind.id)}>
-                <LinkSample kind={kind} legend={legend} /><span className="min-w-0 flex-1 truncate italic">{kind.name}</span><span className="font-mono text-xs text-quiet">{map.links.filter((link) => link.kind === kind.id).length}</span>
+              <button
+                type="button"
+                disabled={!mayEdit}
+                aria-pressed={isNext}
+                className={`${row} ${isNext ? chosen : 'border-transparent hover:bg-canvas'}`}
+                onClick={() => actions.chooseLinkKind(kind.id)}
+              >
+                <LinkSample kind={kind} legend={legend} />
+                <span className="min-w-0 flex-1 truncate italic">{kind.name}</span>
+                <span className="font-mono text-xs text-quiet">
+                  {map.links.filter((link) => link.kind === kind.id).length}
+                </span>
               </button>
             </li>
           );

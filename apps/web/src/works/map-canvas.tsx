@@ -21,7 +21,13 @@ import type { OpenWork } from './use-live-work';
 /** What the title block and the view controls cover is kept free when the whole map is shown. */
 const PADDING: Padding = { top: 44, left: 24, right: 24, bottom: 196 };
 
-interface Props { detail: WorkDetail; open: OpenWork; host: RefObject<HTMLDivElement | null>; centre: () => { x: number; y: number }; onKeys: () => void }
+interface Props {
+  detail: WorkDetail;
+  open: OpenWork;
+  host: RefObject<HTMLDivElement | null>;
+  centre: () => { x: number; y: number };
+  onKeys: () => void;
+}
 
 /** The student's canvas: what is drawn, what is typed on it, and the title block. */
 export function MapCanvas({ detail, open, host, centre, onKeys }: Props) {
@@ -36,22 +42,75 @@ export function MapCanvas({ detail, open, host, centre, onKeys }: Props) {
   const state = useStore(open.work.store, (store) => store.state);
   const selection = useMemo(() => new Set(selected), [selected]);
   const bare = isBare(map);
-  const flags = useMemo(() => flagsOf(bare ? null : report, map.topics.length, requirement), [bare, report, map.topics.length, requirement]);
-  const concern = useMemo(() => concernOf(report?.results.find(({ id }) => id === requirement), map.links), [report, requirement, map.links]);
-  const gestures = useMemo((): Gestures => ({
-    onMove: actions.move, onLink: actions.link, onGrow: (from, at) => actions.make(at, from), onMake: (at) => actions.make(at), onEdit: actions.edit,
-  }), [actions]);
+  const flags = useMemo(
+    () => flagsOf(bare ? null : report, map.topics.length, requirement),
+    [bare, report, map.topics.length, requirement],
+  );
+  const concern = useMemo(
+    () =>
+      concernOf(
+        report?.results.find(({ id }) => id === requirement),
+        map.links,
+      ),
+    [report, requirement, map.links],
+  );
+  const gestures = useMemo(
+    (): Gestures => ({
+      onMove: actions.move,
+      onLink: actions.link,
+      onGrow: (from, at) => actions.make(at, from),
+      onMake: (at) => actions.make(at),
+      onEdit: actions.edit,
+    }),
+    [actions],
+  );
   useInView(typing);
   const { legend } = open.assignment;
   return (
-    <Canvas label={`Map with ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic; the view “Sentences” is the map as text.`}
-      map={map} legend={legend} selection={selection} flags={flags} concern={concern} typing={typing && typing.what !== 'new' ? typing.id : null} padding={PADDING} fitKey={detail.id} hostRef={host}
-      onSelect={actions.select} onHover={actions.hover} onKey={(event) => onCanvasKey(event, editor, centre, detail.mayEdit)} gestures={detail.mayEdit ? gestures : undefined}
-      overlay={detail.mayEdit && <><ResizeGrip /><TypingOverlay legend={legend} onDone={() => requestAnimationFrame(() => { if (!editor.store.getState().typing) host.current?.focus({ preventScroll: true }); })} /></>}>
+    <Canvas
+      label={`Map with ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic; the view “Sentences” is the map as text.`}
+      map={map}
+      legend={legend}
+      selection={selection}
+      flags={flags}
+      concern={concern}
+      typing={typing && typing.what !== 'new' ? typing.id : null}
+      padding={PADDING}
+      fitKey={detail.id}
+      hostRef={host}
+      onSelect={actions.select}
+      onHover={actions.hover}
+      onKey={(event) => onCanvasKey(event, editor, centre, detail.mayEdit)}
+      gestures={detail.mayEdit ? gestures : undefined}
+      overlay={
+        detail.mayEdit && (
+          <>
+            <ResizeGrip />
+            <TypingOverlay
+              legend={legend}
+              onDone={() =>
+                requestAnimationFrame(() => {
+                  if (!editor.store.getState().typing) host.current?.focus({ preventScroll: true });
+                })
+              }
+            />
+          </>
+        )
+      }
+    >
       <ViewControls map={map} legend={legend} padding={PADDING} />
-      <Button small className="absolute bottom-3 left-[14.2rem] z-10" onClick={onKeys} aria-label="Keys on the map"><Keyboard aria-hidden size={14} /></Button>
-      <TitleBlock title={map.title} focusQuestion={map.focusQuestion} drawnBy={detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ')} assignment={detail.className}
-        state={detail.mayEdit ? <SaveWords state={state} /> : 'To be read'} date={showDay(new Date().toISOString(), zone).replace(/^\w+ /, '')} onEntitle={detail.mayEdit ? actions.entitle : undefined} />
+      <Button small className="absolute bottom-3 left-[14.2rem] z-10" onClick={onKeys} aria-label="Keys on the map">
+        <Keyboard aria-hidden size={14} />
+      </Button>
+      <TitleBlock
+        title={map.title}
+        focusQuestion={map.focusQuestion}
+        drawnBy={detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ')}
+        assignment={detail.className}
+        state={detail.mayEdit ? <SaveWords state={state} /> : 'To be read'}
+        date={showDay(new Date().toISOString(), zone).replace(/^\w+ /, '')}
+        onEntitle={detail.mayEdit ? actions.entitle : undefined}
+      />
     </Canvas>
   );
 }
@@ -66,7 +125,8 @@ function useInView(typing: Typing | null): void {
     if (!at) return;
     const { x, y, zoom } = flow.getViewport();
     // What can be seen stays where it is under the hand.
-    const step = (place: number, size: number): number => (place < 30 ? 110 - place : place > size - 30 ? size - 110 - place : 0);
+    const step = (place: number, size: number): number =>
+      place < 30 ? 110 - place : place > size - 30 ? size - 110 - place : 0;
     const [dx, dy] = [step(at.x * zoom + x, width), step(at.y * zoom + y, height)];
     if (dx !== 0 || dy !== 0) void flow.setViewport({ x: x + dx, y: y + dy, zoom }, { duration: 160 });
   }, [at, flow, width, height]);

@@ -51,10 +51,21 @@ function OpenMap({ detail }: { detail: WorkDetail }) {
 function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const ready = useStore(open.work.store, (store) => store.ready);
   const state = useStore(open.work.store, (store) => store.state);
-  if (!ready) return <Loading what={state === 'closed' ? 'This map could not be opened. Load the page again, or go to Today.' : 'Opening the map …'} />;
+  if (!ready)
+    return (
+      <Loading
+        what={
+          state === 'closed'
+            ? 'This map could not be opened. Load the page again, or go to Today.'
+            : 'Opening the map …'
+        }
+      />
+    );
   return (
     <EditorProvider value={open.editor}>
-      <ReactFlowProvider><MapDesk detail={detail} open={open} /></ReactFlowProvider>
+      <ReactFlowProvider>
+        <MapDesk detail={detail} open={open} />
+      </ReactFlowProvider>
     </EditorProvider>
   );
 }
@@ -83,7 +94,9 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const go = (ids: readonly string[]): void => {
     setView('Map');
     actions.select(ids);
-    requestAnimationFrame(() => showMarks(open.editor.store.getState().map, assignment.legend, ids, { padding: AROUND, duration: 200 }));
+    requestAnimationFrame(() =>
+      showMarks(open.editor.store.getState().map, assignment.legend, ids, { padding: AROUND, duration: 200 }),
+    );
     host.current?.focus({ preventScroll: true });
   };
   const dropped = ({ active, activatorEvent, delta }: DragEndEvent): void => {
@@ -94,31 +107,80 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     if (!box || x < box.left || x > box.right || y < box.top || y > box.bottom) return;
     actions.place(active.data.current as Chip, flow.screenToFlowPosition({ x, y }));
   };
-  const placeNearCentre = (chip: Chip): void => { if (mayEdit) actions.placeNear(chip, centre()); };
+  const placeNearCentre = (chip: Chip): void => {
+    if (mayEdit) actions.placeNear(chip, centre());
+  };
   return (
-    <DndContext sensors={sensors} onDragStart={({ active }) => { setCarried(active.data.current as Chip); }} onDragCancel={() => setCarried(null)} onDragEnd={dropped} autoScroll={false}>
-      <HeadOfPage crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]} middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
-        actions={<>
-          {detail.due && <span className="hidden text-quiet xl:inline">Due {showMoment(detail.due, zone)}</span>}
-          <Button onClick={() => setShowBrief(true)}>Brief</Button>
-          {detail.mayHandIn && <Button look="action" onClick={() => setShowHandIn(true)}>{detail.submissions.length > 0 ? 'Hand in again …' : 'Hand in …'}</Button>}
-        </>} />
-      <Desk id="map" left={{ name: 'legend and word bank', size: 216, content: <LeftPanel open={open} mayEdit={mayEdit} onPlace={placeNearCentre} /> }}
-        right={{ name: 'requirements', size: 288, content: <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} /> }}>
+    <DndContext
+      sensors={sensors}
+      onDragStart={({ active }) => {
+        setCarried(active.data.current as Chip);
+      }}
+      onDragCancel={() => setCarried(null)}
+      onDragEnd={dropped}
+      autoScroll={false}
+    >
+      <HeadOfPage
+        crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
+        middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
+        actions={
+          <>
+            {detail.due && <span className="hidden text-quiet xl:inline">Due {showMoment(detail.due, zone)}</span>}
+            <Button onClick={() => setShowBrief(true)}>Brief</Button>
+            {detail.mayHandIn && (
+              <Button look="action" onClick={() => setShowHandIn(true)}>
+                {detail.submissions.length > 0 ? 'Hand in again …' : 'Hand in …'}
+              </Button>
+            )}
+          </>
+        }
+      />
+      <Desk
+        id="map"
+        left={{
+          name: 'legend and word bank',
+          size: 216,
+          content: <LeftPanel open={open} mayEdit={mayEdit} onPlace={placeNearCentre} />,
+        }}
+        right={{
+          name: 'requirements',
+          size: 288,
+          content: <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
+        }}
+      >
         {mayEdit && <LooksBar assignment={assignment} />}
         <div className="relative min-h-0 flex-1">
           <Notices detail={detail} open={open} />
-          {view === 'Map'
-            ? <MapCanvas detail={detail} open={open} host={host} centre={centre} onKeys={() => setShowKeys(true)} />
-            : <LiveSentences legend={assignment.legend} onGo={(id) => go([id])} />}
+          {view === 'Map' ? (
+            <MapCanvas detail={detail} open={open} host={host} centre={centre} onKeys={() => setShowKeys(true)} />
+          ) : (
+            <LiveSentences legend={assignment.legend} onGo={(id) => go([id])} />
+          )}
         </div>
         <ReadingLine open={open} />
       </Desk>
-      <DragOverlay dropAnimation={null}>{carried && <div className="card inline-block border-l-4 px-2 py-1" style={{ borderLeftColor: kindOfTopic(assignment.legend, carried.kind)?.outline ?? '#4d5867' }}>{carried.text}</div>}</DragOverlay>
-      <Dialog open={showBrief} onOpenChange={setShowBrief} title={detail.title} description={assignment.focusQuestion}><Brief text={assignment.brief} /></Dialog>
-      <Dialog open={showKeys} onOpenChange={setShowKeys} title="Keys on the map"><Shortcuts /></Dialog>
+      <DragOverlay dropAnimation={null}>
+        {carried && (
+          <div
+            className="card inline-block border-l-4 px-2 py-1"
+            style={{ borderLeftColor: kindOfTopic(assignment.legend, carried.kind)?.outline ?? '#4d5867' }}
+          >
+            {carried.text}
+          </div>
+        )}
+      </DragOverlay>
+      <Dialog open={showBrief} onOpenChange={setShowBrief} title={detail.title} description={assignment.focusQuestion}>
+        <Brief text={assignment.brief} />
+      </Dialog>
+      <Dialog open={showKeys} onOpenChange={setShowKeys} title="Keys on the map">
+        <Shortcuts />
+      </Dialog>
       <HandInDialog detail={detail} open={open} shown={showHandIn} onShow={setShowHandIn} />
-      <LinkDialog onClosed={() => { if (!open.editor.store.getState().typing) host.current?.focus({ preventScroll: true }); }} />
+      <LinkDialog
+        onClosed={() => {
+          if (!open.editor.store.getState().typing) host.current?.focus({ preventScroll: true });
+        }}
+      />
       <DeleteGiven host={host} open={open} />
     </DndContext>
   );
@@ -129,5 +191,14 @@ function LiveSentences({ legend, onGo }: { legend: Legend; onGo: (id: string) =>
 }
 
 function Shortcuts() {
-  return <dl className="grid grid-cols-[11rem_1fr] gap-x-4 gap-y-1.5">{CANVAS_SHORTCUTS.map(([keys, what]) => <div key={keys} className="contents"><dt className="font-mono text-sm">{keys}</dt><dd>{what}</dd></div>)}</dl>;
+  return (
+    <dl className="grid grid-cols-[11rem_1fr] gap-x-4 gap-y-1.5">
+      {CANVAS_SHORTCUTS.map(([keys, what]) => (
+        <div key={keys} className="contents">
+          <dt className="font-mono text-sm">{keys}</dt>
+          <dd>{what}</dd>
+        </div>
+      ))}
+    </dl>
+  );
 }

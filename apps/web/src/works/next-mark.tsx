@@ -7,19 +7,33 @@ import { useEditorState } from './editor';
 export function NextMark({ legend }: { legend: Legend }) {
   const next = useEditorState((state) => state.next);
   const chip = useEditorState((state) => state.chip);
-  const kind = chip ? chip.kind ?? next.topicKind : next.topicKind;
+  const kind = chip ? (chip.kind ?? next.topicKind) : next.topicKind;
   const name = chip?.text ?? legend.topicKinds.find(({ id }) => id === kind)?.name ?? 'Topic';
   const draft: Topic = { id: 'next', text: name, kind, x: 0, y: 0, width: 0, height: 0 };
   const topic = { ...draft, ...fitTopic(draft, legend) };
   const away = topic.width / 2 + 118;
   const end: Topic = { ...topic, id: 'end', x: away, width: 2, height: 2, shape: 'plain' };
-  const link = { id: 'l', from: 'next', to: 'end', phrase: kindOfLink(legend, next.linkKind)?.name ?? '', kind: next.linkKind, route: 'straight' as const };
+  const link = {
+    id: 'l',
+    from: 'next',
+    to: 'end',
+    phrase: kindOfLink(legend, next.linkKind)?.name ?? '',
+    kind: next.linkKind,
+    route: 'straight' as const,
+  };
   const { style } = drawTopic(topic, legend);
   const [left, width] = [-topic.width / 2 - 8, topic.width + 140];
   return (
     <section aria-label="Next mark" className="mb-4">
       <h2 className="caption mb-1.5">Next mark</h2>
-      <svg role="img" aria-label={`The next topic is ${name}, drawn as ${style.shape}; the next link ${link.phrase || 'plain'}`} className="card block h-[62px] w-full p-1" viewBox={`${left} ${-topic.height / 2 - 6} ${width} ${topic.height + 12}`} preserveAspectRatio="xMidYMid meet" style={{ fontKerning: 'none' }}>
+      <svg
+        role="img"
+        aria-label={`The next topic is ${name}, drawn as ${style.shape}; the next link ${link.phrase || 'plain'}`}
+        className="card block h-[62px] w-full p-1"
+        viewBox={`${left} ${-topic.height / 2 - 6} ${width} ${topic.height + 12}`}
+        preserveAspectRatio="xMidYMid meet"
+        style={{ fontKerning: 'none' }}
+      >
         <LinkDrawingView link={link} from={topic} to={end} legend={legend} />
         <TopicDrawing topic={topic} legend={legend} />
       </svg>

@@ -24,17 +24,39 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
     else if (state === 'saved' && was !== 'opening') announce(saveWords(state));
   }, [state]);
   const [newest] = detail.submissions;
-  const about = detail.state === 'being marked' ? 'Your teacher has begun to mark this map. You can look at it; changes wait until it comes back.'
-    : detail.state === 'returned' ? 'This map came back to you. Open the comments and choose “Revise” to go on with it.'
-    : detail.state === 'handed in' && newest ? `Handed in ${showMoment(newest.handedInAt, zone)}. You may go on and hand in again until your teacher begins to mark.` : null;
+  const about =
+    detail.state === 'being marked'
+      ? 'Your teacher has begun to mark this map. You can look at it; changes wait until it comes back.'
+      : detail.state === 'returned'
+        ? 'This map came back to you. Open the comments and choose “Revise” to go on with it.'
+        : detail.state === 'handed in' && newest
+          ? `Handed in ${showMoment(newest.handedInAt, zone)}. You may go on and hand in again until your teacher begins to mark.`
+          : null;
   // Over the map, not above it: the map must not move under a hand because a connection came or went.
   const waiting = !detail.mayEdit && state === 'saving';
   return (
     <div className="pointer-events-none absolute inset-x-0 top-0 z-20 [&>*]:pointer-events-auto">
-      {about && <p className="border-b border-rule bg-wash px-3.5 py-1.5 text-sm">{about}{waiting && ' What you changed since then is kept in this browser.'}</p>}
-      {saveSentence(state) && <p className="border-b border-madder bg-madder-wash px-3.5 py-1.5 text-sm" data-testid="save-trouble">{saveSentence(state)}</p>}
+      {about && (
+        <p className="border-b border-rule bg-wash px-3.5 py-1.5 text-sm">
+          {about}
+          {waiting && ' What you changed since then is kept in this browser.'}
+        </p>
+      )}
+      {saveSentence(state) && (
+        <p className="border-b border-madder bg-madder-wash px-3.5 py-1.5 text-sm" data-testid="save-trouble">
+          {saveSentence(state)}
+        </p>
+      )}
       {refusal && (
-        <div className="flex items-start justify-between gap-3 border-b border-ochre bg-ochre-wash px-3.5 py-1.5 text-sm" data-testid="refusal"><p className="words min-w-0">{refusal}</p><Button small look="quiet" onClick={actions.dismiss}>Good</Button></div>
+        <div
+          className="flex items-start justify-between gap-3 border-b border-ochre bg-ochre-wash px-3.5 py-1.5 text-sm"
+          data-testid="refusal"
+        >
+          <p className="words min-w-0">{refusal}</p>
+          <Button small look="quiet" onClick={actions.dismiss}>
+            Good
+          </Button>
+        </div>
       )}
     </div>
   );

@@ -7,7 +7,9 @@ import { useEditor, useEditorState } from './editor';
 export function ResizeGrip() {
   const { actions } = useEditor();
   const flow = useReactFlow();
-  const topic = useEditorState(({ map, selection, typing }) => (selection.length === 1 && !typing ? map.topics.find(({ id }) => id === selection[0]) : undefined));
+  const topic = useEditorState(({ map, selection, typing }) =>
+    selection.length === 1 && !typing ? map.topics.find(({ id }) => id === selection[0]) : undefined,
+  );
   const [pulled, setPulled] = useState<{ width: number; height: number } | null>(null);
   if (!topic) return null;
   const [left, top] = [topic.x - topic.width / 2, topic.y - topic.height / 2];
@@ -18,11 +20,30 @@ export function ResizeGrip() {
   const { width, height } = pulled ?? topic;
   return (
     <>
-      {pulled && <div className="pointer-events-none absolute border border-dashed border-action" style={{ left, top, width, height }} />}
-      <div className="nodrag nopan pointer-events-auto absolute z-[999] h-3 w-3 cursor-nwse-resize border-[1.5px] border-action bg-white" aria-hidden style={{ left: left + width - 3, top: top + height - 3 }}
-        onPointerDown={(event) => { event.stopPropagation(); event.currentTarget.setPointerCapture(event.pointerId); setPulled(sizeAt(event)); }}
-        onPointerMove={(event) => { if (pulled) setPulled(sizeAt(event)); }}
-        onPointerUp={(event) => { setPulled(null); actions.resize(topic.id, sizeAt(event)); }} onPointerCancel={() => setPulled(null)} />
+      {pulled && (
+        <div
+          className="pointer-events-none absolute border border-dashed border-action"
+          style={{ left, top, width, height }}
+        />
+      )}
+      <div
+        className="nodrag nopan pointer-events-auto absolute z-[999] h-3 w-3 cursor-nwse-resize border-[1.5px] border-action bg-white"
+        aria-hidden
+        style={{ left: left + width - 3, top: top + height - 3 }}
+        onPointerDown={(event) => {
+          event.stopPropagation();
+          event.currentTarget.setPointerCapture(event.pointerId);
+          setPulled(sizeAt(event));
+        }}
+        onPointerMove={(event) => {
+          if (pulled) setPulled(sizeAt(event));
+        }}
+        onPointerUp={(event) => {
+          setPulled(null);
+          actions.resize(topic.id, sizeAt(event));
+        }}
+        onPointerCancel={() => setPulled(null)}
+      />
     </>
   );
 }

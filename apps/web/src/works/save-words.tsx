@@ -1,12 +1,18 @@
 import type { SaveState } from '../live';
 
 const WORDS: Record<SaveState, string> = {
-  opening: 'Opening …', saved: 'Saved', saving: 'Saving …', offline: 'Offline, kept here', 'not stored': 'Could not save yet', closed: 'Not connected',
+  opening: 'Opening …',
+  saved: 'Saved',
+  saving: 'Saving …',
+  offline: 'Offline, kept here',
+  'not stored': 'Could not save yet',
+  closed: 'Not connected',
 };
 const LONG: Partial<Record<SaveState, string>> = {
   offline: 'No connection. Your changes are kept in this browser and are sent as soon as the connection is back.',
   'not stored': 'The server cannot store your changes just now. Leave this page open; it keeps trying.',
-  closed: 'You are signed out, or this map is not yours to change any more. What was saved is safe; what was not is kept in this browser for you. Load the page to sign in again.',
+  closed:
+    'You are signed out, or this map is not yours to change any more. What was saved is safe; what was not is kept in this browser for you. Load the page to sign in again.',
 };
 
 export const saveWords = (state: SaveState): string => WORDS[state];
@@ -14,5 +20,10 @@ export const saveSentence = (state: SaveState): string | undefined => LONG[state
 
 export function SaveWords({ state }: { state: SaveState }) {
   const colour = state === 'saved' ? 'bg-action' : state === 'saving' || state === 'opening' ? 'bg-quiet' : 'bg-madder';
-  return <span className="inline-flex items-center gap-1.5" data-testid="save-state"><span aria-hidden className={`h-2 w-2 shrink-0 ${colour}`} />{WORDS[state]}</span>;
+  return (
+    <span className="inline-flex items-center gap-1.5" data-testid="save-state">
+      <span aria-hidden className={`h-2 w-2 shrink-0 ${colour}`} />
+      {WORDS[state]}
+    </span>
+  );
 }

@@ -1,15 +1,40 @@
 /** Colours to choose from, pale ones first, and a way to any other. */
-export function Swatches({ label, colours, value, onChange }: { label: string; colours: readonly string[]; value: string | undefined; onChange: (colour: string) => void }) {
+export function Swatches({
+  label,
+  colours,
+  value,
+  onChange,
+}: {
+  label: string;
+  colours: readonly string[];
+  value: string | undefined;
+  onChange: (colour: string) => void;
+}) {
   return (
     <div role="group" aria-label={label} className="grid grid-cols-[6rem_1fr] items-center gap-2">
       <span>{label}</span>
       <div className="flex flex-wrap gap-1">
         {colours.map((colour) => (
-          <button key={colour} type="button" aria-pressed={value?.toLowerCase() === colour.toLowerCase()} aria-label={colour === 'none' ? 'no fill' : colour} onClick={() => onChange(colour)}
+          <button
+            key={colour}
+            type="button"
+            aria-pressed={value?.toLowerCase() === colour.toLowerCase()}
+            aria-label={colour === 'none' ? 'no fill' : colour}
+            onClick={() => onChange(colour)}
             className="h-6 w-6 rounded-sm border border-[#8b9389] aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-ink"
-            style={{ background: colour === 'none' ? 'linear-gradient(135deg,#fff 47%,#9e2b3f 47%,#9e2b3f 53%,#fff 53%)' : colour }} />
+            style={{
+              background:
+                colour === 'none' ? 'linear-gradient(135deg,#fff 47%,#9e2b3f 47%,#9e2b3f 53%,#fff 53%)' : colour,
+            }}
+          />
         ))}
-        <input type="color" aria-label={`Another ${label.toLowerCase()}`} className="h-6 w-8 border border-[#8b9389] bg-white" value={value && value !== 'none' ? value : '#ffffff'} onChange={({ target }) => onChange(target.value)} />
+        <input
+          type="color"
+          aria-label={`Another ${label.toLowerCase()}`}
+          className="h-6 w-8 border border-[#8b9389] bg-white"
+          value={value && value !== 'none' ? value : '#ffffff'}
+          onChange={({ target }) => onChange(target.value)}
+        />
       </div>
     </div>
   );

@@ -9,7 +9,11 @@ import type { Typing } from './editor';
 export function TypingOverlay({ legend, onDone }: { legend: Legend; onDone: () => void }) {
   const typing = useEditorState((state) => state.typing);
   if (!typing) return null;
-  return typing.what === 'phrase' ? <PhraseField key={typing.id} id={typing.id} legend={legend} onDone={onDone} /> : <TopicField key={typing.what === 'new' ? 'new' : typing.id} typing={typing} legend={legend} onDone={onDone} />;
+  return typing.what === 'phrase' ? (
+    <PhraseField key={typing.id} id={typing.id} legend={legend} onDone={onDone} />
+  ) : (
+    <TopicField key={typing.what === 'new' ? 'new' : typing.id} typing={typing} legend={legend} onDone={onDone} />
+  );
 }
 
 /** Enter ends typing, Escape forgets it, leaving the field ends it too. */
@@ -28,34 +32,82 @@ function useField(onDone: () => void) {
       event.stopPropagation();
       // While an input method composes, Enter chooses a word and ends nothing.
       if (event.nativeEvent.isComposing) return;
-      if ((event.key === 'Enter' && !event.shiftKey) || event.key === 'Tab') { event.preventDefault(); end('commit'); }
-      if (event.key === 'Escape') { event.preventDefault(); end('cancelTyping'); }
+      if ((event.key === 'Enter' && !event.shiftKey) || event.key === 'Tab') {
+        event.preventDefault();
+        end('commit');
+      }
+      if (event.key === 'Escape') {
+        event.preventDefault();
+        end('cancelTyping');
+      }
     },
   };
 }
 
-function TopicField({ typing, legend, onDone }: { typing: Exclude<Typing, { what: 'phrase' }>; legend: Legend; onDone: () => void }) {
+function TopicField({
+  typing,
+  legend,
+  onDone,
+}: {
+  typing: Exclude<Typing, { what: 'phrase' }>;
+  legend: Legend;
+  onDone: () => void;
+}) {
   const { actions } = useEditor();
   const words = useEditorState((state) => state.words);
   const next = useEditorState((state) => state.next);
-  const existing = useEditorState(({ map }) => (typing.what === 'topic' ? map.topics.find(({ id }) => id === typing.id) : undefined));
+  const existing = useEditorState(({ map }) =>
+    typing.what === 'topic' ? map.topics.find(({ id }) => id === typing.id) : undefined,
+  );
   const field = useField(onDone);
   const input = useRef<HTMLTextAreaElement>(null);
   useEffect(() => {
     input.current?.focus({ preventScroll: true });
     input.current?.setSelectionRange(0, input.current.value.length);
   }, []);
-  const base: Topic = existing ?? { id: 'new', text: '', kind: next.topicKind, x: 0, y: 0, width: 0, height: 0, ...(typing.what === 'new' && typing.at) };
+  const base: Topic = existing ?? {
+    id: 'new',
+    text: '',
+    kind: next.topicKind,
+    x: 0,
+    y: 0,
+    width: 0,
+    height: 0,
+    ...(typing.what === 'new' && typing.at),
+  };
   const topic = { ...base, text: words };
   const { width, height } = fitTopic(topic, legend);
   const style = topicStyle(topic, legend);
   const lines = Math.max(1, Math.round((height - 18) / (style.fontSize * 1.3)));
   return (
-    <div className="nodrag nopan absolute z-[1000]" style={{ left: topic.x - width / 2 - 4, top: topic.y - height / 2 }}>
-      <textarea ref={input} aria-label={typing.what === 'new' ? `Text of the new topic, ${kindOfTopic(legend, base.kind)?.name ?? 'no kind'}` : 'Text of the topic'} value={words} maxLength={LIMITS.text} rows={lines} spellCheck
-        onChange={({ target }) => actions.type(target.value)} {...field}
+    <div
+      className="nodrag nopan absolute z-[1000]"
+      style={{ left: topic.x - width / 2 - 4, top: topic.y - height / 2 }}
+    >
+      <textarea
+        ref={input}
+        aria-label={
+          typing.what === 'new'
+            ? `Text of the new topic, ${kindOfTopic(legend, base.kind)?.name ?? 'no kind'}`
+            : 'Text of the topic'
+        }
+        value={words}
+        maxLength={LIMITS.text}
+        rows={lines}
+        spellCheck
+        onChange={({ target }) => actions.type(target.value)}
+        {...field}
         className="block resize-none overflow-hidden border-2 border-action bg-white px-1 text-center outline-none"
-        style={{ width: width + 8, height, paddingTop: Math.max(0, (height - 4 - lines * style.fontSize * 1.3) / 2), fontSize: style.fontSize, lineHeight: 1.3, fontWeight: style.bold ? 700 : 400, fontStyle: style.italic ? 'italic' : 'normal' }} />
+        style={{
+          width: width + 8,
+          height,
+          paddingTop: Math.max(0, (height - 4 - lines * style.fontSize * 1.3) / 2),
+          fontSize: style.fontSize,
+          lineHeight: 1.3,
+          fontWeight: style.bold ? 700 : 400,
+          fontStyle: style.italic ? 'italic' : 'normal',
+        }}
+      />
     </div>
   );
 }
@@ -76,9 +128,21 @@ function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDon
   const { line, style } = drawLink(link, from, to, legend);
   const at = pointAlong(line, style.phraseAt) ?? { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   return (
-    <div className="nodrag nopan absolute z-[1000]" style={{ left: at.x, top: at.y, transform: 'translate(-50%, -50%)' }}>
-      <input ref={input} aria-label={`Words on the link from ${from.text} to ${to.text}`} value={words} maxLength={LIMITS.text} placeholder="says what?" onChange={({ target }) => actions.type(target.value)} {...field}
-        className="border-2 border-action bg-white px-1.5 py-0.5 text-center outline-none" style={{ width: `${Math.min(28, Math.max(11, words.length + 3))}ch`, fontSize: PHRASE_SIZE }} />
+    <div
+      className="nodrag nopan absolute z-[1000]"
+      style={{ left: at.x, top: at.y, transform: 'translate(-50%, -50%)' }}
+    >
+      <input
+        ref={input}
+        aria-label={`Words on the link from ${from.text} to ${to.text}`}
+        value={words}
+        maxLength={LIMITS.text}
+        placeholder="says what?"
+        onChange={({ target }) => actions.type(target.value)}
+        {...field}
+        className="border-2 border-action bg-white px-1.5 py-0.5 text-center outline-none"
+        style={{ width: `${Math.min(28, Math.max(11, words.length + 3))}ch`, fontSize: PHRASE_SIZE }}
+      />
     </div>
   );
 }

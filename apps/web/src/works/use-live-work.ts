@@ -9,7 +9,11 @@ import { startChecker } from './checker';
 import { createEditor } from './editor';
 import type { Editor } from './editor';
 
-export interface OpenWork { editor: Editor; work: LiveWork; assignment: Assignment }
+export interface OpenWork {
+  editor: Editor;
+  work: LiveWork;
+  assignment: Assignment;
+}
 
 /** Opens a work for as long as its page is shown: live map, editor and checker, in this order of dependence. */
 export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | null {
@@ -18,11 +22,23 @@ export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | n
   const { id: workId } = detail;
   // A new answer about the work must not close the map: only another work, or another revision, does.
   const key = `${workId} ${detail.revision}`;
-  const context = useMemo(() => ({ members: detail.members.map(({ id }) => id), due: detail.due, handedIn: null }), [detail.members, detail.due]);
+  const context = useMemo(
+    () => ({ members: detail.members.map(({ id }) => id), due: detail.due, handedIn: null }),
+    [detail.members, detail.due],
+  );
   useEffect(() => {
-    const work = openWork({ accountId, workId, onWorkChanged: () => void queries.invalidateQueries({ queryKey: [`works/${workId}`] }) });
+    const work = openWork({
+      accountId,
+      workId,
+      onWorkChanged: () => void queries.invalidateQueries({ queryKey: [`works/${workId}`] }),
+    });
     const editor = createEditor(work.live, assignment, accountId);
-    const checker = startChecker(assignment, context, ({ report, chips }) => editor.actions.answer(report, chips), editor.actions.checkTookTooLong);
+    const checker = startChecker(
+      assignment,
+      context,
+      ({ report, chips }) => editor.actions.answer(report, chips),
+      editor.actions.checkTookTooLong,
+    );
     let checked: unknown = null;
     const check = (): void => {
       const { map } = editor.store.getState();
@@ -30,10 +46,18 @@ export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | n
       checked = map;
       checker.check(map);
     };
-    const stops = [editor.store.subscribe(check), work.store.subscribe(check), editor.destroy, checker.stop, work.destroy];
+    const stops = [
+      editor.store.subscribe(check),
+      work.store.subscribe(check),
+      editor.destroy,
+      checker.stop,
+      work.destroy,
+    ];
     check();
     setOpen({ editor, work, assignment });
-    return () => { for (const stop of stops) stop(); };
+    return () => {
+      for (const stop of stops) stop();
+    };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- see key
   }, [key, accountId]);
   return open;

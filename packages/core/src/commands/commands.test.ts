@@ -12,7 +12,10 @@ import { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './whole-
 
 const rules = assignmentOf();
 const { legend } = rules;
-const map = mapOf([topic('a', { text: 'Arch' }), topic('b', { x: 200, text: 'Beam', kind: 'part' }), topic('c', { x: 400 })], [link('a', 'b'), link('b', 'c', { kind: 'says' })]);
+const map = mapOf(
+  [topic('a', { text: 'Arch' }), topic('b', { x: 200, text: 'Beam', kind: 'part' }), topic('c', { x: 400 })],
+  [link('a', 'b'), link('b', 'c', { kind: 'says' })],
+);
 const after = (outcome: Outcome, of: TopicMap = map): TopicMap => {
   if (!outcome.ok) throw new Error(outcome.reason);
   return applyChanges(of, outcome.changes);
@@ -28,7 +31,14 @@ test('a command that changes nothing gives back the very same map', () => {
 });
 
 test('a new topic fits its text and bears its maker', () => {
-  const made = after(addTopic(map, { text: 'A rather long idea that needs two lines', kind: 'own', at: { x: 5, y: 6 } }, maker(), legend)).topics.at(-1)!;
+  const made = after(
+    addTopic(
+      map,
+      { text: 'A rather long idea that needs two lines', kind: 'own', at: { x: 5, y: 6 } },
+      maker(),
+      legend,
+    ),
+  ).topics.at(-1)!;
   expect(made).toMatchObject({ id: 'new-1', x: 5, y: 6, by: 'me', kind: 'own' });
   expect(made.height).toBeGreaterThan(40);
 });
@@ -38,13 +48,18 @@ test('growing makes a topic clear of all others and a link to it, in one list of
   const made = grown.topics.at(-1)!;
   expect(grown.links.at(-1)).toMatchObject({ from: 'a', to: made.id, kind: 'says', phrase: '' });
   expect(made.y).toBeGreaterThan(40);
-  expect(reason(growTopic(map, { from: 'gone', text: 'x', kind: null, linkKind: null }, maker(), legend))).toContain('gone');
+  expect(reason(growTopic(map, { from: 'gone', text: 'x', kind: null, linkKind: null }, maker(), legend))).toContain(
+    'gone',
+  );
 });
 
 test('texts: blank and overlong ones are refused with a sentence; the size follows the words', () => {
   expect(reason(setText(map, 'a', '  ', legend))).toContain('needs words');
   expect(reason(setText(map, 'a', 'x'.repeat(301), legend))).toContain('300');
-  const [before, now] = [map.topics[0]!, after(setText(map, 'a', 'An arch of old red bricks by the quay', legend)).topics[0]!];
+  const [before, now] = [
+    map.topics[0]!,
+    after(setText(map, 'a', 'An arch of old red bricks by the quay', legend)).topics[0]!,
+  ];
   expect(now.width).toBeGreaterThan(before.width);
 });
 
@@ -60,7 +75,10 @@ test('links: none to itself, none twice the same way round; the other way is ano
 test('looks go to all of a selection or to none, and “as its kind” takes them back', () => {
   const ids = ['a', 'b', 'a-b'];
   const looked = after(setLooks(map, ids, { fill: '#ffffff', fontSize: 20, colour: '#112233', width: 4 }, rules));
-  expect(looked.topics.slice(0, 2)).toMatchObject([{ fill: '#ffffff', fontSize: 20 }, { fill: '#ffffff', fontSize: 20 }]);
+  expect(looked.topics.slice(0, 2)).toMatchObject([
+    { fill: '#ffffff', fontSize: 20 },
+    { fill: '#ffffff', fontSize: 20 },
+  ]);
   expect(looked.topics[0]).not.toHaveProperty('colour');
   expect(looked.links[0]).toMatchObject({ colour: '#112233', width: 4 });
   expect(looked.topics[0]!.height).toBeGreaterThanOrEqual(36);
@@ -109,12 +127,26 @@ test('the bank takes one term a line, each once', () => {
 });
 
 test('chips are derived: terms not placed, starter topics taken off (with their origin), own terms', () => {
-  const assignment = assignmentOf({ terms: [{ text: 'Arch', kind: 'part' }, { text: 'Pier', kind: 'part' }, { text: 'Shear' }], starter: mapOf([topic('s1', { text: 'Arch', kind: 'part' }), topic('s2', { text: 'Quay' })]) });
+  const assignment = assignmentOf({
+    terms: [{ text: 'Arch', kind: 'part' }, { text: 'Pier', kind: 'part' }, { text: 'Shear' }],
+    starter: mapOf([topic('s1', { text: 'Arch', kind: 'part' }), topic('s2', { text: 'Quay' })]),
+  });
   const begun = mapFromStarter(assignment, 'Noor', maker().newId);
-  expect(begun.topics).toMatchObject([{ id: 'new-1', origin: 's1' }, { id: 'new-2', origin: 's2' }]);
+  expect(begun.topics).toMatchObject([
+    { id: 'new-1', origin: 's1' },
+    { id: 'new-2', origin: 's2' },
+  ]);
   expect(bankChips(begun, assignment).map(({ text }) => text)).toEqual(['Pier', 'Shear']);
-  const chips = bankChips({ ...begun, topics: begun.topics.slice(1), wordBank: [{ id: 'w', text: 'rust' }] }, assignment);
-  expect(chips).toMatchObject([{ text: 'Arch', origin: 's1', kind: 'part' }, { text: 'Pier', kind: 'part' }, { text: 'Shear', kind: null }, { text: 'rust', own: 'w' }]);
+  const chips = bankChips(
+    { ...begun, topics: begun.topics.slice(1), wordBank: [{ id: 'w', text: 'rust' }] },
+    assignment,
+  );
+  expect(chips).toMatchObject([
+    { text: 'Arch', origin: 's1', kind: 'part' },
+    { text: 'Pier', kind: 'part' },
+    { text: 'Shear', kind: null },
+    { text: 'rust', own: 'w' },
+  ]);
 });
 
 test('a free place is the wanted one where that is free, else clear of every topic', () => {

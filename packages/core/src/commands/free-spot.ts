@@ -10,8 +10,14 @@ const GAP = 14;
  */
 export function freeSpot(map: TopicMap, wanted: Spot, size: { width: number; height: number }): Spot {
   const taken = map.topics.map((topic) => boxOf(topic, GAP));
-  const isFree = ({ x, y }: Spot): boolean => taken.every((box) =>
-    x + size.width / 2 <= box.left || x - size.width / 2 >= box.right || y + size.height / 2 <= box.top || y - size.height / 2 >= box.bottom);
+  const isFree = ({ x, y }: Spot): boolean =>
+    taken.every(
+      (box) =>
+        x + size.width / 2 <= box.left ||
+        x - size.width / 2 >= box.right ||
+        y + size.height / 2 <= box.top ||
+        y - size.height / 2 >= box.bottom,
+    );
   const across = size.width / 2 + GAP;
   for (let row = 0; row < 12; row++) {
     for (let step = 0; step < 12; step++) {

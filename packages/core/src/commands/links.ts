@@ -4,7 +4,12 @@ import { LIMITS } from '../map/types.js';
 import type { Link, TopicMap } from '../map/types.js';
 import { topicOf } from './maker.js';
 
-interface NewLink { from: string; to: string; phrase: string; kind: string | null }
+interface NewLink {
+  from: string;
+  to: string;
+  phrase: string;
+  kind: string | null;
+}
 
 export const newLink = (wanted: NewLink, maker: Maker): Link => ({ id: maker.newId(), ...wanted, by: maker.by });
 
@@ -14,9 +19,12 @@ export function addLink(map: TopicMap, wanted: NewLink, maker: Maker): Outcome {
   if (!from || !to) return refused('One of the two topics is gone.');
   if (from === to) return refused(`A link joins two topics. “${from.text}” cannot be linked to itself.`);
   if (map.links.some((link) => link.from === from.id && link.to === to.id)) {
-    return refused(`“${from.text}” is already linked to “${to.text}”. Add to the words on that link, or link them the other way round.`);
+    return refused(
+      `“${from.text}” is already linked to “${to.text}”. Add to the words on that link, or link them the other way round.`,
+    );
   }
-  if (map.links.length >= LIMITS.links) return refused(`A map holds ${LIMITS.links.toLocaleString('en')} links, and this one is full.`);
+  if (map.links.length >= LIMITS.links)
+    return refused(`A map holds ${LIMITS.links.toLocaleString('en')} links, and this one is full.`);
   return done({ do: 'add', to: 'links', item: newLink(wanted, maker) });
 }
 
@@ -32,8 +40,11 @@ export function setPhrase(map: TopicMap, id: string, phrase: string): Outcome {
 /** Turns links round, so that each reads the other way. One that would then stand twice is refused, and all with it. */
 export function turnLinks(map: TopicMap, ids: readonly string[]): Outcome {
   const turned = map.links.filter((link) => ids.includes(link.id));
-  const twice = turned.find((link) => map.links.some((other) =>
-    !ids.includes(other.id) && other.from === link.to && other.to === link.from));
+  const twice = turned.find((link) =>
+    map.links.some((other) => !ids.includes(other.id) && other.from === link.to && other.to === link.from),
+  );
   if (twice) return refused('There is a link the other way round already. Delete one of the two.');
-  return done(...turned.map(({ id, from, to }) => ({ do: 'set', in: 'links', id, fields: { from: to, to: from } }) as const));
+  return done(
+    ...turned.map(({ id, from, to }) => ({ do: 'set', in: 'links', id, fields: { from: to, to: from } }) as const),
+  );
 }

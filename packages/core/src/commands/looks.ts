@@ -12,7 +12,14 @@ const isFixed = ({ looks, styleMode }: Ruled): boolean => styleMode === 'guided'
 /** Gives all the topics and links named the looks that fit each. All of them, or none with the reason. */
 export function setLooks(map: TopicMap, ids: readonly string[], looks: TopicLooks & LinkLooks, rules: Ruled): Outcome {
   if (isFixed(rules)) return refused(FIXED);
-  return done(...changesOf(map, ids, (names) => Object.fromEntries(Object.entries(looks).filter(([name]) => names.includes(name))), rules));
+  return done(
+    ...changesOf(
+      map,
+      ids,
+      (names) => Object.fromEntries(Object.entries(looks).filter(([name]) => names.includes(name))),
+      rules,
+    ),
+  );
 }
 
 /** Takes all looks given by hand away, so that the kind decides again. */
@@ -24,30 +31,53 @@ export function asItsKind(map: TopicMap, ids: readonly string[], rules: Ruled): 
 export function setTopicKind(map: TopicMap, ids: readonly string[], kind: string | null, rules: Ruled): Outcome {
   const known = kind === null || rules.legend.topicKinds.some((one) => one.id === kind);
   if (!known) return refused('The legend has no such kind.');
-  return done(...changesOf({ ...map, links: [] }, ids, (names) => ({ ...Object.fromEntries(names.map((name) => [name, undefined])), kind }), rules));
+  return done(
+    ...changesOf(
+      { ...map, links: [] },
+      ids,
+      (names) => ({ ...Object.fromEntries(names.map((name) => [name, undefined])), kind }),
+      rules,
+    ),
+  );
 }
 
 /** Makes the links named of one link kind. */
 export function setLinkKind(map: TopicMap, ids: readonly string[], kind: string | null, rules: Ruled): Outcome {
   const known = kind === null || rules.legend.linkKinds.some((one) => one.id === kind);
   if (!known) return refused('The legend has no such kind of link.');
-  return done(...changesOf({ ...map, topics: [] }, ids, (names) => ({ ...Object.fromEntries(names.map((name) => [name, undefined])), kind }), rules));
+  return done(
+    ...changesOf(
+      { ...map, topics: [] },
+      ids,
+      (names) => ({ ...Object.fromEntries(names.map((name) => [name, undefined])), kind }),
+      rules,
+    ),
+  );
 }
 
 /** The changes that set fields on the topics and links named, leaving out those that would change nothing. */
 function changesOf(
-  map: TopicMap, ids: readonly string[], fieldsFor: (looks: readonly string[]) => Record<string, unknown>, { legend }: Ruled,
+  map: TopicMap,
+  ids: readonly string[],
+  fieldsFor: (looks: readonly string[]) => Record<string, unknown>,
+  { legend }: Ruled,
 ): Change[] {
   const differs = (item: object, fields: object): boolean =>
     Object.entries(fields).some(([name, value]) => (item as Record<string, unknown>)[name] !== value);
   const wanted = new Set(ids);
-  const topics = map.topics.filter((topic) => wanted.has(topic.id)).flatMap((topic): Change[] => {
-    const fields = fieldsFor(TOPIC_LOOKS);
-    return differs(topic, fields) ? [{ do: 'set', in: 'topics', id: topic.id, fields: refitted(topic, fields, legend) }] : [];
-  });
-  const links = map.links.filter((link) => wanted.has(link.id)).flatMap((link): Change[] => {
-    const fields = fieldsFor(LINK_LOOKS);
-    return differs(link, fields) ? [{ do: 'set', in: 'links', id: link.id, fields }] : [];
-  });
+  const topics = map.topics
+    .filter((topic) => wanted.has(topic.id))
+    .flatMap((topic): Change[] => {
+      const fields = fieldsFor(TOPIC_LOOKS);
+      return differs(topic, fields)
+        ? [{ do: 'set', in: 'topics', id: topic.id, fields: refitted(topic, fields, legend) }]
+        : [];
+    });
+  const links = map.links
+    .filter((link) => wanted.has(link.id))
+    .flatMap((link): Change[] => {
+      const fields = fieldsFor(LINK_LOOKS);
+      return differs(link, fields) ? [{ do: 'set', in: 'links', id: link.id, fields }] : [];
+    });
   return [...topics, ...links];
 }

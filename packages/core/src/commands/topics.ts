@@ -12,11 +12,24 @@ import { freeSpot } from './free-spot.js';
 const TOO_LONG = `A topic has room for ${LIMITS.text} characters. Put the rest into a note, or make two topics.`;
 const FULL = `A map holds ${LIMITS.topics.toLocaleString('en')} topics, and this one is full.`;
 
-export interface NewTopic { text: string; kind: string | null; at: Spot; origin?: string }
+export interface NewTopic {
+  text: string;
+  kind: string | null;
+  at: Spot;
+  origin?: string;
+}
 
 function newTopic({ text, kind, at, origin }: NewTopic, maker: Maker, legend: Legend): Topic {
   const topic: Topic = {
-    id: maker.newId(), text, kind, x: at.x, y: at.y, width: 0, height: 0, by: maker.by, ...(origin !== undefined && { origin }),
+    id: maker.newId(),
+    text,
+    kind,
+    x: at.x,
+    y: at.y,
+    width: 0,
+    height: 0,
+    by: maker.by,
+    ...(origin !== undefined && { origin }),
   };
   return { ...topic, ...fitTopic(topic, legend) };
 }
@@ -30,19 +43,26 @@ export function addTopic(map: TopicMap, wanted: NewTopic, maker: Maker, legend: 
 
 /** Makes a topic in the nearest free place below (or beside) another and links it from there. */
 export function growTopic(
-  map: TopicMap, wanted: { from: string; text: string; kind: string | null; linkKind: string | null; at?: Spot; origin?: string },
-  maker: Maker, legend: Legend,
+  map: TopicMap,
+  wanted: { from: string; text: string; kind: string | null; linkKind: string | null; at?: Spot; origin?: string },
+  maker: Maker,
+  legend: Legend,
 ): Outcome {
   const parent = topicOf(map, wanted.from);
   if (!parent) return refused('The topic it was to grow from is gone.');
   if (wanted.text.length > LIMITS.text) return refused(TOO_LONG);
   if (map.topics.length >= LIMITS.topics) return refused(FULL);
   const draft = newTopic({ ...wanted, at: wanted.at ?? parent }, maker, legend);
-  const spot = wanted.at ?? freeSpot(map, { x: parent.x, y: parent.y + parent.height / 2 + 70 + draft.height / 2 }, draft);
+  const spot =
+    wanted.at ?? freeSpot(map, { x: parent.x, y: parent.y + parent.height / 2 + 70 + draft.height / 2 }, draft);
   const topic = { ...draft, ...spot };
   return done(
     { do: 'add', to: 'topics', item: topic },
-    { do: 'add', to: 'links', item: newLink({ from: parent.id, to: topic.id, phrase: '', kind: wanted.linkKind }, maker) },
+    {
+      do: 'add',
+      to: 'links',
+      item: newLink({ from: parent.id, to: topic.id, phrase: '', kind: wanted.linkKind }, maker),
+    },
   );
 }
 
@@ -60,17 +80,30 @@ export function setText(map: TopicMap, id: string, text: string, legend: Legend)
 /** Moves topics by a step. */
 export function moveTopics(map: TopicMap, ids: readonly string[], step: Spot): Outcome {
   const moved = map.topics.filter((topic) => ids.includes(topic.id));
-  return done(...moved.map(({ id, x, y }): Change => ({ do: 'set', in: 'topics', id, fields: { x: x + step.x, y: y + step.y } })));
+  return done(
+    ...moved.map(({ id, x, y }): Change => ({ do: 'set', in: 'topics', id, fields: { x: x + step.x, y: y + step.y } })),
+  );
 }
 
 /** Sets the least size of a topic by hand and keeps its upper left corner where it is. Its text's need still wins. */
-export function resizeTopic(map: TopicMap, id: string, wanted: { width: number; height: number }, legend: Legend): Outcome {
+export function resizeTopic(
+  map: TopicMap,
+  id: string,
+  wanted: { width: number; height: number },
+  legend: Legend,
+): Outcome {
   const topic = topicOf(map, id);
   if (!topic) return refused('That topic is gone.');
   const by = { minWidth: Math.round(Math.max(1, wanted.width)), minHeight: Math.round(Math.max(1, wanted.height)) };
   const fields = refitted(topic, by, legend);
   return done({
-    do: 'set', in: 'topics', id,
-    fields: { ...fields, x: topic.x + (fields.width! - topic.width) / 2, y: topic.y + (fields.height! - topic.height) / 2 },
+    do: 'set',
+    in: 'topics',
+    id,
+    fields: {
+      ...fields,
+      x: topic.x + (fields.width! - topic.width) / 2,
+      y: topic.y + (fields.height! - topic.height) / 2,
+    },
   });
 }

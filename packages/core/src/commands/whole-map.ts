@@ -15,7 +15,10 @@ export function removeMarks(map: TopicMap, ids: readonly string[]): Outcome {
   );
 }
 
-export interface Copied { topics: readonly Topic[]; links: readonly Link[] }
+export interface Copied {
+  topics: readonly Topic[];
+  links: readonly Link[];
+}
 
 /** The topics named and the links among them, for `pasteMarks`. */
 export function copyMarks(map: TopicMap, ids: readonly string[]): Copied {
@@ -25,17 +28,27 @@ export function copyMarks(map: TopicMap, ids: readonly string[]): Copied {
 }
 
 /** Lays copies down, moved by a step. Copies have new ids and no origin: a given topic's copy is the student's own. */
-export function pasteMarks(map: TopicMap, { topics, links }: Copied, step: { x: number; y: number }, maker: Maker): Outcome {
-  if (map.topics.length + topics.length > LIMITS.topics) return refused('There is no room for that many topics on one map.');
+export function pasteMarks(
+  map: TopicMap,
+  { topics, links }: Copied,
+  step: { x: number; y: number },
+  maker: Maker,
+): Outcome {
+  if (map.topics.length + topics.length > LIMITS.topics)
+    return refused('There is no room for that many topics on one map.');
   const newIds = new Map(topics.map((topic) => [topic.id, maker.newId()]));
   const copyOf = <T extends Topic | Link>({ origin: _origin, order: _order, ...rest }: T, fields: object): T =>
     ({ ...rest, ...fields, by: maker.by }) as unknown as T;
   return done(
     ...topics.map((topic): Change => ({
-      do: 'add', to: 'topics', item: copyOf(topic, { id: newIds.get(topic.id)!, x: topic.x + step.x, y: topic.y + step.y }),
+      do: 'add',
+      to: 'topics',
+      item: copyOf(topic, { id: newIds.get(topic.id)!, x: topic.x + step.x, y: topic.y + step.y }),
     })),
     ...links.map((link): Change => ({
-      do: 'add', to: 'links', item: copyOf(link, { id: maker.newId(), from: newIds.get(link.from)!, to: newIds.get(link.to)! }),
+      do: 'add',
+      to: 'links',
+      item: copyOf(link, { id: maker.newId(), from: newIds.get(link.from)!, to: newIds.get(link.to)! }),
     })),
   );
 }
@@ -50,7 +63,10 @@ export function entitle(map: TopicMap, fields: Partial<Pick<TopicMap, 'title' | 
 
 /** Puts terms of the student's own into the word bank, one a line; those already there are left out. */
 export function addToBank(map: TopicMap, text: string, maker: Maker): Outcome {
-  const lines = text.split(/\r\n|\r|\n/).map((line) => line.trim()).filter((line) => !isBlank(line));
+  const lines = text
+    .split(/\r\n|\r|\n/)
+    .map((line) => line.trim())
+    .filter((line) => !isBlank(line));
   if (lines.length === 0) return refused('Type a term first.');
   if (lines.some((line) => line.length > LIMITS.text)) return refused(`A term has room for ${LIMITS.text} characters.`);
   const there = new Set(map.wordBank.map((entry) => normalForm(entry.text)));
@@ -61,5 +77,11 @@ export function addToBank(map: TopicMap, text: string, maker: Maker): Outcome {
     return true;
   });
   if (fresh.length === 0) return refused(`“${lines[0]}” is in your word bank already.`);
-  return done(...fresh.map((line): Change => ({ do: 'add', to: 'wordBank', item: { id: maker.newId(), text: line, by: maker.by } })));
+  return done(
+    ...fresh.map((line): Change => ({
+      do: 'add',
+      to: 'wordBank',
+      item: { id: maker.newId(), text: line, by: maker.by },
+    })),
+  );
 }

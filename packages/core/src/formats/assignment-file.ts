@@ -24,11 +24,14 @@ export function readAssignment(value: unknown): Assignment {
   const starter = mapAt('$.starter', file.starter);
   const reference = mapAt('$.reference', file.reference);
   problems.push(
-    ...repeatedIds(file.legend.topicKinds, '$.legend.topicKinds'), ...repeatedIds(file.legend.linkKinds, '$.legend.linkKinds'),
-    ...repeatedIds(file.requirements, '$.requirements'), ...repeatedIds(file.criteria, '$.criteria'),
+    ...repeatedIds(file.legend.topicKinds, '$.legend.topicKinds'),
+    ...repeatedIds(file.legend.linkKinds, '$.legend.linkKinds'),
+    ...repeatedIds(file.requirements, '$.requirements'),
+    ...repeatedIds(file.criteria, '$.criteria'),
     ...file.requirements.flatMap((requirement, i) => {
       const at = `$.requirements[${i}]`;
-      if (!groupOf(requirement.type)) return [{ path: `${at}.type`, reason: `“${requirement.type}” is no type of requirement` }];
+      if (!groupOf(requirement.type))
+        return [{ path: `${at}.type`, reason: `“${requirement.type}” is no type of requirement` }];
       const type = requirementTypeOf(requirement.type);
       return type ? paramProblems(type, requirement, `${at}.params`) : [];
     }),
@@ -54,7 +57,10 @@ function repeatedIds(list: readonly { id: string }[], at: string): Problem[] {
 export function writeAssignment(assignment: Assignment): Record<string, unknown> {
   const { starter, reference } = assignment;
   return {
-    ...assignment, format: 'ichnograph-assignment', version: 1,
-    starter: starter && writeMap(starter), reference: reference && writeMap(reference),
+    ...assignment,
+    format: 'ichnograph-assignment',
+    version: 1,
+    starter: starter && writeMap(starter),
+    reference: reference && writeMap(reference),
   };
 }

@@ -4,7 +4,11 @@ import { readContextText } from './context-file.js';
 import { readMap, readMapText, writeMap } from './map-file.js';
 import { FileRefused } from './problems.js';
 
-const file = () => writeMap({ ...mapOf([topic('a', { order: 'a0' }), topic('b')], [link('a', 'b')]), wordBank: [{ id: 'x', text: 'rust' }] }) as any;
+const file = () =>
+  writeMap({
+    ...mapOf([topic('a', { order: 'a0' }), topic('b')], [link('a', 'b')]),
+    wordBank: [{ id: 'x', text: 'rust' }],
+  }) as any;
 const refusal = (read: () => unknown): [string, string] => {
   try {
     read();
@@ -28,14 +32,70 @@ test('live order keys and bank ids stay out of files', () => {
 });
 
 test.each<[string, (value: any) => unknown, string, RegExp]>([
-  ['a text that is no number', (value) => { value.topics[1].x = '3'; }, '$.topics[1].x', /number/],
-  ['too long a text', (value) => { value.topics[0].text = 'x'.repeat(301); }, '$.topics[0].text', /300/],
-  ['an id used twice', (value) => { value.links[0].id = 'a'; }, '$.links[0].id', /twice/],
-  ['an end that is no topic', (value) => { value.links[0].to = 'z'; }, '$.links[0].to', /no topic/],
-  ['a link to itself', (value) => { value.links[0].to = 'a'; }, '$.links[0].to', /itself/],
-  ['a shape nobody knows', (value) => { value.topics[0].shape = 'heart'; }, '$.topics[0].shape', /one of/],
-  ['a missing field', (value) => { delete value.focusQuestion; }, '$.focusQuestion', /missing/],
-  ['too many topics', (value) => { value.topics = Array.from({ length: 5001 }, (_, i) => topic(`t${i}`)); }, '$.topics', /5000/],
+  [
+    'a text that is no number',
+    (value) => {
+      value.topics[1].x = '3';
+    },
+    '$.topics[1].x',
+    /number/,
+  ],
+  [
+    'too long a text',
+    (value) => {
+      value.topics[0].text = 'x'.repeat(301);
+    },
+    '$.topics[0].text',
+    /300/,
+  ],
+  [
+    'an id used twice',
+    (value) => {
+      value.links[0].id = 'a';
+    },
+    '$.links[0].id',
+    /twice/,
+  ],
+  [
+    'an end that is no topic',
+    (value) => {
+      value.links[0].to = 'z';
+    },
+    '$.links[0].to',
+    /no topic/,
+  ],
+  [
+    'a link to itself',
+    (value) => {
+      value.links[0].to = 'a';
+    },
+    '$.links[0].to',
+    /itself/,
+  ],
+  [
+    'a shape nobody knows',
+    (value) => {
+      value.topics[0].shape = 'heart';
+    },
+    '$.topics[0].shape',
+    /one of/,
+  ],
+  [
+    'a missing field',
+    (value) => {
+      delete value.focusQuestion;
+    },
+    '$.focusQuestion',
+    /missing/,
+  ],
+  [
+    'too many topics',
+    (value) => {
+      value.topics = Array.from({ length: 5001 }, (_, i) => topic(`t${i}`));
+    },
+    '$.topics',
+    /5000/,
+  ],
 ])('a map with %s is refused by path and reason', (_, spoil, path, reason) => {
   const value = structuredClone(file());
   spoil(value);
@@ -61,13 +121,28 @@ test('an assignment says which of its maps is wrong', () => {
   expect(refusal(() => readAssignment(value))[0]).toBe('$.starter.topics[0].width');
 });
 
-test.each<[string, unknown, string]>([['unknown', { colour: 1 }, '$.requirements[0].params.colour'], ['missing', {}, '$.requirements[0].params.kind'], ['out of range', { kind: 'own', min: -1 }, '$.requirements[0].params.min'], ['not whole', { kind: 'own', max: 1.5 }, '$.requirements[0].params.max']])(
-  'a parameter that is %s is refused', (_, params, path) => {
-    const value = writeAssignment(assignmentOf({ requirements: [{ id: 'r', type: 'kind-count', params: params as Record<string, unknown>, level: 'must', points: 1 }] }));
-    expect(refusal(() => readAssignment(value))[0]).toBe(path);
-  });
+test.each<[string, unknown, string]>([
+  ['unknown', { colour: 1 }, '$.requirements[0].params.colour'],
+  ['missing', {}, '$.requirements[0].params.kind'],
+  ['out of range', { kind: 'own', min: -1 }, '$.requirements[0].params.min'],
+  ['not whole', { kind: 'own', max: 1.5 }, '$.requirements[0].params.max'],
+])('a parameter that is %s is refused', (_, params, path) => {
+  const value = writeAssignment(
+    assignmentOf({
+      requirements: [
+        { id: 'r', type: 'kind-count', params: params as Record<string, unknown>, level: 'must', points: 1 },
+      ],
+    }),
+  );
+  expect(refusal(() => readAssignment(value))[0]).toBe(path);
+});
 
 test('a context’s instants bear an offset', () => {
-  expect(readContextText('{"format":"ichnograph-context","version":1,"due":"2026-01-01T10:00:00+01:00","handedIn":null}').due).toContain('+01:00');
-  expect(refusal(() => readContextText('{"format":"ichnograph-context","version":1,"due":"tomorrow"}'))[0]).toBe('$.due');
+  expect(
+    readContextText('{"format":"ichnograph-context","version":1,"due":"2026-01-01T10:00:00+01:00","handedIn":null}')
+      .due,
+  ).toContain('+01:00');
+  expect(refusal(() => readContextText('{"format":"ichnograph-context","version":1,"due":"tomorrow"}'))[0]).toBe(
+    '$.due',
+  );
 });

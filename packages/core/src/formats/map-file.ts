@@ -11,7 +11,8 @@ export function readMap(value: unknown): TopicMap {
   const problems = referenceProblems(file);
   if (problems.length > 0) throw new FileRefused(problems);
   return {
-    ...emptyMap(), ...file,
+    ...emptyMap(),
+    ...file,
     wordBank: (file.wordBank ?? []).map((entry, i) => ({ ...entry, id: entry.id ?? `bank-${i + 1}` })),
   };
 }
@@ -22,12 +23,17 @@ export const readMapText = (text: string): TopicMap => readMap(parseJson(text));
 function referenceProblems({ topics, links, pictures, regions, groups, tours }: TopicMap): Problem[] {
   const seen = new Set<string>();
   const topicIds = new Set(topics.map((topic) => topic.id));
-  const lists = { topics, links, pictures, regions, groups, tours } as Record<string, readonly { id: string }[] | undefined>;
-  const repeated = Object.entries(lists).flatMap(([name, list]) => (list ?? []).flatMap(({ id }, i): Problem[] => {
-    if (seen.has(id)) return [{ path: `$.${name}[${i}].id`, reason: `“${id}” is used twice` }];
-    seen.add(id);
-    return [];
-  }));
+  const lists = { topics, links, pictures, regions, groups, tours } as Record<
+    string,
+    readonly { id: string }[] | undefined
+  >;
+  const repeated = Object.entries(lists).flatMap(([name, list]) =>
+    (list ?? []).flatMap(({ id }, i): Problem[] => {
+      if (seen.has(id)) return [{ path: `$.${name}[${i}].id`, reason: `“${id}” is used twice` }];
+      seen.add(id);
+      return [];
+    }),
+  );
   const ends = links.flatMap(({ from, to }, i): Problem[] => [
     ...(topicIds.has(from) ? [] : [{ path: `$.links[${i}].from`, reason: `“${from}” is no topic of the map` }]),
     ...(topicIds.has(to) ? [] : [{ path: `$.links[${i}].to`, reason: `“${to}” is no topic of the map` }]),
@@ -40,9 +46,15 @@ function referenceProblems({ topics, links, pictures, regions, groups, tours }: 
 export function writeMap(map: TopicMap): Record<string, unknown> {
   const withoutOrder = <T extends object>(items: readonly T[]): object[] => items.map((item) => omit(item, ['order']));
   return {
-    ...map, format: 'ichnograph-map', version: 1,
-    topics: withoutOrder(map.topics), links: withoutOrder(map.links), pictures: withoutOrder(map.pictures),
-    regions: withoutOrder(map.regions), groups: withoutOrder(map.groups), tours: withoutOrder(map.tours),
+    ...map,
+    format: 'ichnograph-map',
+    version: 1,
+    topics: withoutOrder(map.topics),
+    links: withoutOrder(map.links),
+    pictures: withoutOrder(map.pictures),
+    regions: withoutOrder(map.regions),
+    groups: withoutOrder(map.groups),
+    tours: withoutOrder(map.tours),
     wordBank: map.wordBank.map((entry) => omit(entry, ['order', 'id'])),
   };
 }

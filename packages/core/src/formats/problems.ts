@@ -9,8 +9,16 @@ export class FileRefused extends Error {
   }
 }
 
-interface SchemaError { instancePath: string; keyword: string; params: Record<string, unknown>; message?: string }
-interface Validator { (data: unknown): boolean; errors?: SchemaError[] | null }
+interface SchemaError {
+  instancePath: string;
+  keyword: string;
+  params: Record<string, unknown>;
+  message?: string;
+}
+interface Validator {
+  (data: unknown): boolean;
+  errors?: SchemaError[] | null;
+}
 
 /** Throws `FileRefused` unless the value keeps to the schema. */
 export function insist(validate: Validator, value: unknown): void {
@@ -20,21 +28,38 @@ export function insist(validate: Validator, value: unknown): void {
 const problemOf = ({ instancePath, keyword, params, message }: SchemaError): Problem => {
   const path = jsonPath(instancePath);
   switch (keyword) {
-    case 'required': return { path: `${path}.${String(params.missingProperty)}`, reason: 'is missing' };
-    case 'enum': return { path, reason: `must be one of ${(params.allowedValues as unknown[]).join(', ')}` };
-    case 'const': return { path, reason: `must be ${JSON.stringify(params.allowedValue)}` };
-    case 'type': return { path, reason: `must be ${[params.type].flat().join(' or ')}` };
-    case 'maxLength': return { path, reason: `must be at most ${String(params.limit)} characters long` };
-    case 'maxItems': return { path, reason: `must have at most ${String(params.limit)} entries` };
-    case 'minLength': return { path, reason: 'must not be empty' };
-    case 'pattern': return { path, reason: /colour|fill|outline|ink/.test(path) ? 'must be a colour such as #1f6f63' : 'is not written as it must be' };
-    default: return { path, reason: message ?? 'is not as it must be' };
+    case 'required':
+      return { path: `${path}.${String(params.missingProperty)}`, reason: 'is missing' };
+    case 'enum':
+      return { path, reason: `must be one of ${(params.allowedValues as unknown[]).join(', ')}` };
+    case 'const':
+      return { path, reason: `must be ${JSON.stringify(params.allowedValue)}` };
+    case 'type':
+      return { path, reason: `must be ${[params.type].flat().join(' or ')}` };
+    case 'maxLength':
+      return { path, reason: `must be at most ${String(params.limit)} characters long` };
+    case 'maxItems':
+      return { path, reason: `must have at most ${String(params.limit)} entries` };
+    case 'minLength':
+      return { path, reason: 'must not be empty' };
+    case 'pattern':
+      return {
+        path,
+        reason: /colour|fill|outline|ink/.test(path)
+          ? 'must be a colour such as #1f6f63'
+          : 'is not written as it must be',
+      };
+    default:
+      return { path, reason: message ?? 'is not as it must be' };
   }
 };
 
 /** A JSON Pointer as a JSON path from the file's root, `$`. */
 const jsonPath = (pointer: string): string =>
-  pointer.split('/').slice(1).map((part) => part.replace(/~1/g, '/').replace(/~0/g, '~'))
+  pointer
+    .split('/')
+    .slice(1)
+    .map((part) => part.replace(/~1/g, '/').replace(/~0/g, '~'))
     .reduce((path, part) => (/^\d+$/.test(part) ? `${path}[${part}]` : `${path}.${part}`), '$');
 
 /** Parses JSON; text that is none is refused at `$` with a plain reason. */

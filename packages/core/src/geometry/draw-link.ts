@@ -34,7 +34,10 @@ export function drawLink(link: Link, from: Topic, to: Topic, legend: Legend | un
   const atStart = style.arrow === 'both' ? headAt([...line].reverse(), size) : null;
   const shaft = shortened(line, atStart ? size * 0.7 : 0, atEnd ? size * 0.7 : 0);
   return {
-    line, style, path: pathData(shaft), heads: [atEnd, atStart].filter((head) => head !== null),
+    line,
+    style,
+    path: pathData(shaft),
+    heads: [atEnd, atStart].filter((head) => head !== null),
     phrase: isBlank(link.phrase) ? null : phraseAt(link.phrase, pointAlong(line, style.phraseAt)),
   };
 }
@@ -45,7 +48,10 @@ export function phraseAt(phrase: string, centre: Point | null): LinkDrawing['phr
   const block = layoutText(phrase, { fontSize: PHRASE_SIZE }, PHRASE_WIDTH);
   const [halfWidth, halfHeight] = [block.width / 2 + 3, block.height / 2 + 1];
   const box = {
-    left: centre.x - halfWidth, top: centre.y - halfHeight, right: centre.x + halfWidth, bottom: centre.y + halfHeight,
+    left: centre.x - halfWidth,
+    top: centre.y - halfHeight,
+    right: centre.x + halfWidth,
+    bottom: centre.y + halfHeight,
   };
   return { block, box, centre };
 }
@@ -68,7 +74,8 @@ function headAt(line: readonly Point[], size: number): Point[] | null {
   if (far === 0) return null;
   const [ux, uy] = [(tip.x - base.x) / far, (tip.y - base.y) / far];
   const wing = (turn: number): Point => ({
-    x: tip.x - ux * size - turn * uy * size * 0.42, y: tip.y - uy * size + turn * ux * size * 0.42,
+    x: tip.x - ux * size - turn * uy * size * 0.42,
+    y: tip.y - uy * size + turn * ux * size * 0.42,
   });
   return [tip, wing(1), wing(-1)];
 }

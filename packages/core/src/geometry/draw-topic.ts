@@ -36,5 +36,9 @@ export function drawTopic(topic: Topic, legend: Legend | undefined): TopicDrawin
 function foldOf(width: number, height: number): string {
   const fold = Math.min(NOTE_FOLD, width / 2, height / 2);
   const [right, top] = [width / 2, -height / 2];
-  return pathData([{ x: right - fold, y: top }, { x: right - fold, y: top + fold }, { x: right, y: top + fold }]);
+  return pathData([
+    { x: right - fold, y: top },
+    { x: right - fold, y: top + fold },
+    { x: right, y: top + fold },
+  ]);
 }

@@ -12,7 +12,10 @@ import { polygonOf } from './shapes.js';
 export function drawnPart(link: Link, from: Topic, to: Topic, legend: Legend | undefined): Point[] {
   const { route, bend } = linkStyle(link, legend);
   const line = centreLine(from, to, route, bend);
-  return longestOutside(line, [from, to].map((topic) => polygonOf(topicStyle(topic, legend).shape, topic)));
+  return longestOutside(
+    line,
+    [from, to].map((topic) => polygonOf(topicStyle(topic, legend).shape, topic)),
+  );
 }
 
 /** The longest piece of a polyline outside all the given convex polygons. */
@@ -28,7 +31,8 @@ export function longestOutside(line: readonly Point[], polygons: readonly (reado
   };
   for (let i = 1; i < line.length; i++) {
     const [a, b] = [line[i - 1]!, line[i]!];
-    const at = (t: number): Point => (t === 0 ? a : t === 1 ? b : { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t });
+    const at = (t: number): Point =>
+      t === 0 ? a : t === 1 ? b : { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
     let t = 0;
     for (const [enter, leave] of merged(polygons.map((polygon) => insideOf(a, b, polygon)))) {
       if (enter > t) piece.push(...(piece.length === 0 ? [at(t)] : []), at(enter));

@@ -15,7 +15,14 @@ const to = topic('to', { x: 300, y: 0 });
 
 test('the drawn part is the line less what lies inside either shape', () => {
   expect(drawnPart(link('from', 'to'), from, to, undefined)).toEqual([p(50, 0), p(250, 0)]);
-  expect(drawnPart(link('from', 'to'), topic('from', { shape: 'diamond' }), topic('to', { x: 200, y: 200, shape: 'plain' }), undefined)[0]!.x).toBeCloseTo(100 / 7, 9);
+  expect(
+    drawnPart(
+      link('from', 'to'),
+      topic('from', { shape: 'diamond' }),
+      topic('to', { x: 200, y: 200, shape: 'plain' }),
+      undefined,
+    )[0]!.x,
+  ).toBeCloseTo(100 / 7, 9);
 });
 
 test('shapes that cover the whole line leave nothing', () => {
@@ -29,7 +36,11 @@ test('of several pieces the longest is drawn, the first if equal', () => {
   expect(longestOutside([p(-11, 0), p(11, 0)], [wall])).toEqual([p(-11, 0), p(-1, 0)]);
 });
 
-test.each([['straight', 2], ['curved', 33], ['elbow', 4]] as const)('a %s line has %i points from centre to centre', (route, points) => {
+test.each([
+  ['straight', 2],
+  ['curved', 33],
+  ['elbow', 4],
+] as const)('a %s line has %i points from centre to centre', (route, points) => {
   const line = centreLine(p(0, 0), p(100, 40), route, 0.2);
   expect(line).toHaveLength(points);
   expect([line[0], line.at(-1)]).toEqual([p(0, 0), p(100, 40)]);
@@ -41,32 +52,56 @@ test('an elbow turns at half way and bend, first along the longer side', () => {
 });
 
 test.each<[string, Point[], boolean]>([
-  ['crossing', [p(0, 0), p(10, 10), p(0, 10), p(10, 0)], true], ['touching at an end', [p(0, 0), p(10, 0), p(10, 0), p(20, 5)], true],
-  ['touching inside', [p(0, 0), p(10, 0), p(5, 0), p(5, 9)], true], ['running along', [p(0, 0), p(10, 0), p(4, 0), p(20, 0)], true],
-  ['in line, apart', [p(0, 0), p(10, 0), p(11, 0), p(20, 0)], false], ['parallel', [p(0, 0), p(10, 0), p(0, 1), p(10, 1)], false],
-  ['near', [p(0, 0), p(10, 0), p(5, 1e-9), p(5, 9)], false], ['a point on the other', [p(5, 0), p(5, 0), p(0, 0), p(10, 0)], true],
+  ['crossing', [p(0, 0), p(10, 10), p(0, 10), p(10, 0)], true],
+  ['touching at an end', [p(0, 0), p(10, 0), p(10, 0), p(20, 5)], true],
+  ['touching inside', [p(0, 0), p(10, 0), p(5, 0), p(5, 9)], true],
+  ['running along', [p(0, 0), p(10, 0), p(4, 0), p(20, 0)], true],
+  ['in line, apart', [p(0, 0), p(10, 0), p(11, 0), p(20, 0)], false],
+  ['parallel', [p(0, 0), p(10, 0), p(0, 1), p(10, 1)], false],
+  ['near', [p(0, 0), p(10, 0), p(5, 1e-9), p(5, 9)], false],
+  ['a point on the other', [p(5, 0), p(5, 0), p(0, 0), p(10, 0)], true],
   ['a point beside it', [p(5, 1), p(5, 1), p(0, 0), p(10, 2.1)], false],
 ])('segments %s', (_, [a, b, c, d], meet) => {
-  for (const pair of [[a!, b!, c!, d!], [c!, d!, a!, b!], [b!, a!, d!, c!]] as const) expect(segmentsMeet(...pair) !== null).toBe(meet);
+  for (const pair of [
+    [a!, b!, c!, d!],
+    [c!, d!, a!, b!],
+    [b!, a!, d!, c!],
+  ] as const)
+    expect(segmentsMeet(...pair) !== null).toBe(meet);
 });
 
 test('whether lines meet does not depend on their order or direction', () => {
   const point = fc.record({ x: fc.integer({ min: -6, max: 6 }), y: fc.integer({ min: -6, max: 6 }) });
   const line = fc.array(point, { minLength: 2, maxLength: 5 });
-  fc.assert(fc.property(line, line, (one, other) => {
-    const meet = meetingPoint(one, other) !== null;
-    expect(meetingPoint(other, one) !== null).toBe(meet);
-    expect(meetingPoint([...one].reverse(), other) !== null).toBe(meet);
-  }), { numRuns: 500 });
+  fc.assert(
+    fc.property(line, line, (one, other) => {
+      const meet = meetingPoint(one, other) !== null;
+      expect(meetingPoint(other, one) !== null).toBe(meet);
+      expect(meetingPoint([...one].reverse(), other) !== null).toBe(meet);
+    }),
+    { numRuns: 500 },
+  );
 });
 
 test('the index finds the same pairs as looking at every pair', () => {
-  const box = fc.record({ left: fc.integer({ min: 0, max: 50 }), top: fc.integer({ min: 0, max: 50 }), w: fc.integer({ min: 0, max: 9 }), h: fc.integer({ min: 0, max: 9 }) })
+  const box = fc
+    .record({
+      left: fc.integer({ min: 0, max: 50 }),
+      top: fc.integer({ min: 0, max: 50 }),
+      w: fc.integer({ min: 0, max: 9 }),
+      h: fc.integer({ min: 0, max: 9 }),
+    })
     .map(({ left, top, w, h }): Box => ({ left, top, right: left + w, bottom: top + h }));
-  fc.assert(fc.property(fc.array(box, { maxLength: 40 }), (boxes) => {
-    const pairs = boxes.flatMap((a, i) => boxes.flatMap((b, j) => (j > i && a.left <= b.right && b.left <= a.right && a.top <= b.bottom && b.top <= a.bottom ? [[i, j]] : [])));
-    expect(overlappingPairs(boxes)).toEqual(pairs);
-  }));
+  fc.assert(
+    fc.property(fc.array(box, { maxLength: 40 }), (boxes) => {
+      const pairs = boxes.flatMap((a, i) =>
+        boxes.flatMap((b, j) =>
+          j > i && a.left <= b.right && b.left <= a.right && a.top <= b.bottom && b.top <= a.bottom ? [[i, j]] : [],
+        ),
+      );
+      expect(overlappingPairs(boxes)).toEqual(pairs);
+    }),
+  );
 });
 
 test('empty lines meet nothing', () => expect(candidatePairs([[], [p(0, 0), p(1, 1)], []])).toEqual([]));
@@ -76,7 +111,12 @@ test('every outline and polygon keeps to its box, runs clockwise and is convex',
   for (const shape of SHAPES) {
     for (const polygon of [polygonOf(shape, box), outlineOf(shape, box)]) {
       const { left, top, right, bottom } = boxAround(polygon);
-      expect([left >= -50 - 1e-9, top >= -27 - 1e-9, right <= 70 + 1e-9, bottom <= 17 + 1e-9]).toEqual([true, true, true, true]);
+      expect([left >= -50 - 1e-9, top >= -27 - 1e-9, right <= 70 + 1e-9, bottom <= 17 + 1e-9]).toEqual([
+        true,
+        true,
+        true,
+        true,
+      ]);
       polygon.forEach((b, i) => {
         const [a, c] = [polygon.at(i - 1)!, polygon[(i + 1) % polygon.length]!];
         expect((b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x)).toBeGreaterThanOrEqual(-1e-9);
@@ -86,12 +126,20 @@ test('every outline and polygon keeps to its box, runs clockwise and is convex',
 });
 
 test('a drawn link ends at both outlines, carries its head on the far one and its phrase in the middle', () => {
-  const { line, heads, phrase } = drawLink(link('from', 'to', { phrase: 'pushes on' }), topic('from', { shape: 'capsule' }), to, undefined);
+  const { line, heads, phrase } = drawLink(
+    link('from', 'to', { phrase: 'pushes on' }),
+    topic('from', { shape: 'capsule' }),
+    to,
+    undefined,
+  );
   expect(line[0]!.x).toBeCloseTo(50, 1);
   expect(heads).toHaveLength(1);
   expect(heads[0]![0]).toEqual(line.at(-1));
   expect(phrase!.centre.x).toBeCloseTo(150, 1);
-  expect(drawLink(link('from', 'to', { arrow: 'none', phrase: ' ' }), from, to, undefined)).toMatchObject({ heads: [], phrase: null });
+  expect(drawLink(link('from', 'to', { arrow: 'none', phrase: ' ' }), from, to, undefined)).toMatchObject({
+    heads: [],
+    phrase: null,
+  });
   expect(drawLink(link('from', 'to', { arrow: 'both' }), from, to, undefined).heads).toHaveLength(2);
 });
 

@@ -14,7 +14,8 @@ export function overlappingPairs(boxes: readonly Box[]): [number, number][] {
   tree.finish();
   const pairs: [number, number][] = [];
   boxes.forEach(({ left, top, right, bottom }, a) => {
-    for (const b of tree.search(left, top, right, bottom, (other) => other > a).sort((x, y) => x - y)) pairs.push([a, b]);
+    for (const b of tree.search(left, top, right, bottom, (other) => other > a).sort((x, y) => x - y))
+      pairs.push([a, b]);
   });
   return pairs;
 }
@@ -22,8 +23,7 @@ export function overlappingPairs(boxes: readonly Box[]): [number, number][] {
 /** Index pairs (a < b) of the polylines whose boxes overlap, and so may meet. Empty lines meet nothing. */
 export function candidatePairs(lines: readonly (readonly Point[])[]): [number, number][] {
   const present = lines.flatMap((line, index) => (line.length > 1 ? [{ index, box: boxAround(line) }] : []));
-  return overlappingPairs(present.map(({ box }) => box))
-    .map(([a, b]) => [present[a]!.index, present[b]!.index]);
+  return overlappingPairs(present.map(({ box }) => box)).map(([a, b]) => [present[a]!.index, present[b]!.index]);
 }
 
 /** The first point at which two polylines meet, or null. Touching is meeting. */
@@ -42,8 +42,13 @@ export function meetingPoint(one: readonly Point[], other: readonly Point[]): Po
  * tests (Shewchuk, 1997), so the answer does not change with the order of arguments.
  */
 export function segmentsMeet(a: Point, b: Point, c: Point, d: Point): Point | null {
-  if (Math.max(a.x, b.x) < Math.min(c.x, d.x) || Math.max(c.x, d.x) < Math.min(a.x, b.x)
-    || Math.max(a.y, b.y) < Math.min(c.y, d.y) || Math.max(c.y, d.y) < Math.min(a.y, b.y)) return null;
+  if (
+    Math.max(a.x, b.x) < Math.min(c.x, d.x) ||
+    Math.max(c.x, d.x) < Math.min(a.x, b.x) ||
+    Math.max(a.y, b.y) < Math.min(c.y, d.y) ||
+    Math.max(c.y, d.y) < Math.min(a.y, b.y)
+  )
+    return null;
   const [sideC, sideD] = [side(a, b, c), side(a, b, d)];
   const [sideA, sideB] = [side(c, d, a), side(c, d, b)];
   if (sideC * sideD > 0 || sideA * sideB > 0) return null;

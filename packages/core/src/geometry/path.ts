@@ -7,7 +7,8 @@ const STEPS = 32;
 export function centreLine(a: Point, b: Point, route: Route, bend: number): Point[] {
   const d = { x: b.x - a.x, y: b.y - a.y };
   switch (route) {
-    case 'straight': return [a, b];
+    case 'straight':
+      return [a, b];
     case 'curved': {
       const c = { x: (a.x + b.x) / 2 - bend * d.y, y: (a.y + b.y) / 2 + bend * d.x };
       return Array.from({ length: STEPS + 1 }, (_, i) => {

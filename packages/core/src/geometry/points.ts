@@ -1,6 +1,14 @@
-export interface Point { x: number; y: number }
+export interface Point {
+  x: number;
+  y: number;
+}
 /** An upright box by its edges; y grows downward. */
-export interface Box { left: number; top: number; right: number; bottom: number }
+export interface Box {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
 
 export const boxAround = (points: readonly Point[]): Box => {
   const box = { left: Infinity, top: Infinity, right: -Infinity, bottom: -Infinity };
@@ -13,18 +21,30 @@ export const boxAround = (points: readonly Point[]): Box => {
   return box;
 };
 
-interface Centred { x: number; y: number; width: number; height: number }
+interface Centred {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
 
 /** The box of a topic or picture, grown by `margin` units on every side (shrunk when negative). */
 export const boxOf = ({ x, y, width, height }: Centred, margin = 0): Box => ({
-  left: x - width / 2 - margin, top: y - height / 2 - margin,
-  right: x + width / 2 + margin, bottom: y + height / 2 + margin,
+  left: x - width / 2 - margin,
+  top: y - height / 2 - margin,
+  right: x + width / 2 + margin,
+  bottom: y + height / 2 + margin,
 });
 
-export const unionOf = (boxes: readonly Box[]): Box | null => boxes.length === 0 ? null : {
-  left: Math.min(...boxes.map((box) => box.left)), top: Math.min(...boxes.map((box) => box.top)),
-  right: Math.max(...boxes.map((box) => box.right)), bottom: Math.max(...boxes.map((box) => box.bottom)),
-};
+export const unionOf = (boxes: readonly Box[]): Box | null =>
+  boxes.length === 0
+    ? null
+    : {
+        left: Math.min(...boxes.map((box) => box.left)),
+        top: Math.min(...boxes.map((box) => box.top)),
+        right: Math.max(...boxes.map((box) => box.right)),
+        bottom: Math.max(...boxes.map((box) => box.bottom)),
+      };
 
 export const distance = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.y - a.y);
 

@@ -4,23 +4,75 @@ import type { Point } from './points.js';
 /** A convex polygon, inside its box of half width and half height 1, clockwise on a screen (y down). */
 type Polygon = readonly (readonly [number, number])[];
 
-const BOX: Polygon = [[-1, -1], [1, -1], [1, 1], [-1, 1]];
+const BOX: Polygon = [
+  [-1, -1],
+  [1, -1],
+  [1, 1],
+  [-1, 1],
+];
 const ELLIPSE: Polygon = Array.from({ length: 64 }, (_, i) => {
   const angle = (i * Math.PI) / 32;
   return [Math.cos(angle), Math.sin(angle)] as const;
 });
 
 const POLYGONS: Record<Shape, Polygon> = {
-  rectangle: BOX, rounded: BOX, capsule: BOX, note: BOX, plain: BOX, ellipse: ELLIPSE,
-  hexagon: [[-1, 0], [-0.6, -1], [0.6, -1], [1, 0], [0.6, 1], [-0.6, 1]],
-  diamond: [[0, -1], [1, 0], [0, 1], [-1, 0]],
-  parallelogram: [[-0.7, -1], [1, -1], [0.7, 1], [-1, 1]],
-  octagon: [[-0.6, -1], [0.6, -1], [1, -0.5], [1, 0.5], [0.6, 1], [-0.6, 1], [-1, 0.5], [-1, -0.5]],
-  signpost: [[-1, -1], [0.7, -1], [1, 0], [0.7, 1], [-1, 1]],
-  trapezoid: [[-0.7, -1], [0.7, -1], [1, 1], [-1, 1]],
+  rectangle: BOX,
+  rounded: BOX,
+  capsule: BOX,
+  note: BOX,
+  plain: BOX,
+  ellipse: ELLIPSE,
+  hexagon: [
+    [-1, 0],
+    [-0.6, -1],
+    [0.6, -1],
+    [1, 0],
+    [0.6, 1],
+    [-0.6, 1],
+  ],
+  diamond: [
+    [0, -1],
+    [1, 0],
+    [0, 1],
+    [-1, 0],
+  ],
+  parallelogram: [
+    [-0.7, -1],
+    [1, -1],
+    [0.7, 1],
+    [-1, 1],
+  ],
+  octagon: [
+    [-0.6, -1],
+    [0.6, -1],
+    [1, -0.5],
+    [1, 0.5],
+    [0.6, 1],
+    [-0.6, 1],
+    [-1, 0.5],
+    [-1, -0.5],
+  ],
+  signpost: [
+    [-1, -1],
+    [0.7, -1],
+    [1, 0],
+    [0.7, 1],
+    [-1, 1],
+  ],
+  trapezoid: [
+    [-0.7, -1],
+    [0.7, -1],
+    [1, 1],
+    [-1, 1],
+  ],
 };
 
-interface Placed { x: number; y: number; width: number; height: number }
+interface Placed {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
 
 const placed = (polygon: Polygon, { x, y, width, height }: Placed): Point[] =>
   polygon.map(([px, py]) => ({ x: x + (px * width) / 2, y: y + (py * height) / 2 }));
@@ -37,37 +89,57 @@ export function outlineOf(shape: Shape, box: Placed): Point[] {
   const { x, y, width, height } = box;
   const [right, top] = [x + width / 2, y - height / 2];
   switch (shape) {
-    case 'capsule': return roundedBox(box, Math.min(width, height) / 2);
-    case 'rectangle': case 'rounded': return roundedBox(box, Math.min(CORNER[shape], width / 2, height / 2));
+    case 'capsule':
+      return roundedBox(box, Math.min(width, height) / 2);
+    case 'rectangle':
+    case 'rounded':
+      return roundedBox(box, Math.min(CORNER[shape], width / 2, height / 2));
     case 'note': {
       const fold = Math.min(NOTE_FOLD, width / 2, height / 2);
       return [
-        { x: x - width / 2, y: top }, { x: right - fold, y: top }, { x: right, y: top + fold },
-        { x: right, y: y + height / 2 }, { x: x - width / 2, y: y + height / 2 },
+        { x: x - width / 2, y: top },
+        { x: right - fold, y: top },
+        { x: right, y: top + fold },
+        { x: right, y: y + height / 2 },
+        { x: x - width / 2, y: y + height / 2 },
       ];
     }
-    default: return polygonOf(shape, box);
+    default:
+      return polygonOf(shape, box);
   }
 }
 
 function roundedBox({ x, y, width, height }: Placed, radius: number): Point[] {
   const steps = 8;
-  const corners: [number, number, number][] = [[1, -1, -90], [1, 1, 0], [-1, 1, 90], [-1, -1, 180]];
-  return corners.flatMap(([sx, sy, from]) => Array.from({ length: steps + 1 }, (_, i) => {
-    const angle = ((from + (90 * i) / steps) * Math.PI) / 180;
-    return {
-      x: x + sx * (width / 2 - radius) + radius * Math.cos(angle),
-      y: y + sy * (height / 2 - radius) + radius * Math.sin(angle),
-    };
-  }));
+  const corners: [number, number, number][] = [
+    [1, -1, -90],
+    [1, 1, 0],
+    [-1, 1, 90],
+    [-1, -1, 180],
+  ];
+  return corners.flatMap(([sx, sy, from]) =>
+    Array.from({ length: steps + 1 }, (_, i) => {
+      const angle = ((from + (90 * i) / steps) * Math.PI) / 180;
+      return {
+        x: x + sx * (width / 2 - radius) + radius * Math.cos(angle),
+        y: y + sy * (height / 2 - radius) + radius * Math.sin(angle),
+      };
+    }),
+  );
 }
 
 /** How much wider and higher than its text a shape must be, and by how many units on each side, so that words stay in. */
 export const ROOM: Record<Shape, { across: number; down: number; x: number; y: number }> = {
-  rectangle: { across: 1, down: 1, x: 14, y: 9 }, rounded: { across: 1, down: 1, x: 14, y: 9 },
-  capsule: { across: 1, down: 1, x: 20, y: 9 }, note: { across: 1, down: 1, x: 14, y: 9 },
-  plain: { across: 1, down: 1, x: 6, y: 5 }, ellipse: { across: 1.3, down: 1.3, x: 8, y: 5 },
-  hexagon: { across: 1.25, down: 1, x: 10, y: 9 }, diamond: { across: 1.7, down: 1.7, x: 6, y: 4 },
-  parallelogram: { across: 1.18, down: 1, x: 12, y: 9 }, octagon: { across: 1.15, down: 1.1, x: 10, y: 8 },
-  signpost: { across: 1.18, down: 1, x: 12, y: 9 }, trapezoid: { across: 1.18, down: 1, x: 12, y: 9 },
+  rectangle: { across: 1, down: 1, x: 14, y: 9 },
+  rounded: { across: 1, down: 1, x: 14, y: 9 },
+  capsule: { across: 1, down: 1, x: 20, y: 9 },
+  note: { across: 1, down: 1, x: 14, y: 9 },
+  plain: { across: 1, down: 1, x: 6, y: 5 },
+  ellipse: { across: 1.3, down: 1.3, x: 8, y: 5 },
+  hexagon: { across: 1.25, down: 1, x: 10, y: 9 },
+  diamond: { across: 1.7, down: 1.7, x: 6, y: 4 },
+  parallelogram: { across: 1.18, down: 1, x: 12, y: 9 },
+  octagon: { across: 1.15, down: 1.1, x: 10, y: 8 },
+  signpost: { across: 1.18, down: 1, x: 12, y: 9 },
+  trapezoid: { across: 1.18, down: 1, x: 12, y: 9 },
 };

@@ -22,11 +22,22 @@ test('breaks at spaces, at line breaks, and inside a word only where the word al
 });
 
 test('no line is wider than asked, and no letter is lost', () => {
-  fc.assert(fc.property(fc.string({ unit: fc.constantFrom('a', 'W', 'i', ' ', 'é', '橋', '\n'), maxLength: 80 }), fc.integer({ min: 40, max: 300 }), (text, width) => {
-    const { lines } = layoutText(text, face, width);
-    for (const line of lines) expect(line.width).toBeLessThanOrEqual(width + 1e-9);
-    expect(lines.map((line) => line.text).join('').replace(/\s/g, '')).toBe(text.replace(/\s/g, ''));
-  }));
+  fc.assert(
+    fc.property(
+      fc.string({ unit: fc.constantFrom('a', 'W', 'i', ' ', 'é', '橋', '\n'), maxLength: 80 }),
+      fc.integer({ min: 40, max: 300 }),
+      (text, width) => {
+        const { lines } = layoutText(text, face, width);
+        for (const line of lines) expect(line.width).toBeLessThanOrEqual(width + 1e-9);
+        expect(
+          lines
+            .map((line) => line.text)
+            .join('')
+            .replace(/\s/g, ''),
+        ).toBe(text.replace(/\s/g, ''));
+      },
+    ),
+  );
 });
 
 test('scripts the fonts lack are laid out by their width class and marked for the drawing', () => {
@@ -42,7 +53,11 @@ test('a topic is the greater of what its text needs and what was set by hand; it
       const fitted = { ...draft, ...fitTopic(draft, legend) };
       expect(fitTopic(fitted, legend)).toEqual({ width: fitted.width, height: fitted.height });
       expect(layoutTopic(fitted, legend).height).toBeLessThanOrEqual(fitted.height);
-      expect(drawTopic(fitted, legend).lines.every(({ x, width }) => x >= -fitted.width / 2 && x + width <= fitted.width / 2)).toBe(true);
+      expect(
+        drawTopic(fitted, legend).lines.every(
+          ({ x, width }) => x >= -fitted.width / 2 && x + width <= fitted.width / 2,
+        ),
+      ).toBe(true);
     }
   }
   expect(fitTopic(topic('t', { minWidth: 301, minHeight: 90 }), legend)).toEqual({ width: 302, height: 90 });

@@ -1,7 +1,11 @@
 import { FONT_TABLES } from './font-tables.js';
 import type { FontTable } from './font-tables.js';
 
-export interface Face { fontSize: number; bold?: boolean; italic?: boolean }
+export interface Face {
+  fontSize: number;
+  bold?: boolean;
+  italic?: boolean;
+}
 
 export interface TextLine {
   text: string;
@@ -11,7 +15,12 @@ export interface TextLine {
   foreign: boolean;
 }
 
-export interface TextBlock { lines: TextLine[]; width: number; height: number; lineHeight: number }
+export interface TextBlock {
+  lines: TextLine[];
+  width: number;
+  height: number;
+  lineHeight: number;
+}
 
 export const LINE_HEIGHT = 1.3;
 
@@ -21,7 +30,8 @@ const tableOf = ({ bold, italic }: Face): FontTable =>
 /** Advance in ems of a character the shipped fonts lack: none for marks, a full em for the wide scripts. */
 function foreignAdvance(character: string): number {
   if (/\p{M}|\u200d|\ufe0f/u.test(character)) return 0;
-  const wide = /[\u1100-\u115f\u2e80-\ua4cf\uac00-\ud7a3\uf900-\ufaff\ufe30-\ufe6f\uff00-\uff60\uffe0-\uffe6]|\p{Extended_Pictographic}/u;
+  const wide =
+    /[\u1100-\u115f\u2e80-\ua4cf\uac00-\ud7a3\uf900-\ufaff\ufe30-\ufe6f\uff00-\uff60\uffe0-\uffe6]|\p{Extended_Pictographic}/u;
   return wide.test(character) ? 1 : 0.6;
 }
 
@@ -52,7 +62,9 @@ export function layoutText(text: string, face: Face, maxWidth: number): TextBloc
   });
   const lineHeight = Math.round(face.fontSize * LINE_HEIGHT);
   return {
-    lines, lineHeight, height: lines.length * lineHeight,
+    lines,
+    lineHeight,
+    height: lines.length * lineHeight,
     width: lines.reduce((most, line) => Math.max(most, line.width), 0),
   };
 }
@@ -60,7 +72,10 @@ export function layoutText(text: string, face: Face, maxWidth: number): TextBloc
 function breakParagraph(paragraph: string, width: (part: string) => number, maxWidth: number): string[] {
   const lines: string[] = [];
   let line = '';
-  for (const word of paragraph.split(/[ \t]+/).filter((part) => part !== '').flatMap((part) => breakWord(part, width, maxWidth))) {
+  for (const word of paragraph
+    .split(/[ \t]+/)
+    .filter((part) => part !== '')
+    .flatMap((part) => breakWord(part, width, maxWidth))) {
     const longer = line === '' ? word : `${line} ${word}`;
     if (line !== '' && width(longer) > maxWidth) {
       lines.push(line);

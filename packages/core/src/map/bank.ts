@@ -24,7 +24,8 @@ export function bankChips(map: TopicMap, { terms, starter, language }: Given): C
   const comesBack = matchTerms(unplaced, gone, language);
   return [
     ...gone.map(({ id, text, kind }): Chip => ({ key: `starter:${id}`, text, kind, origin: id })),
-    ...unplaced.filter((_, i) => !comesBack[i])
+    ...unplaced
+      .filter((_, i) => !comesBack[i])
       .map(({ text, kind }): Chip => ({ key: `term:${text}`, text, kind: kind ?? null })),
     ...map.wordBank.map(({ id, text }): Chip => ({ key: `own:${id}`, text, kind: null, own: id })),
   ];

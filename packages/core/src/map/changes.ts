@@ -11,7 +11,10 @@ export type Change =
 export type Outcome = { ok: true; changes: Change[] } | { ok: false; reason: string };
 
 /** Facts that commands may not make up: who does it, and the ids of what is new. */
-export interface Maker { newId: () => string; by: string }
+export interface Maker {
+  newId: () => string;
+  by: string;
+}
 
 export const done = (...changes: Change[]): Outcome => ({ ok: true, changes });
 export const refused = (reason: string): Outcome => ({ ok: false, reason });

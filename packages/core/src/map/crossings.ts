@@ -3,7 +3,10 @@ import type { Point } from '../geometry/points.js';
 import type { MapIndex } from './map-index.js';
 import type { Link } from './types.js';
 
-export interface Crossing { links: [Link, Link]; at: Point }
+export interface Crossing {
+  links: [Link, Link];
+  at: Point;
+}
 
 /** The unordered pairs of links with no end in common whose drawn parts meet, each with a point where they do. */
 export function crossingsOf(index: MapIndex): Crossing[] {

@@ -3,7 +3,10 @@
  * @param ids the vertices, in file order
  * @param neighbours for each id the ids it is joined to, both ways
  */
-export function connectedParts(ids: readonly string[], neighbours: ReadonlyMap<string, ReadonlySet<string>>): string[][] {
+export function connectedParts(
+  ids: readonly string[],
+  neighbours: ReadonlyMap<string, ReadonlySet<string>>,
+): string[][] {
   const partOf = new Map<string, number>();
   let parts = 0;
   for (const start of ids) {

@@ -13,7 +13,10 @@ export class MapIndex {
   private readonly kinds = new Map<string, TopicKind | undefined>();
   private readonly drawn = new Map<string, Point[]>();
 
-  constructor(readonly map: TopicMap, readonly assignment: Assignment) {
+  constructor(
+    readonly map: TopicMap,
+    readonly assignment: Assignment,
+  ) {
     this.topicById = new Map(map.topics.map((topic) => [topic.id, topic]));
   }
 
@@ -37,8 +40,11 @@ export class MapIndex {
   }
 
   @once get structuralLinks(): readonly Link[] {
-    return this.map.links.filter((link) => isStructural(kindOfLink(this.assignment.legend, link.kind))
-      && this.ends(link).every((topic) => this.isStructuralTopic(topic)));
+    return this.map.links.filter(
+      (link) =>
+        isStructural(kindOfLink(this.assignment.legend, link.kind)) &&
+        this.ends(link).every((topic) => this.isStructuralTopic(topic)),
+    );
   }
 
   /** For each structural topic's id, the ids of the topics that structural links join it to. */

@@ -51,10 +51,17 @@ export function mend(map: TopicMap): { map: TopicMap; dropped: Dropped[] } {
   const groups = keep<Group>(map.groups, (group) => (fresh('group', group.id) ? group : null));
   const tours = keep<Tour>(map.tours, (tour) => (fresh('tour', tour.id) ? tour : null));
   const wordBank = keep<BankEntry>(map.wordBank, (entry) =>
-    fresh('bank entry', entry.id) && typeof entry.text === 'string' ? entry : null);
+    fresh('bank entry', entry.id) && typeof entry.text === 'string' ? entry : null,
+  );
 
-  const same = topics === map.topics && links === map.links && pictures === map.pictures && regions === map.regions
-    && groups === map.groups && tours === map.tours && wordBank === map.wordBank;
+  const same =
+    topics === map.topics &&
+    links === map.links &&
+    pictures === map.pictures &&
+    regions === map.regions &&
+    groups === map.groups &&
+    tours === map.tours &&
+    wordBank === map.wordBank;
   return { map: same ? map : { ...map, topics, links, pictures, regions, groups, tours, wordBank }, dropped };
 }
 
@@ -79,7 +86,10 @@ function mendLink(link: Link, dropped: Dropped[]): Link {
 }
 
 function withValues<T extends { id: string }>(
-  item: T, needed: Partial<T>, optional: Record<string, (value: unknown) => boolean>, dropped: Dropped[],
+  item: T,
+  needed: Partial<T>,
+  optional: Record<string, (value: unknown) => boolean>,
+  dropped: Dropped[],
 ): T {
   const mended = { ...item } as Record<string, unknown>;
   let changed = false;

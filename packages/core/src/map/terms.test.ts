@@ -3,8 +3,11 @@ import { matchTerms, matchText } from './terms.js';
 
 const texts = (...list: string[]) => list.map((text, i) => topic(`t${i}`, { text }));
 const found = (terms: (string | { text: string; accept: string[] })[], topics: string[], language = 'en') =>
-  matchTerms(terms.map((term) => (typeof term === 'string' ? { text: term } : term)), texts(...topics), language)
-    .map((match) => match && `${match.topic.text}${match.near ? ' (near)' : ''}`);
+  matchTerms(
+    terms.map((term) => (typeof term === 'string' ? { text: term } : term)),
+    texts(...topics),
+    language,
+  ).map((match) => match && `${match.topic.text}${match.near ? ' (near)' : ''}`);
 
 test.each<[string, (string | { text: string; accept: string[] })[], string[], (string | null)[]]>([
   ['the same words', ['Arch'], ['arch'], ['arch']],
@@ -21,11 +24,24 @@ test.each<[string, (string | { text: string; accept: string[] })[], string[], (s
   ['in file order', ['Pier'], ['pier', 'Pier'], ['pier']],
 ])('%s', (_, terms, topics, wanted) => expect(found(terms, topics)).toEqual(wanted));
 
-test.each([['Straße', 'strasse', 'de', 'strasse'], ['Straße', 'strasse', 'en', null], ['ISI', 'ısı', 'tr', null], ['Isı', 'ısı', 'tr', null], ['Brücke', 'Brucke', 'de', 'Brucke'], ['橋', '橋', 'ja', '橋'], ['גשר', 'גשר', 'he', 'גשר'], ['crème', 'crème', 'fr', 'crème']])(
-  'other scripts: %s and %s in %s', (term, text, language, wanted) => expect(found([term], [text], language)).toEqual([wanted]));
+test.each([
+  ['Straße', 'strasse', 'de', 'strasse'],
+  ['Straße', 'strasse', 'en', null],
+  ['ISI', 'ısı', 'tr', null],
+  ['Isı', 'ısı', 'tr', null],
+  ['Brücke', 'Brucke', 'de', 'Brucke'],
+  ['橋', '橋', 'ja', '橋'],
+  ['גשר', 'גשר', 'he', 'גשר'],
+  ['crème', 'crème', 'fr', 'crème'],
+])('other scripts: %s and %s in %s', (term, text, language, wanted) =>
+  expect(found([term], [text], language)).toEqual([wanted]),
+);
 
 test('a text named elsewhere brings the other wordings of the first term of its form', () => {
-  const terms = [{ text: 'Foundation', accept: ['footing'] }, { text: 'foundation', accept: ['base'] }];
+  const terms = [
+    { text: 'Foundation', accept: ['footing'] },
+    { text: 'foundation', accept: ['base'] },
+  ];
   expect(matchText('FOUNDATION', terms, texts('Footing'), 'en')?.topic.id).toBe('t0');
   expect(matchText('FOUNDATION', terms, texts('Base'), 'en')).toBeNull();
 });

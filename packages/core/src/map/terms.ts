@@ -9,8 +9,14 @@ export interface TermMatch {
   near: boolean;
 }
 
-interface Wording { normal: string; folded: string }
-interface Wanted { text: string; accept?: string[] }
+interface Wording {
+  normal: string;
+  folded: string;
+}
+interface Wanted {
+  text: string;
+  accept?: string[];
+}
 
 /**
  * Matches terms to topics in three passes: equal normal form, equal folded form, near. In each, terms in order, each
@@ -19,7 +25,8 @@ interface Wanted { text: string; accept?: string[] }
  */
 export function matchTerms(terms: readonly Wanted[], topics: readonly Topic[], language: string): (TermMatch | null)[] {
   const wordings = terms.map((term) => [term.text, ...(term.accept ?? [])].map((text) => wordingOf(text, language)));
-  const candidates = topics.filter((topic) => !isBlank(topic.text))
+  const candidates = topics
+    .filter((topic) => !isBlank(topic.text))
     .map((topic) => ({ topic, ...wordingOf(topic.text, language), taken: false }));
   type Candidate = (typeof candidates)[number];
   const owners = new Map<string, Set<number>>();
@@ -38,8 +45,14 @@ export function matchTerms(terms: readonly Wanted[], topics: readonly Topic[], l
     ({ folded }) => byFolded.get(folded)?.find((candidate) => !candidate.taken),
     ({ normal }, term) => {
       const most = slack(normal);
-      return byFirst.get(firstCharacter(normal))?.find((candidate) => !candidate.taken
-        && alignmentDistance(normal, candidate.normal, most) <= most && !isAnothers(candidate.folded, term));
+      return byFirst
+        .get(firstCharacter(normal))
+        ?.find(
+          (candidate) =>
+            !candidate.taken &&
+            alignmentDistance(normal, candidate.normal, most) <= most &&
+            !isAnothers(candidate.folded, term),
+        );
     },
   ];
   const matches: (TermMatch | null)[] = terms.map(() => null);
@@ -64,7 +77,10 @@ export function matchTerms(terms: readonly Wanted[], topics: readonly Topic[], l
  * form. For texts named elsewhere: the root's, a proposition's ends.
  */
 export function matchText(
-  text: string, terms: readonly Wanted[], topics: readonly Topic[], language: string,
+  text: string,
+  terms: readonly Wanted[],
+  topics: readonly Topic[],
+  language: string,
 ): TermMatch | null {
   const form = normalForm(text);
   const accept = terms.find((term) => normalForm(term.text) === form)?.accept;

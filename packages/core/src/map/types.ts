@@ -1,8 +1,18 @@
 /** The parts of a topic map, as map-file version 1 has them. Lengths are canvas units (1 unit = 1 CSS pixel at 100 %). */
 
 export const SHAPES = [
-  'rectangle', 'rounded', 'capsule', 'note', 'plain', 'ellipse', 'hexagon', 'diamond', 'parallelogram', 'octagon',
-  'signpost', 'trapezoid',
+  'rectangle',
+  'rounded',
+  'capsule',
+  'note',
+  'plain',
+  'ellipse',
+  'hexagon',
+  'diamond',
+  'parallelogram',
+  'octagon',
+  'signpost',
+  'trapezoid',
 ] as const;
 export const ROUTES = ['straight', 'curved', 'elbow'] as const;
 export const DASHES = ['solid', 'dashed', 'dotted'] as const;
@@ -93,11 +103,32 @@ export interface LoosePicture {
   z?: number;
   order?: string;
 }
-export interface Region { id: string; topics: string[]; title: string; fill: string; order?: string }
-export interface Group { id: string; topics: string[]; order?: string }
-export interface Tour { id: string; title: string; stops: { topic: string; words: string }[]; order?: string }
+export interface Region {
+  id: string;
+  topics: string[];
+  title: string;
+  fill: string;
+  order?: string;
+}
+export interface Group {
+  id: string;
+  topics: string[];
+  order?: string;
+}
+export interface Tour {
+  id: string;
+  title: string;
+  stops: { topic: string; words: string }[];
+  order?: string;
+}
 /** A term waiting beside the map. In files it has no id; the reader gives one. */
-export interface BankEntry { id: string; text: string; by?: string; note?: string; order?: string }
+export interface BankEntry {
+  id: string;
+  text: string;
+  by?: string;
+  note?: string;
+  order?: string;
+}
 
 export interface TopicMap {
   title: string;
@@ -192,6 +223,14 @@ export interface CheckContext {
 }
 
 export const emptyMap = (): TopicMap => ({
-  title: '', author: '', focusQuestion: '', topics: [], links: [], pictures: [], regions: [], groups: [], tours: [],
+  title: '',
+  author: '',
+  focusQuestion: '',
+  topics: [],
+  links: [],
+  pictures: [],
+  regions: [],
+  groups: [],
+  tours: [],
   wordBank: [],
 });

@@ -3,7 +3,11 @@ import { isBlank } from '../words/normal-form.js';
 import type { Legend, Link, Topic } from '../map/types.js';
 
 /** A proposition as it reads along its arrow, in pieces so that a screen can set the phrase apart. */
-export interface Proposition { from: string; phrase: string; to: string }
+export interface Proposition {
+  from: string;
+  phrase: string;
+  to: string;
+}
 
 const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
 

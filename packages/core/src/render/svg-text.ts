@@ -1,4 +1,10 @@
-interface Line { text: string; x: number; y: number; width?: number; foreign?: boolean }
+interface Line {
+  text: string;
+  x: number;
+  y: number;
+  width?: number;
+  foreign?: boolean;
+}
 
 /** One laid-out line. One with characters the fonts lack is squeezed or stretched to the width it was laid out in. */
 export const textSvg = ({ text, x, y, width, foreign }: Line): string =>

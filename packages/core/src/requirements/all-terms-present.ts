@@ -26,7 +26,8 @@ export const allTermsPresent = requirementType<Params>({
     some: ({ count, of }) => `${count} of ${of} placed.`,
     missing: ({ term }) => `Place ${quoted(String(term))}.`,
     near: ({ text, term }) => `${quoted(String(text))} counts as ${quoted(String(term))}: check its spelling.`,
-    nearCount: ({ count, of, near }) => `${count} of ${of} placed, ${plural(Number(near), 'perhaps misspelt', 'perhaps misspelt')}.`,
+    nearCount: ({ count, of, near }) =>
+      `${count} of ${of} placed, ${plural(Number(near), 'perhaps misspelt', 'perhaps misspelt')}.`,
   },
   check: ({ kinds, min, spelling }, { index, assignment }) => {
     const { terms, language } = assignment;
@@ -39,16 +40,20 @@ export const allTermsPresent = requirementType<Params>({
     if (terms.length === 0) return { doesNotApply: 'noTerms' };
     const evidence = asked.flatMap(({ term, match }): Finding[] => {
       if (!match) return [{ message: 'missing', data: { term }, term }];
-      return match.near ? [{ message: 'near', data: { term, text: match.topic.text }, term, topics: [match.topic.id] }] : [];
+      return match.near
+        ? [{ message: 'near', data: { term, text: match.topic.text }, term, topics: [match.topic.id] }]
+        : [];
     });
     const count = asked.filter(({ match }) => match).length;
     const near = asked.filter(({ match }) => match?.near).length;
     const of = min ?? asked.length;
     return {
-      fraction: asked.length === 0 ? 0 : ramp(count, of), judge: near > 0,
+      fraction: asked.length === 0 ? 0 : ramp(count, of),
+      judge: near > 0,
       figures: { placed: count, asked: asked.length, near },
       message: near > 0 ? 'nearCount' : count >= asked.length ? 'all' : 'some',
-      data: { count, of: asked.length, near }, evidence,
+      data: { count, of: asked.length, near },
+      evidence,
     };
   },
 });

@@ -12,7 +12,13 @@ const cases = path.join(process.cwd(), 'packages/core/testdata/cases');
 const text = (...parts: string[]): string => readFileSync(path.join(cases, ...parts), 'utf8');
 
 interface Expected {
-  results: { id: string; type: string; status: string; fraction: number | null; flagged: { topics: string[]; links: string[]; terms: string[] } | null }[];
+  results: {
+    id: string;
+    type: string;
+    status: string;
+    fraction: number | null;
+    flagged: { topics: string[]; links: string[]; terms: string[] } | null;
+  }[];
   earned: number;
   outOf: number;
 }
@@ -21,16 +27,21 @@ const flaggedIn = ({ evidence }: Result): { topics: string[]; links: string[]; t
   const flags = evidence.filter((piece) => piece.flag !== false);
   const sorted = (all: string[]): string[] => [...new Set(all)].sort();
   return {
-    topics: sorted(flags.flatMap((piece) => piece.topics)), links: sorted(flags.flatMap((piece) => piece.links)),
+    topics: sorted(flags.flatMap((piece) => piece.topics)),
+    links: sorted(flags.flatMap((piece) => piece.links)),
     terms: sorted(flags.flatMap((piece) => piece.term ?? [])),
   };
 };
 
-const folders = readdirSync(cases, { withFileTypes: true }).filter((entry) => entry.isDirectory()).map(({ name }) => name);
+const folders = readdirSync(cases, { withFileTypes: true })
+  .filter((entry) => entry.isDirectory())
+  .map(({ name }) => name);
 
 describe.each(folders)('worked case %s', (folder) => {
   const assignment = readAssignmentText(text(folder, 'assignment.json'));
-  const context = existsSync(path.join(cases, folder, 'context.json')) ? readContextText(text(folder, 'context.json')) : undefined;
+  const context = existsSync(path.join(cases, folder, 'context.json'))
+    ? readContextText(text(folder, 'context.json'))
+    : undefined;
   const expected = Object.entries(JSON.parse(text(folder, 'expected.json')) as Record<string, Expected>);
 
   test.each(expected)('%s', (file, { results, earned, outOf }) => {
@@ -40,10 +51,16 @@ describe.each(folders)('worked case %s', (folder) => {
     results.forEach((wanted, i) => {
       if (!isBuilt(wanted)) return;
       const got = report.results[i]!;
-      const close = wanted.fraction === null || got.fraction === null
-        ? wanted.fraction : expect.closeTo(wanted.fraction, 6) as number;
-      expect({ id: got.id, status: got.status, fraction: got.fraction, flagged: wanted.flagged && flaggedIn(got) })
-        .toEqual({ id: wanted.id, status: wanted.status, fraction: close, flagged: wanted.flagged });
+      const close =
+        wanted.fraction === null || got.fraction === null
+          ? wanted.fraction
+          : (expect.closeTo(wanted.fraction, 6) as number);
+      expect({
+        id: got.id,
+        status: got.status,
+        fraction: got.fraction,
+        flagged: wanted.flagged && flaggedIn(got),
+      }).toEqual({ id: wanted.id, status: wanted.status, fraction: close, flagged: wanted.flagged });
     });
     if (results.every(isBuilt)) expect(report).toMatchObject({ earned, outOf });
   });

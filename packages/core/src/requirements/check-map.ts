@@ -12,26 +12,40 @@ export interface CheckOptions {
 }
 
 /** Evaluates all requirements of an assignment on a map. Pure but for `onFault`; expects a mended, sorted snapshot. */
-export function checkMap(map: TopicMap, assignment: Assignment, context?: CheckContext, options: CheckOptions = {}): Report {
+export function checkMap(
+  map: TopicMap,
+  assignment: Assignment,
+  context?: CheckContext,
+  options: CheckOptions = {},
+): Report {
   const index = new MapIndex(map, assignment);
   const results = assignment.requirements.map((requirement) => resultOf(requirement, index, context, options));
-  const sum = (of: (result: Result) => number): number => rounded(results.reduce((total, result) => total + of(result), 0));
+  const sum = (of: (result: Result) => number): number =>
+    rounded(results.reduce((total, result) => total + of(result), 0));
   return {
-    format: 'ichnograph-report', version: 1, results,
+    format: 'ichnograph-report',
+    version: 1,
+    results,
     earned: sum((result) => result.points),
     outOf: sum((result) => (result.fraction === null || result.level === 'extra' ? 0 : result.outOf)),
   };
 }
 
 function resultOf(
-  requirement: Requirement, index: MapIndex, context: CheckContext | undefined, { onFault }: CheckOptions,
+  requirement: Requirement,
+  index: MapIndex,
+  context: CheckContext | undefined,
+  { onFault }: CheckOptions,
 ): Result {
   const { id, type: typeId, level, points: outOf } = requirement;
   const base = { id, type: typeId, level, outOf, points: 0, figures: {}, evidence: [] };
   const type = requirementTypeOf(typeId);
   if (!type) {
     return {
-      ...base, status: 'not-applicable', fraction: null, sentence: typeId,
+      ...base,
+      status: 'not-applicable',
+      fraction: null,
+      sentence: typeId,
       message: 'This kind of requirement cannot be checked yet.',
     };
   }
@@ -40,18 +54,34 @@ function resultOf(
   try {
     const verdict = type.check(params, { index, assignment: index.assignment, context });
     if ('doesNotApply' in verdict) {
-      return { ...base, status: 'not-applicable', fraction: null, sentence, message: said(type, verdict.doesNotApply, {}) };
+      return {
+        ...base,
+        status: 'not-applicable',
+        fraction: null,
+        sentence,
+        message: said(type, verdict.doesNotApply, {}),
+      };
     }
     const fraction = index.map.topics.length === 0 ? 0 : settled(verdict.fraction);
     return {
-      ...base, sentence, fraction, points: outOf * fraction, figures: verdict.figures ?? {},
+      ...base,
+      sentence,
+      fraction,
+      points: outOf * fraction,
+      figures: verdict.figures ?? {},
       status: statusOf(fraction, verdict.judge ?? false),
       message: said(type, verdict.message, verdict.data ?? {}),
       evidence: verdict.evidence.map((finding) => evidenceOf(type, finding)),
     };
   } catch (fault) {
     onFault?.(requirement, fault);
-    return { ...base, sentence, status: 'judge', fraction: 0, message: 'This could not be checked. Your teacher will look at it.' };
+    return {
+      ...base,
+      sentence,
+      status: 'judge',
+      fraction: 0,
+      message: 'This could not be checked. Your teacher will look at it.',
+    };
   }
 }
 
@@ -66,7 +96,13 @@ function said(type: RequirementType, key: string, data: Record<string, string | 
 
 function evidenceOf(type: RequirementType, { message, data, topics, links, term, flag, points }: Finding): Evidence {
   return {
-    topics: topics ?? [], links: links ?? [], ...(term !== undefined && { term }),
-    message: said(type, message, data ?? {}), code: message, ...(data && { data }), ...(flag === false && { flag }), ...(points && { points }),
+    topics: topics ?? [],
+    links: links ?? [],
+    ...(term !== undefined && { term }),
+    message: said(type, message, data ?? {}),
+    code: message,
+    ...(data && { data }),
+    ...(flag === false && { flag }),
+    ...(points && { points }),
   };
 }

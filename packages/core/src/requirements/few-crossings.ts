@@ -8,9 +8,10 @@ export const fewCrossings = requirementType<Params>({
   id: 'few-crossings',
   group: 'layout',
   params: { max: { type: 'number', default: 0, least: 0, whole: true } },
-  sentence: ({ max }) => max === 0
-    ? ['No links cross']
-    : ['At most ', blank('max', max), max === 1 ? ' crossing of links' : ' crossings of links'],
+  sentence: ({ max }) =>
+    max === 0
+      ? ['No links cross']
+      : ['At most ', blank('max', max), max === 1 ? ' crossing of links' : ' crossings of links'],
   messages: {
     none: () => 'None cross.',
     few: ({ count }) => `${plural(Number(count), 'crossing')}.`,
@@ -25,13 +26,18 @@ export const fewCrossings = requirementType<Params>({
     const evidence = crossings.map(({ links, at }) => {
       const [[a, b], [c, d]] = [index.ends(links[0]), index.ends(links[1])];
       return {
-        message: 'crossing', data: { a: a.text, b: b.text, c: c.text, d: d.text },
-        links: links.map(({ id }) => id), points: [at],
+        message: 'crossing',
+        data: { a: a.text, b: b.text, c: c.text, d: d.text },
+        links: links.map(({ id }) => id),
+        points: [at],
       };
     });
     return {
-      fraction: over ? (max + 1) / (n + 1) : 1, figures: { crossings: n },
-      message: over ? 'many' : n ? 'few' : 'none', data: { count: n, max }, evidence: over ? evidence : [],
+      fraction: over ? (max + 1) / (n + 1) : 1,
+      figures: { crossings: n },
+      message: over ? 'many' : n ? 'few' : 'none',
+      data: { count: n, max },
+      evidence: over ? evidence : [],
     };
   },
 });

@@ -11,8 +11,7 @@ export function ramp(n: number, min: number | undefined, max?: number): number {
 }
 
 /** A fraction within 1e-9 of 0 or 1 is 0 or 1. */
-export const settled = (fraction: number): number =>
-  fraction < CLOSE ? 0 : fraction > 1 - CLOSE ? 1 : fraction;
+export const settled = (fraction: number): number => (fraction < CLOSE ? 0 : fraction > 1 - CLOSE ? 1 : fraction);
 
 /** Half up to two decimals. A hair of grace first, since 0.285 is stored a little below itself. */
 export const rounded = (sum: number): number => Math.floor(sum * 100 + 0.5 + 1e-7) / 100;

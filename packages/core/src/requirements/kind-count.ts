@@ -31,11 +31,18 @@ export const kindCount = requirementType<Params>({
     const count = topics.length;
     const over = max !== undefined && count > max;
     return {
-      fraction: ramp(count, min, max), figures: { count },
+      fraction: ramp(count, min, max),
+      figures: { count },
       message: over ? 'many' : count < min ? 'few' : 'enough',
       data: { count, min, ...(max !== undefined && { max }) },
       evidence: over
-        ? [{ message: 'tooMany', data: { name: manyOf(kindName(assignment, kind)), max }, topics: topics.map(({ id }) => id) }]
+        ? [
+            {
+              message: 'tooMany',
+              data: { name: manyOf(kindName(assignment, kind)), max },
+              topics: topics.map(({ id }) => id),
+            },
+          ]
         : [],
     };
   },

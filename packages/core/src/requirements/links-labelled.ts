@@ -9,9 +9,10 @@ export const linksLabelled = requirementType<Params>({
   id: 'links-labelled',
   group: 'propositions',
   params: { minShare: { type: 'number', default: 1, least: 0.01, most: 1 } },
-  sentence: ({ minShare }) => minShare === 1
-    ? ['Every link has words']
-    : ['At least ', blank('minShare', `${Math.round(minShare * 100)} %`), ' of the links have words'],
+  sentence: ({ minShare }) =>
+    minShare === 1
+      ? ['Every link has words']
+      : ['At least ', blank('minShare', `${Math.round(minShare * 100)} %`), ' of the links have words'],
   messages: {
     none: () => 'No links yet.',
     all: ({ of }) => (of === 1 ? 'The one link has.' : `All ${of} have.`),
@@ -24,8 +25,10 @@ export const linksLabelled = requirementType<Params>({
     const of = links.length;
     const count = of - bare.length;
     return {
-      fraction: ramp(share(count, of), minShare), figures: { labelled: count, links: of },
-      message: of === 0 ? 'none' : bare.length ? 'some' : 'all', data: { count, of },
+      fraction: ramp(share(count, of), minShare),
+      figures: { labelled: count, links: of },
+      message: of === 0 ? 'none' : bare.length ? 'some' : 'all',
+      data: { count, of },
       evidence: bare.map((link) => {
         const [from, to] = index.ends(link);
         return { message: 'bare', data: { from: from.text, to: to.text }, links: [link.id] };

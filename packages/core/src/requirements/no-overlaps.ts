@@ -10,9 +10,8 @@ export const noOverlaps = requirementType<Params>({
   id: 'no-overlaps',
   group: 'layout',
   params: { gap: { type: 'number', default: 0, least: 0 } },
-  sentence: ({ gap }) => gap === 0
-    ? ['No topic lies on another']
-    : ['Topics stand at least ', blank('gap', gap), ' units apart'],
+  sentence: ({ gap }) =>
+    gap === 0 ? ['No topic lies on another'] : ['Topics stand at least ', blank('gap', gap), ' units apart'],
   messages: {
     none: () => 'Each stands clear.',
     some: ({ count }) => `${plural(Number(count), 'topic')} in each other's way.`,
@@ -23,12 +22,17 @@ export const noOverlaps = requirementType<Params>({
     const boxes = topics.map((topic) => boxOf(topic, gap / 2));
     const pairs = overlappingPairs(boxes).filter(([i, j]) => {
       const [a, b] = [boxes[i]!, boxes[j]!];
-      return Math.min(a.right, b.right) - Math.max(a.left, b.left) > 0 && Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 0;
+      return (
+        Math.min(a.right, b.right) - Math.max(a.left, b.left) > 0 &&
+        Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 0
+      );
     });
     const flagged = new Set(pairs.flat());
     return {
-      fraction: 1 - share(flagged.size, topics.length), figures: { overlapping: flagged.size, topics: topics.length },
-      message: flagged.size ? 'some' : 'none', data: { count: flagged.size },
+      fraction: 1 - share(flagged.size, topics.length),
+      figures: { overlapping: flagged.size, topics: topics.length },
+      message: flagged.size ? 'some' : 'none',
+      data: { count: flagged.size },
       evidence: pairs.map(([i, j]) => {
         const [a, b] = [topics[i]!, topics[j]!];
         return { message: 'overlap', data: { a: a.text, b: b.text }, topics: [a.id, b.id] };

@@ -14,9 +14,10 @@ export const rightKind = requirementType({
   messages: {
     all: ({ of }) => (of === 1 ? 'The one topic has.' : `All ${of} have.`),
     some: ({ count, of }) => `${count} of ${of} have.`,
-    wrong: ({ text, should, kind }) => kind === ''
-      ? `${quoted(String(text))} has no kind: make it ${should}.`
-      : `${quoted(String(text))} is marked ${kind}: make it ${should}.`,
+    wrong: ({ text, should, kind }) =>
+      kind === ''
+        ? `${quoted(String(text))} has no kind: make it ${should}.`
+        : `${quoted(String(text))} is marked ${kind}: make it ${should}.`,
   },
   check: (_, { index, assignment }) => {
     const { terms, language, starter, legend } = assignment;
@@ -26,7 +27,9 @@ export const rightKind = requirementType({
       const kind = terms[i]?.kind;
       if (match && kind != null) termKinds.set(match.topic.id, kind);
     });
-    const starterKinds = new Map(starter?.topics.map((topic) => [topic.id, effectiveKind(topic, assignment)?.id ?? null]));
+    const starterKinds = new Map(
+      starter?.topics.map((topic) => [topic.id, effectiveKind(topic, assignment)?.id ?? null]),
+    );
     const own = legend.topicKinds.filter((kind) => kind.givenBy === 'student').map((kind) => kind.id);
     /** the kinds a topic may have; null stands for none */
     const allowed = (topic: Topic): readonly (string | null)[] => {
@@ -46,6 +49,12 @@ export const rightKind = requirementType({
     });
     const of = topics.length;
     const count = of - evidence.length;
-    return { fraction: share(count, of), figures: { right: count, topics: of }, message: count === of ? 'all' : 'some', data: { count, of }, evidence };
+    return {
+      fraction: share(count, of),
+      figures: { right: count, topics: of },
+      message: count === of ? 'all' : 'some',
+      data: { count, of },
+      evidence,
+    };
   },
 });

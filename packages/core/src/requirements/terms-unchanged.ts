@@ -24,16 +24,25 @@ export const termsUnchanged = requirementType({
       const here = index.map.topics.filter((topic) => topic.origin === given.id);
       const keepsWords = (text: string): boolean =>
         given.toComplete ? index.normal(text).startsWith(form) : index.normal(text) === form;
-      if (here.some((topic) => keepsWords(topic.text) && (styleMode === 'free' || topic.kind === given.kind))) return [];
+      if (here.some((topic) => keepsWords(topic.text) && (styleMode === 'free' || topic.kind === given.kind)))
+        return [];
       const data = { text: given.text };
       if (here.length === 0) return [{ message: 'gone', data, term: given.text }];
-      return here.map((topic) => keepsWords(topic.text)
-        ? { message: 'otherKind', data, topics: [topic.id] }
-        : { message: 'renamed', data: { ...data, now: topic.text }, topics: [topic.id] });
+      return here.map((topic) =>
+        keepsWords(topic.text)
+          ? { message: 'otherKind', data, topics: [topic.id] }
+          : { message: 'renamed', data: { ...data, now: topic.text }, topics: [topic.id] },
+      );
     });
     const lost = new Set(evidence.map(({ data }) => data?.text)).size;
     const of = starter.topics.length;
     const count = of - lost;
-    return { fraction: share(count, of), figures: { kept: count, given: of }, message: lost ? 'some' : 'all', data: { count, of }, evidence };
+    return {
+      fraction: share(count, of),
+      figures: { kept: count, given: of },
+      message: lost ? 'some' : 'all',
+      data: { count, of },
+      evidence,
+    };
   },
 });

@@ -7,8 +7,12 @@ export const GROUPS = ['content', 'structure', 'propositions', 'style', 'layout'
 export type GroupId = (typeof GROUPS)[number];
 
 export const GROUP_TITLES: Record<GroupId, string> = {
-  content: 'Everything is there', structure: 'It hangs together', propositions: 'Links say something',
-  style: 'You can see what is what', layout: 'It can be read', making: 'It was made as asked',
+  content: 'Everything is there',
+  structure: 'It hangs together',
+  propositions: 'Links say something',
+  style: 'You can see what is what',
+  layout: 'It can be read',
+  making: 'It was made as asked',
 };
 
 /** Evidence as a check gives it: ids and data. Its sentence is made by the type's `messages`. */
@@ -35,14 +39,21 @@ export interface Verdict {
   evidence: Finding[];
 }
 
-export interface CheckInput { index: MapIndex; assignment: Assignment; context: CheckContext | undefined }
+export interface CheckInput {
+  index: MapIndex;
+  assignment: Assignment;
+  context: CheckContext | undefined;
+}
 
 export type ParamRule =
   | { type: 'number'; default?: number; least?: number; most?: number; whole?: boolean }
   | { type: 'choice'; options: readonly string[]; default?: string }
   | { type: 'boolean'; default: boolean }
   | { type: 'kind' | 'linkKind' | 'text'; required?: boolean }
-  | { type: 'kinds' | 'linkKinds' | 'texts' | 'pairs' | 'propositions' | 'answers' | 'branchLengths'; required?: boolean };
+  | {
+      type: 'kinds' | 'linkKinds' | 'texts' | 'pairs' | 'propositions' | 'answers' | 'branchLengths';
+      required?: boolean;
+    };
 
 /** A sentence in pieces: plain words, or a blank that shows what a parameter holds. */
 export type SentencePart = string | { param: string; text: string };
@@ -64,7 +75,8 @@ export interface RequirementType<P extends Params = Params> {
 }
 
 /** Keeps the parameters of a type typed inside its file and opaque outside it. */
-export const requirementType = <P extends Params>(type: RequirementType<P>): RequirementType => type as unknown as RequirementType;
+export const requirementType = <P extends Params>(type: RequirementType<P>): RequirementType =>
+  type as unknown as RequirementType;
 
 export const STATUSES = ['met', 'partly', 'unmet', 'judge', 'not-applicable'] as const;
 export type Status = (typeof STATUSES)[number];

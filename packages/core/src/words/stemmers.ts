@@ -2,10 +2,31 @@ import snowball from 'snowball-stemmers';
 
 /** BCP 47 primary subtags and the Snowball algorithm of each; "english" is Porter 2. */
 const ALGORITHMS: Record<string, string> = {
-  ar: 'arabic', hy: 'armenian', eu: 'basque', ca: 'catalan', cs: 'czech', da: 'danish', nl: 'dutch', en: 'english',
-  fi: 'finnish', fr: 'french', de: 'german', hu: 'hungarian', it: 'italian', ga: 'irish', nb: 'norwegian',
-  nn: 'norwegian', no: 'norwegian', pt: 'portuguese', ro: 'romanian', ru: 'russian', es: 'spanish', sl: 'slovene',
-  sv: 'swedish', ta: 'tamil', tr: 'turkish',
+  ar: 'arabic',
+  hy: 'armenian',
+  eu: 'basque',
+  ca: 'catalan',
+  cs: 'czech',
+  da: 'danish',
+  nl: 'dutch',
+  en: 'english',
+  fi: 'finnish',
+  fr: 'french',
+  de: 'german',
+  hu: 'hungarian',
+  it: 'italian',
+  ga: 'irish',
+  nb: 'norwegian',
+  nn: 'norwegian',
+  no: 'norwegian',
+  pt: 'portuguese',
+  ro: 'romanian',
+  ru: 'russian',
+  es: 'spanish',
+  sl: 'slovene',
+  sv: 'swedish',
+  ta: 'tamil',
+  tr: 'turkish',
 };
 
 const asItIs = (word: string): string => word;

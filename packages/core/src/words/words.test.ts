@@ -4,12 +4,27 @@ import { foldedForm } from './folded-form.js';
 import { normalForm, wordsOf } from './normal-form.js';
 
 test.each([
-  ['Dead  Load!', 'dead load'], ['café', 'cafe'], ['l’arc', 'larc'], ['Straße', 'straße'], ['ＡＢＣ', 'abc'], ['İzmir', 'izmir'], ['ısı', 'ısı'],
-  ['e\u0301lan', 'elan'], ['橋を渡る', '橋を渡る'], ['גשר-תלוי', 'גשר תלוי'], ['x²', 'x2'], ['→', '→'], ['  ?! ', '?!'], ['', ''],
+  ['Dead  Load!', 'dead load'],
+  ['café', 'cafe'],
+  ['l’arc', 'larc'],
+  ['Straße', 'straße'],
+  ['ＡＢＣ', 'abc'],
+  ['İzmir', 'izmir'],
+  ['ısı', 'ısı'],
+  ['e\u0301lan', 'elan'],
+  ['橋を渡る', '橋を渡る'],
+  ['גשר-תלוי', 'גשר תלוי'],
+  ['x²', 'x2'],
+  ['→', '→'],
+  ['  ?! ', '?!'],
+  ['', ''],
 ])('normal form of %j', (text, form) => expect(normalForm(text)).toBe(form));
 
 test('normal form is idempotent', () => {
-  fc.assert(fc.property(fc.string({ unit: 'binary' }), (text) => expect(normalForm(normalForm(text))).toBe(normalForm(text))), { numRuns: 500 });
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary' }), (text) => expect(normalForm(normalForm(text))).toBe(normalForm(text))),
+    { numRuns: 500 },
+  );
 });
 
 test('folded forms join what differs in ending only, by the language’s Snowball stemmer', () => {
@@ -20,15 +35,25 @@ test('folded forms join what differs in ending only, by the language’s Snowbal
   expect(wordsOf('?')).toEqual(['?']);
 });
 
-test.each([['arch', 'arch', 0], ['arch', 'acrh', 1], ['arch', 'arches', 2], ['', 'ab', 2], ['ca', 'abc', 3], ['橋梁', '橋', 1]])('distance of %j and %j is %i', (a, b, far) => {
+test.each([
+  ['arch', 'arch', 0],
+  ['arch', 'acrh', 1],
+  ['arch', 'arches', 2],
+  ['', 'ab', 2],
+  ['ca', 'abc', 3],
+  ['橋梁', '橋', 1],
+])('distance of %j and %j is %i', (a, b, far) => {
   expect(alignmentDistance(a, b, 5)).toBe(far);
 });
 
 test('the distance is the same both ways, and stopping early only ever says “more”', () => {
   const word = fc.string({ unit: fc.constantFrom('a', 'b', 'c'), maxLength: 8 });
-  fc.assert(fc.property(word, word, fc.nat(4), (a, b, most) => {
-    const whole = alignmentDistance(a, b, 20);
-    expect(alignmentDistance(b, a, 20)).toBe(whole);
-    expect(alignmentDistance(a, b, most)).toBe(Math.min(whole, most + 1));
-  }), { numRuns: 500 });
+  fc.assert(
+    fc.property(word, word, fc.nat(4), (a, b, most) => {
+      const whole = alignmentDistance(a, b, 20);
+      expect(alignmentDistance(b, a, 20)).toBe(whole);
+      expect(alignmentDistance(a, b, most)).toBe(Math.min(whole, most + 1));
+    }),
+    { numRuns: 500 },
+  );
 });
