@@ -25,6 +25,7 @@ export default ts.config(
           'demo/tsconfig.json',
           'e2e/tsconfig.json',
           'tsconfig.test.json',
+          'apps/web/tsconfig.test.json',
         ],
         tsconfigRootDir: import.meta.dirname,
       },

@@ -76,7 +76,7 @@ await run(async () => {
     'apps',
     'demo',
   ]);
-  for (const project of ['tsconfig.test.json', 'apps/web', 'e2e'])
+  for (const project of ['tsconfig.test.json', 'apps/web', 'apps/web/tsconfig.test.json', 'e2e'])
     await check(`Types of ${project}`, [bin('typescript/bin/tsc'), '-p', project]);
   await jest('Unit tests', 'jest.config.mjs');
   await jest('Server tests', 'jest.server.config.mjs');

@@ -39,6 +39,8 @@ export class UpdateLog {
   private readonly listeners = new Set<LogListener>();
   private readonly grown = new Map<string, number>();
   private closing = false;
+  /** those who wait for the next try to store to end, well or not */
+  private readonly roundEnds = new Set<() => void>();
 
   constructor(
     @InjectDataSource() private readonly data: DataSource,
@@ -80,9 +82,11 @@ export class UpdateLog {
     return doc;
   }
 
-  /** Resolves once nothing of this document waits. */
+  /** Resolves once nothing of this document waits, however others fare. */
   async drained(name: string): Promise<void> {
-    while (this.running && this.waiting.some((one) => one.name === name)) await this.running;
+    while (this.running && this.waiting.some((one) => one.name === name)) {
+      await new Promise<void>((resolve) => this.roundEnds.add(resolve));
+    }
   }
 
   /**
@@ -126,6 +130,7 @@ export class UpdateLog {
       await pause(failures === 0 ? (this.closing ? 0 : GROUP_MS) : RETRY_MS[Math.min(failures, RETRY_MS.length) - 1]!);
       const before = this.waiting.length;
       const kept = await this.flush();
+      this.endRound();
       failures = kept === before ? failures + 1 : kept === 0 ? 0 : 1;
       if (failures > 0 && this.closing && failures >= RETRY_MS.length) {
         this.logger.error(
@@ -136,6 +141,13 @@ export class UpdateLog {
       }
     }
     this.running = null;
+    this.endRound();
+  }
+
+  private endRound(): void {
+    const waiting = [...this.roundEnds];
+    this.roundEnds.clear();
+    for (const resolve of waiting) resolve();
   }
 
   /** Tries to store what waits. @returns how many of those could not be stored, put back in their place */

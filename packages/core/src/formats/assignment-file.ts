@@ -8,7 +8,7 @@ import { assignment as validateAssignment } from '#validators';
 
 /** Reads an assignment file's parsed JSON, its maps included. Unknown fields are kept. Throws `FileRefused`. */
 export function readAssignment(value: unknown): Assignment {
-  insist(validateAssignment, value);
+  insist('ichnograph-assignment', validateAssignment, value);
   const file = value as Assignment;
   const problems: Problem[] = [];
   const mapAt = (at: string, map: unknown): TopicMap | null => {

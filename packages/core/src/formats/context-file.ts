@@ -5,6 +5,6 @@ import { context as validateContext } from '#validators';
 /** Reads a check context file. Throws `FileRefused`. */
 export function readContextText(text: string): CheckContext {
   const value = parseJson(text);
-  insist(validateContext, value);
+  insist('ichnograph-context', validateContext, value);
   return value as CheckContext;
 }

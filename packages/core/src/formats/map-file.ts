@@ -6,7 +6,7 @@ import { map as validateMap } from '#validators';
 
 /** Reads a map file's parsed JSON. Unknown fields are kept. Throws `FileRefused`; nothing is taken half. */
 export function readMap(value: unknown): TopicMap {
-  insist(validateMap, value);
+  insist('ichnograph-map', validateMap, value);
   const file = value as TopicMap & { wordBank?: { id?: string; text: string }[] };
   const problems = referenceProblems(file);
   if (problems.length > 0) throw new FileRefused(problems);

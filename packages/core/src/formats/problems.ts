@@ -20,8 +20,16 @@ interface Validator {
   errors?: SchemaError[] | null;
 }
 
-/** Throws `FileRefused` unless the value keeps to the schema. */
-export function insist(validate: Validator, value: unknown): void {
+/**
+ * Throws `FileRefused` unless the value is of the format and keeps to its schema. The format comes first: of another
+ * file's many differences, that it is another file is the one worth saying.
+ */
+export function insist(format: string, validate: Validator, value: unknown): void {
+  const isObject = typeof value === 'object' && value !== null && !Array.isArray(value);
+  const named = isObject ? (value as { format?: unknown }).format : undefined;
+  if (named !== undefined && named !== format) {
+    throw new FileRefused([{ path: '$.format', reason: `must be "${format}"` }]);
+  }
   if (!validate(value)) throw new FileRefused((validate.errors ?? []).map(problemOf));
 }
 
