@@ -78,7 +78,7 @@ export function requirementTester(
       for (const { params = {} } of cases) {
         const parts = type.sentence(withDefaults(type, params), assignment);
         expect(filled(parts)).toMatch(/^\p{Lu}[^.]*$/u);
-        expect(filled(parts)).not.toMatch(/undefined|NaN|  /);
+        expect(filled(parts)).not.toMatch(/undefined|NaN| {2}/);
         const blanks = parts.flatMap((part) => (typeof part === 'string' ? [] : [part.param]));
         expect(blanks.filter((blank) => !(blank in type.params))).toEqual([]);
       }
