@@ -112,6 +112,29 @@ test('again and again until the teacher begins to mark; then read only until it 
   });
 });
 
+test('where one hands in once, the map closes with it', async () => {
+  const [maren, student] = [await Person.signedIn('maren'), await Person.signedIn('uma')];
+  const { body: rows } = await maren.get<{ id: string }[]>('assignments');
+  const { body: file } = await maren.get(`assignments/${rows.at(-1)!.id}/file`);
+  const { body: made } = await maren.post<{ id: string }>('assignments', {
+    file: { ...(file as object), title: 'Once' },
+  });
+  const [room] = (await maren.get<{ id: string }[]>('classes')).body;
+  const given = await maren.post<{ publications: { id: string }[] }>(`assignments/${made.id}/publications`, {
+    classId: room!.id,
+    mayHandInAgain: false,
+  });
+  const work = (await student.post<WorkDetail>(`publications/${given.body.publications[0]!.id}/work`)).body;
+  expect(work).toMatchObject({ mayEdit: true, mayHandIn: true, mayHandInAgain: false });
+  const client = student.live(work.id);
+  await client.opened();
+  const handIn = () => student.post(`works/${work.id}/hand-in`, { client: client.client, count: client.live.made });
+  expect((await handIn()).status).toBe(201);
+  expect((await student.get<WorkDetail>(`works/${work.id}`)).body).toMatchObject({ mayEdit: false, mayHandIn: false });
+  expect((await handIn()).status).toBe(409);
+  client.close();
+});
+
 test('other people’s maps, submissions and comments are not there', async () => {
   const [{ work, client, handIn }, priya, tobias, maren] = [
     await drawn('quentin'),

@@ -58,6 +58,8 @@ export interface WorkDetail {
   state: WorkState;
   mayEdit: boolean;
   mayHandIn: boolean;
+  /** whether the publication lets one hand in more than once */
+  mayHandInAgain: boolean;
   members: Person[];
   revision: number;
   /** an assignment file's JSON value, without the reference map */

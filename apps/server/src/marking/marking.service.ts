@@ -1,14 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { NewComment, Person } from '@ichnograph/contract';
+import type { NewComment } from '@ichnograph/contract';
 import type { TopicMap } from '@ichnograph/core';
 import { DataSource } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import type { Account } from '../accounts/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { lockWork, membersOf, Submission, Work, WorksService } from '../works/index.js';
+import { lockWork, Submission, Work, WorksService } from '../works/index.js';
 import { Comment, SubmissionsService } from '../submissions/index.js';
 
 /** What a teacher does with one submission. The first word of marking closes the map to its students until it is returned. */
@@ -33,7 +33,7 @@ export class MarkingService {
         ? target === undefined
         : map[anchor === 'topic' ? 'topics' : 'links'].some(({ id }) => id === target);
     if (!there) throw refused(`The map has no such ${anchor}.`, [{ path: '$.target', reason: 'is not on the map' }]);
-    await this.marking(submission, membersOf(work), 'being marked', (manager) =>
+    await this.marking(submission, work, 'being marked', (manager) =>
       manager.insert(Comment, {
         id: randomUUID(),
         submissionId,
@@ -48,22 +48,20 @@ export class MarkingService {
 
   async changeComment(id: string, text: string, account: Account): Promise<string> {
     const { comment, submission, work } = await this.ownComment(id, account);
-    await this.marking(submission, membersOf(work), 'being marked', (manager) =>
-      manager.update(Comment, { id }, { text }),
-    );
+    await this.marking(submission, work, 'being marked', (manager) => manager.update(Comment, { id }, { text }));
     return comment.submissionId;
   }
 
   async removeComment(id: string, account: Account): Promise<string> {
     const { comment, submission, work } = await this.ownComment(id, account);
-    await this.marking(submission, membersOf(work), 'being marked', (manager) => manager.delete(Comment, { id }));
+    await this.marking(submission, work, 'being marked', (manager) => manager.delete(Comment, { id }));
     return comment.submissionId;
   }
 
   /** Gives the map back with its comments; the student may then revise. */
   async return(submissionId: string, { id: returnedBy }: Account): Promise<void> {
     const { submission, work } = await this.mine(submissionId, returnedBy);
-    await this.marking(submission, membersOf(work), 'returned', (manager) =>
+    await this.marking(submission, work, 'returned', (manager) =>
       manager.update(Submission, { id: submissionId }, { returnedBy, returnedAt: this.clock.now() }),
     );
   }
@@ -71,7 +69,7 @@ export class MarkingService {
   /** One act of marking: only on the newest submission, only while it is handed in or being marked. */
   private async marking(
     submission: Submission,
-    members: readonly Person[],
+    work: Work,
     next: 'being marked' | 'returned',
     act: (manager: EntityManager) => Promise<unknown>,
   ): Promise<void> {
@@ -85,7 +83,7 @@ export class MarkingService {
       await act(manager);
       await manager.update(Work, { id: workId }, { state: next });
     });
-    this.works.afterState(workId, next, members);
+    this.works.afterState(work, next);
   }
 
   private async mine(submissionId: string, accountId: string) {

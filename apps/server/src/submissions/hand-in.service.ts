@@ -80,7 +80,7 @@ export class HandInService {
       });
       await manager.update(Work, { id: workId }, { state: 'handed in' });
     });
-    this.works.afterState(workId, 'handed in', members);
+    this.works.afterState(work, 'handed in');
     return id;
   }
 }

@@ -21,9 +21,12 @@ import { Submission } from './submission.entity.js';
 import { WorkMember } from './work-member.entity.js';
 import { Work } from './work.entity.js';
 
-/** States in which the members may change their map. */
-const OPEN: WorkState[] = ['in progress', 'handed in'];
-const isOpen = (state: WorkState): boolean => OPEN.includes(state);
+/**
+ * Whether the members may change their map: until it is handed in, and after that until the teacher begins to mark,
+ * where one may hand in again.
+ */
+const isOpen = ({ state, publication }: Pick<Work, 'state' | 'publication'>): boolean =>
+  state === 'in progress' || (state === 'handed in' && publication!.mayHandInAgain);
 
 @Injectable()
 export class WorksService {
@@ -98,8 +101,9 @@ export class WorksService {
       className: publication.schoolClass!.name,
       state: work.state,
       due: publication.due?.toISOString() ?? null,
-      mayEdit: isMember && isOpen(work.state),
+      mayEdit: isMember && isOpen(work),
       mayHandIn: isMember && mayHandIn(work, submissions.length),
+      mayHandInAgain: publication.mayHandInAgain,
       members: membersOf(work),
       revision: work.revision!.number,
       title: bodyOf(work.revision!).title,
@@ -121,13 +125,14 @@ export class WorksService {
         throw conflict('This map has not been returned, so there is nothing to open again.');
       await manager.update(Work, { id }, { state: 'in progress' });
     });
-    this.afterState(id, 'in progress', membersOf(work));
+    this.afterState(work, 'in progress');
   }
 
   /** Tells the live connections of a work what its new state lets them do. */
-  afterState(id: string, state: WorkState, members: readonly Person[]): void {
-    const ids = new Set(members.map((member) => member.id));
-    this.live.setWritable(workDocument(id), (accountId) => isOpen(state) && ids.has(accountId));
+  afterState(work: Work, state: WorkState): void {
+    const members = new Set(membersOf(work).map((member) => member.id));
+    const open = isOpen({ ...work, state });
+    this.live.setWritable(workDocument(work.id), (accountId) => open && members.has(accountId));
   }
 
   private async rightTo(documentName: string, accountId: string): Promise<Right> {
@@ -140,7 +145,7 @@ export class WorksService {
     const part = await this.classes.partIn(work.publication!.classId, accountId);
     if (part === 'teacher' || part === 'assistant') return 'read';
     if (part !== 'student' || !work.members!.some((member) => member.accountId === accountId)) return null;
-    return isOpen(work.state) ? 'write' : 'read';
+    return isOpen(work) ? 'write' : 'read';
   }
 }
 
@@ -149,7 +154,7 @@ export const membersOf = (work: Work): Person[] => work.members!.map(({ account 
 
 /** Working on and handing in again is possible until the teacher has begun to mark, where the publication allows it. */
 export const mayHandIn = ({ state, publication }: Work, submissions: number): boolean =>
-  isOpen(state) && (submissions === 0 || publication!.mayHandInAgain);
+  isOpen({ state, publication }) && (submissions === 0 || publication!.mayHandInAgain);
 
 /** The work's row, locked for the rest of the transaction: its state decides what may happen next. */
 export async function lockWork(manager: EntityManager, id: string): Promise<Work> {

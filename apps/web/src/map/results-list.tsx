@@ -118,6 +118,7 @@ function EvidenceList({
       <ul className="grid gap-1">
         {evidence.slice(0, 40).map((piece, i) => {
           const ids = [...piece.topics, ...piece.links];
+          const action = piece.term !== undefined && ids.length === 0 ? termAction?.(piece.term) : null;
           return (
             <li key={i} className="flex items-start justify-between gap-2">
               {ids.length > 0 ? (
@@ -129,9 +130,9 @@ function EvidenceList({
                   {piece.message}
                 </button>
               ) : (
-                <span className="words min-w-0">{piece.message}</span>
+                <span className="words min-w-0">{action ? piece.term : piece.message}</span>
               )}
-              {piece.term !== undefined && ids.length === 0 && termAction?.(piece.term)}
+              {action}
             </li>
           );
         })}

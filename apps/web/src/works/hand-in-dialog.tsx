@@ -91,7 +91,10 @@ export function HandInDialog({
         />
       </label>
       <p className="mb-4 text-sm text-quiet">
-        The map is kept as it is now, with its check. You may go on and hand in again until your teacher begins to mark.
+        The map is kept as it is now, with its check.{' '}
+        {detail.mayHandInAgain
+          ? 'You may go on and hand in again until your teacher begins to mark.'
+          : 'This assignment is handed in once: after that the map stays as it is.'}
       </p>
       <div className="flex items-center justify-end gap-3">
         {state !== 'saved' && (

@@ -1,6 +1,6 @@
 import { ARROWS, DASHES, isStructural, linkStyle, ROUTES, SHAPES, topicStyle } from '@ichnograph/core';
 import type { Assignment, Link, LinkLooks, Topic, TopicLooks } from '@ichnograph/core';
-import { ArrowLeftRight, Link2, Pencil, Redo2, Shapes, Trash2, Undo2 } from 'lucide-react';
+import { ArrowLeftRight, Eraser, Link2, Pencil, Redo2, Shapes, Trash2, Undo2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Button, buttonClass } from '../ui/button';
 import { useEditor, useEditorState } from './editor';
@@ -18,81 +18,85 @@ export function LooksBar({ assignment }: { assignment: Assignment }) {
   const isFixed = assignment.styleMode === 'guided' && assignment.looks === 'fixed';
   const one = topics.length + links.length === 1;
   return (
-    <div
-      role="toolbar"
-      aria-label="Selection"
-      className="flex min-h-[42px] flex-wrap items-center gap-1 border-b border-rule bg-paper px-2 py-1"
-    >
-      <Button small look="quiet" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={actions.undo}>
-        <Undo2 aria-hidden size={15} />
-      </Button>
-      <Button
-        small
-        look="quiet"
-        aria-label="Redo"
-        title="Redo (Ctrl+Shift+Z)"
-        disabled={!canRedo}
-        onClick={actions.redo}
-      >
-        <Redo2 aria-hidden size={15} />
-      </Button>
-      <span aria-hidden className="mx-1 h-5 border-l border-rule" />
-      {selection.length === 0 ? (
-        <span className="text-sm text-quiet">
-          Double-click an empty place to make a topic. Select something to change it.
-        </span>
-      ) : (
-        <>
-          {topics.length > 0 && (
-            <KindSelect
-              label={topics.length > 1 ? `Kind of ${topics.length} topics` : 'Kind'}
-              kinds={assignment.legend.topicKinds}
-              values={topics.map(({ kind }) => kind)}
-              onChange={actions.setTopicKind}
-            />
-          )}
-          {links.length > 0 && (
-            <KindSelect
-              label={links.length > 1 ? `Kind of ${links.length} links` : 'Kind of link'}
-              kinds={assignment.legend.linkKinds}
-              values={links.map(({ kind }) => kind)}
-              onChange={actions.setLinkKind}
-            />
-          )}
-          <LooksPopover topics={topics} links={links} assignment={assignment} disabled={isFixed} />
-          <Button
-            small
-            onClick={actions.asItsKind}
-            disabled={!hasOwnLooks(topics, links)}
-            title="Takes looks given by hand away"
-          >
-            As its kind
-          </Button>
-          {one && (
-            <Button small onClick={() => actions.edit(selection[0]!)} title="F2">
-              <Pencil aria-hidden size={13} />
-              Words
+    <div role="toolbar" aria-label="Selection" className="@container border-b border-rule bg-paper">
+      <div className="flex h-[42px] items-center gap-1 px-2">
+        <Button small look="quiet" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={actions.undo}>
+          <Undo2 aria-hidden size={15} />
+        </Button>
+        <Button
+          small
+          look="quiet"
+          aria-label="Redo"
+          title="Redo (Ctrl+Shift+Z)"
+          disabled={!canRedo}
+          onClick={actions.redo}
+        >
+          <Redo2 aria-hidden size={15} />
+        </Button>
+        <span aria-hidden className="mx-1 h-5 border-l border-rule" />
+        {selection.length === 0 ? (
+          <span className="truncate text-sm text-quiet">
+            Double-click an empty place to make a topic. Select something to change it.
+          </span>
+        ) : (
+          <>
+            {topics.length > 0 && (
+              <KindSelect
+                label={topics.length > 1 ? `Kind of ${topics.length} topics` : 'Kind'}
+                kinds={assignment.legend.topicKinds}
+                values={topics.map(({ kind }) => kind)}
+                onChange={actions.setTopicKind}
+              />
+            )}
+            {links.length > 0 && (
+              <KindSelect
+                label={links.length > 1 ? `Kind of ${links.length} links` : 'Kind of link'}
+                kinds={assignment.legend.linkKinds}
+                values={links.map(({ kind }) => kind)}
+                onChange={actions.setLinkKind}
+              />
+            )}
+            <LooksPopover topics={topics} links={links} assignment={assignment} disabled={isFixed} />
+            <Button
+              small
+              onClick={actions.asItsKind}
+              disabled={!hasOwnLooks(topics, links)}
+              title="Takes looks given by hand away"
+            >
+              <Eraser aria-hidden size={14} className="@min-xl:hidden" />
+              <Name>As its kind</Name>
             </Button>
-          )}
-          {topics.length === 1 && links.length === 0 && (
-            <Button small onClick={() => actions.askLink(true)} title="Alt+K">
-              <Link2 aria-hidden size={14} />
-              Link to …
+            {one && (
+              <Button small onClick={() => actions.edit(selection[0]!)} title="F2">
+                <Pencil aria-hidden size={13} />
+                <Name>Words</Name>
+              </Button>
+            )}
+            {topics.length === 1 && links.length === 0 && (
+              <Button small onClick={() => actions.askLink(true)} title="Alt+K">
+                <Link2 aria-hidden size={14} />
+                <Name>Link to …</Name>
+              </Button>
+            )}
+            {links.length > 0 && (
+              <Button small onClick={actions.turn}>
+                <ArrowLeftRight aria-hidden size={14} />
+                <Name>Turn round</Name>
+              </Button>
+            )}
+            <Button small look="quiet" onClick={() => actions.remove()} aria-label="Delete" title="Delete">
+              <Trash2 aria-hidden size={15} />
             </Button>
-          )}
-          {links.length > 0 && (
-            <Button small onClick={actions.turn}>
-              <ArrowLeftRight aria-hidden size={14} />
-              Turn round
-            </Button>
-          )}
-          <Button small look="quiet" onClick={() => actions.remove()} aria-label="Delete" title="Delete">
-            <Trash2 aria-hidden size={15} />
-          </Button>
-        </>
-      )}
+          </>
+        )}
+      </div>
     </div>
   );
+}
+
+/** A button's name: told always, seen where there is room for it. The bar keeps one row, so that the map stays still. */
+function Name({ children }: { children: string }) {
+  return <span className="@max-xl:sr-only">{children}</span>;
 }
 
 const TOPIC_OWN = ['shape', 'fill', 'outline', 'ink', 'fontSize', 'bold', 'italic', 'align'] as const;
@@ -120,7 +124,7 @@ function KindSelect({
     <select
       aria-label={label}
       title={label}
-      className="min-h-7 max-w-36 rounded-sm border border-[#8b9389] bg-white px-1 text-sm"
+      className="min-h-7 min-w-12 max-w-36 shrink rounded-sm border border-[#8b9389] bg-white px-1 text-sm"
       value={value === undefined ? 'several' : (value ?? 'none')}
       onChange={({ target }) => onChange(target.value === 'none' ? null : target.value)}
     >

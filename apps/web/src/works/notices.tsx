@@ -30,7 +30,7 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
       : detail.state === 'returned'
         ? 'This map came back to you. Open the comments and choose “Revise” to go on with it.'
         : detail.state === 'handed in' && newest
-          ? `Handed in ${showMoment(newest.handedInAt, zone)}. You may go on and hand in again until your teacher begins to mark.`
+          ? `Handed in ${showMoment(newest.handedInAt, zone)}.${detail.mayHandInAgain ? ' You may go on and hand in again until your teacher begins to mark.' : ''}`
           : null;
   // Over the map, not above it: the map must not move under a hand because a connection came or went.
   const waiting = !detail.mayEdit && state === 'saving';
