@@ -48,7 +48,7 @@ export function longestOutside(line: readonly Point[], polygons: readonly (reado
 type Interval = [enter: number, leave: number];
 
 /** The parameters between which the segment ab is strictly inside a convex clockwise polygon (Cyrus and Beck, 1978). */
-function insideOf(a: Point, b: Point, polygon: readonly Point[]): Interval | null {
+export function insideOf(a: Point, b: Point, polygon: readonly Point[]): Interval | null {
   let [enter, leave] = [0, 1];
   for (let i = 0; i < polygon.length; i++) {
     const [p, q] = [polygon[i]!, polygon[(i + 1) % polygon.length]!];

@@ -2,10 +2,13 @@ import { foldedForm } from '../words/folded-form.js';
 import { normalForm } from '../words/normal-form.js';
 import { drawnPart } from '../geometry/drawn-part.js';
 import type { Point } from '../geometry/points.js';
+import { crossingsOf } from './crossings.js';
+import type { Crossing } from './crossings.js';
+import { levelsFrom, strongParts } from './graph.js';
 import { effectiveKind, isStructural } from './kinds.js';
-import { kindOfLink } from './style.js';
+import { kindOfLink, linkStyle } from './style.js';
 import { matchText } from './terms.js';
-import type { Assignment, Link, Topic, TopicKind, TopicMap } from './types.js';
+import type { Arrow, Assignment, Link, Topic, TopicKind, TopicMap } from './types.js';
 
 /** What several requirements ask of one map, worked out once. It lives as long as one check. */
 export class MapIndex {
@@ -66,6 +69,98 @@ export class MapIndex {
     }
     const roots = this.structuralTopics.filter((topic) => this.kindOf(topic)?.root);
     return roots.length === 1 ? roots[0]! : null;
+  }
+
+  /** The topics a requirement looks at: those of the kinds named, else all structural ones. */
+  topicsOf(kinds: readonly string[] | undefined): readonly Topic[] {
+    return kinds
+      ? this.map.topics.filter((topic) => kinds.includes(this.kindOf(topic)?.id ?? ''))
+      : this.structuralTopics;
+  }
+
+  /** Whether a link belongs to the structure: both ends do, and its kind. */
+  isStructuralLink(link: Link): boolean {
+    return this.structuralLinkIds.has(link.id);
+  }
+
+  @once private get structuralLinkIds(): ReadonlySet<string> {
+    return new Set(this.structuralLinks.map(({ id }) => id));
+  }
+
+  arrowOf(link: Link): Arrow {
+    return linkStyle(link, this.assignment.legend).arrow;
+  }
+
+  /** For each topic's id, the structural links out of it: forward ones from it, both-way and plain ones at either end. */
+  @once get outLinks(): ReadonlyMap<string, readonly Link[]> {
+    return this.directed('out');
+  }
+
+  /** Likewise, the structural links into it. */
+  @once get inLinks(): ReadonlyMap<string, readonly Link[]> {
+    return this.directed('in');
+  }
+
+  private directed(way: 'in' | 'out'): Map<string, Link[]> {
+    const found = new Map<string, Link[]>(this.map.topics.map(({ id }) => [id, []]));
+    for (const link of this.structuralLinks) {
+      const forward = this.arrowOf(link) === 'forward';
+      if (!forward || way === 'out') found.get(link.from)!.push(link);
+      if (!forward || way === 'in') found.get(link.to)!.push(link);
+    }
+    return found;
+  }
+
+  /** The level of each topic that the root reaches over structural links, either way; the root's is 0. */
+  @once get levels(): ReadonlyMap<string, number> {
+    return this.root ? levelsFrom(this.root.id, (id) => this.neighbours.get(id) ?? []) : new Map();
+  }
+
+  @once get mainBranches(): readonly Topic[] {
+    return this.map.topics.filter(({ id }) => this.levels.get(id) === 1);
+  }
+
+  children(id: string): readonly string[] {
+    const level = this.levels.get(id);
+    return level === undefined
+      ? []
+      : [...(this.neighbours.get(id) ?? [])].filter((next) => this.levels.get(next) === level + 1);
+  }
+
+  /** For each reached topic but the root, the main branches that lie on a shortest path from the root to it. */
+  @once get branches(): ReadonlyMap<string, ReadonlySet<string>> {
+    const branches = new Map<string, Set<string>>();
+    for (const [id, level] of this.levels) {
+      if (level === 0) continue;
+      const above = [...this.neighbours.get(id)!].filter((next) => this.levels.get(next) === level - 1);
+      branches.set(id, new Set(level === 1 ? [id] : above.flatMap((next) => [...branches.get(next)!])));
+    }
+    return branches;
+  }
+
+  /** Structural links between reached topics, neither the root, with no main branch in common. */
+  @once get crossLinks(): readonly Link[] {
+    return this.structuralLinks.filter(({ from, to }) => {
+      const [a, b] = [this.branches.get(from), this.branches.get(to)];
+      return a !== undefined && b !== undefined && ![...a].some((branch) => b.has(branch));
+    });
+  }
+
+  /** Strongly connected parts of two or more topics, over the structural forward links. */
+  @once get cycles(): readonly (readonly string[])[] {
+    const next = new Map<string, string[]>();
+    for (const link of this.structuralLinks) {
+      if (this.arrowOf(link) !== 'forward') continue;
+      next.set(link.from, [...(next.get(link.from) ?? []), link.to]);
+    }
+    return strongParts(
+      this.structuralTopics.map(({ id }) => id),
+      next,
+    ).filter((part) => part.length > 1);
+  }
+
+  @once get crossings(): readonly Crossing[] {
+    return crossingsOf(this);
   }
 
   /** The drawn part of a link: a polyline in canvas units, possibly empty. */

@@ -48,6 +48,10 @@ function wrongValue(rule: ParamRule, value: unknown): string | null {
     }
     case 'choice':
       return rule.options.includes(value as string) ? null : `must be one of ${rule.options.join(', ')}`;
+    case 'choices':
+      return isListOf((one) => rule.options.includes(one as string))(value)
+        ? null
+        : `must be a list of ${rule.options.join(', ')}`;
     case 'boolean':
       return typeof value === 'boolean' ? null : 'must be true or false';
     case 'kind':

@@ -48,6 +48,7 @@ export interface CheckInput {
 export type ParamRule =
   | { type: 'number'; default?: number; least?: number; most?: number; whole?: boolean }
   | { type: 'choice'; options: readonly string[]; default?: string }
+  | { type: 'choices'; options: readonly string[] }
   | { type: 'boolean'; default: boolean }
   | { type: 'kind' | 'linkKind' | 'text'; required?: boolean }
   | {

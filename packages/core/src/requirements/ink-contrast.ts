@@ -1,0 +1,38 @@
+import { contrast } from '../map/colour.js';
+import { CLOSE } from '../map/kinds.js';
+import { topicStyle } from '../map/style.js';
+import { share } from './fractions.js';
+import { requirementType } from './types.js';
+import { blank, ofThem, quoted } from './words.js';
+
+type Params = { min: number };
+
+export const inkContrast = requirementType<Params>({
+  id: 'ink-contrast',
+  group: 'style',
+  params: { min: { type: 'number', default: 4.5, least: 1, most: 21 } },
+  sentence: ({ min }) => ['Words stand out from their fill at least ', blank('min', min), ' to 1'],
+  messages: {
+    share: ({ count, of }) => ofThem(count, of, 'easy to read'),
+    faint: ({ text, ratio }) => `${quoted(text)} stands out ${ratio} to 1 only: make its fill paler or its ink darker.`,
+  },
+  check: ({ min }, { index, assignment: { legend } }) => {
+    const ratios = index.map.topics.map((topic) => {
+      const { ink, fill } = topicStyle(topic, legend);
+      return { topic, ratio: contrast(ink, fill) };
+    });
+    const faint = ratios.filter(({ ratio }) => ratio < min - CLOSE);
+    const [count, of] = [ratios.length - faint.length, ratios.length];
+    return {
+      fraction: share(count, of),
+      figures: { count, topics: of },
+      message: 'share',
+      data: { count, of },
+      evidence: faint.map(({ topic, ratio }) => ({
+        message: 'faint',
+        data: { text: topic.text, ratio: Math.floor(ratio * 10) / 10 },
+        topics: [topic.id],
+      })),
+    };
+  },
+});

@@ -1,0 +1,36 @@
+import type { Topic } from '../map/types.js';
+import { isBlank } from '../words/normal-form.js';
+import { share } from './fractions.js';
+import { requirementType } from './types.js';
+import { quoted } from './words.js';
+
+export const noDuplicateTopics = requirementType({
+  id: 'no-duplicate-topics',
+  group: 'content',
+  params: {},
+  sentence: () => ['No idea stands on the map twice'],
+  messages: {
+    none: ({ of }) => `${of} different ideas.`,
+    some: ({ different, of }) => `${of} topics hold ${different} different ideas.`,
+    twice: ({ text, count }) => `${quoted(text)} stands on the map ${count} times: keep one and move its links there.`,
+  },
+  check: (_, { index }) => {
+    const topics = index.structuralTopics.filter(({ text }) => !isBlank(text));
+    const forms = new Map<string, Topic[]>();
+    for (const topic of topics)
+      forms.set(index.folded(topic.text), [...(forms.get(index.folded(topic.text)) ?? []), topic]);
+    const [different, of] = [forms.size, topics.length];
+    const repeated = [...forms.values()].filter((same) => same.length > 1);
+    return {
+      fraction: share(different, of),
+      figures: { different, topics: of },
+      message: repeated.length ? 'some' : 'none',
+      data: { different, of },
+      evidence: repeated.map((same) => ({
+        message: 'twice',
+        data: { text: same[0]!.text, count: same.length },
+        topics: same.map(({ id }) => id),
+      })),
+    };
+  },
+});

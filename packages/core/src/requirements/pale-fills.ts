@@ -1,0 +1,39 @@
+import { luminance } from '../map/colour.js';
+import { CLOSE } from '../map/kinds.js';
+import { topicStyle } from '../map/style.js';
+import { share } from './fractions.js';
+import { requirementType } from './types.js';
+import { blank, ofThem, percent, quoted } from './words.js';
+
+type Params = { minLuminance: number };
+
+export const paleFills = requirementType<Params>({
+  id: 'pale-fills',
+  group: 'style',
+  params: { minLuminance: { type: 'number', default: 0.55, least: 0, most: 1 } },
+  sentence: ({ minLuminance }) => [
+    'Fills are pale enough to print: at least ',
+    blank('minLuminance', percent(minLuminance)),
+    ' as light as paper',
+  ],
+  messages: {
+    share: ({ count, of }) => ofThem(count, of, 'pale enough'),
+    dark: ({ text, light }) => `${quoted(text)} is ${light} % as light as paper and prints dark: choose a paler fill.`,
+  },
+  check: ({ minLuminance }, { index, assignment: { legend } }) => {
+    const fills = index.map.topics.map((topic) => ({ topic, light: luminance(topicStyle(topic, legend).fill) }));
+    const dark = fills.filter(({ light }) => light < minLuminance - CLOSE);
+    const [count, of] = [fills.length - dark.length, fills.length];
+    return {
+      fraction: share(count, of),
+      figures: { count, topics: of },
+      message: 'share',
+      data: { count, of },
+      evidence: dark.map(({ topic, light }) => ({
+        message: 'dark',
+        data: { text: topic.text, light: Math.round(light * 100) },
+        topics: [topic.id],
+      })),
+    };
+  },
+});

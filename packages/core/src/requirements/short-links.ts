@@ -1,0 +1,35 @@
+import { CLOSE } from '../map/kinds.js';
+import { lengthOf } from '../geometry/points.js';
+import { share } from './fractions.js';
+import { requirementType } from './types.js';
+import { blank, ofThem, quoted } from './words.js';
+
+type Params = { max: number };
+
+export const shortLinks = requirementType<Params>({
+  id: 'short-links',
+  group: 'layout',
+  params: { max: { type: 'number', default: 320, least: 1 } },
+  sentence: ({ max }) => ['No link is longer than ', blank('max', max), ' units'],
+  messages: {
+    none: () => 'No links yet.',
+    share: ({ count, of }) => ofThem(count, of, 'short enough'),
+    long: ({ a, b, length }) =>
+      `The link between ${quoted(a)} and ${quoted(b)} is ${length} long: move the two closer.`,
+  },
+  check: ({ max }, { index }) => {
+    const lengths = index.map.links.map((link) => ({ link, length: lengthOf(index.drawnPart(link)) }));
+    const long = lengths.filter(({ length }) => length > max + CLOSE);
+    const [count, of] = [lengths.length - long.length, lengths.length];
+    return {
+      fraction: share(count, of),
+      figures: { short: count, links: of },
+      message: of === 0 ? 'none' : 'share',
+      data: { count, of },
+      evidence: long.map(({ link, length }) => {
+        const [a, b] = index.ends(link);
+        return { message: 'long', data: { a: a.text, b: b.text, length: Math.round(length) }, links: [link.id] };
+      }),
+    };
+  },
+});
