@@ -35,7 +35,7 @@ export const linksPerTopic = requirementType<Params>({
       ' is ',
       blank('direction', WAYS[direction]),
       ' ',
-      String(first).toLowerCase(),
+      typeof first === 'string' ? first.toLowerCase() : '',
       ...rest,
     ];
   },
