@@ -1,3 +1,4 @@
 import shared from './jest.shared.mjs';
 
-export default { ...shared, testMatch: ['<rootDir>/{packages,apps,demo}/**/src/**/*.test.ts'] };
+/** Properties run many cases; a busy machine must not fail them by the clock. */
+export default { ...shared, testTimeout: 60_000, testMatch: ['<rootDir>/{packages,apps,demo}/**/src/**/*.test.ts'] };

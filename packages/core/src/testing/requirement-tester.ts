@@ -61,7 +61,7 @@ export function requirementTester(
       const there = new Set([...one.map.topics, ...one.map.links].map((mark) => mark.id));
       for (const { topics, links, message, code } of result.evidence) {
         for (const mark of [...topics, ...links]) expect(there).toContain(mark);
-        expect(message).toMatch(/^\P{Ll}.*[.]$/u);
+        expect(message).toMatch(/^\P{Ll}.*[.?]$/u);
         expect(message).not.toContain('undefined');
         expect(type.messages).toHaveProperty(code);
       }
@@ -77,7 +77,7 @@ export function requirementTester(
     test('its sentence is whole, and every blank belongs to a parameter', () => {
       for (const { params = {} } of cases) {
         const parts = type.sentence(withDefaults(type, params), assignment);
-        expect(filled(parts)).toMatch(/^\p{Lu}[^.]*$/u);
+        expect(filled(parts)).toMatch(/^\p{Lu}.*[^.]$/u);
         expect(filled(parts)).not.toMatch(/undefined|NaN| {2}/);
         const blanks = parts.flatMap((part) => (typeof part === 'string' ? [] : [part.param]));
         expect(blanks.filter((blank) => !(blank in type.params))).toEqual([]);
