@@ -3,6 +3,7 @@ import type { OnApplicationShutdown } from '@nestjs/common';
 import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
 import { Piscina } from 'piscina';
 import type { Logger } from 'pino';
+import { refused } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
 import type { CheckTask } from './check-worker.js';
 
@@ -21,12 +22,18 @@ export class CheckPool implements OnApplicationShutdown {
   constructor(@Inject(LOGGER) private readonly logger: Logger) {}
 
   async check(map: TopicMap, assignment: Assignment, context: CheckContext): Promise<Report> {
-    const { report, faults } = await this.pool.run(
-      { map, assignment, context },
-      { signal: AbortSignal.timeout(PATIENCE_MS) },
-    );
+    const { report, faults } = await this.run({ map, assignment, context });
     for (const fault of faults) this.logger.error({ fault }, 'a requirement could not be checked');
     return report;
+  }
+
+  private async run(task: CheckTask): Promise<{ report: Report; faults: string[] }> {
+    try {
+      return await this.pool.run(task, { signal: AbortSignal.timeout(PATIENCE_MS) });
+    } catch (error) {
+      if ((error as Error).name !== 'AbortError') throw error;
+      throw refused('This map takes too long to check, so it was not handed in. It is saved; tell your teacher.');
+    }
   }
 
   async onApplicationShutdown(): Promise<void> {

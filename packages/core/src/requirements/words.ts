@@ -1,4 +1,4 @@
-import type { Assignment, TopicKind } from '../map/types.js';
+import type { Assignment } from '../map/types.js';
 import type { SentencePart } from './types.js';
 
 /** Small helpers that sentences and messages share. English; the sheet's other languages come with their own. */
@@ -24,8 +24,6 @@ export const blank = (param: string, text: string | number): SentencePart => ({ 
 
 export const filled = (parts: readonly SentencePart[]): string =>
   parts.map((part) => (typeof part === 'string' ? part : part.text)).join('');
-
-export const shapeName = (kind: TopicKind): string => kind.shape;
 
 export const linkKindNames = (assignment: Assignment, ids: readonly string[]): string =>
   listed(ids.map((id) => assignment.legend.linkKinds.find((kind) => kind.id === id)?.name ?? id));
