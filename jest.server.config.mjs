@@ -6,6 +6,6 @@ export default {
   testMatch: ['<rootDir>/apps/server/test/**/*.test.ts'],
   globalSetup: '<rootDir>/apps/server/test/setup/start.mjs',
   globalTeardown: '<rootDir>/apps/server/test/setup/stop.mjs',
-  testTimeout: 30_000,
+  testTimeout: 120_000,
   maxWorkers: 2,
 };

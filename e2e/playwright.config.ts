@@ -2,8 +2,8 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: '.',
-  timeout: 150_000,
-  expect: { timeout: 15_000 },
+  timeout: 300_000,
+  expect: { timeout: 30_000 },
   workers: 1,
   fullyParallel: false,
   retries: 0,
@@ -12,7 +12,7 @@ export default defineConfig({
   reporter: [['line'], ['json', { outputFile: 'test-results/report.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 15_000,
+    actionTimeout: 30_000,
     screenshot: 'only-on-failure',
     timezoneId: 'Europe/Oslo',
     locale: 'en-GB',

@@ -22,11 +22,11 @@ beforeAll(async () => {
   work = await person.work();
   client = person.live(work.id);
   await client.opened();
-}, 90_000);
+}, 180_000);
 afterAll(async () => {
   client?.close();
   await stack.remove();
-}, 60_000);
+}, 180_000);
 
 const put = (id: string): void =>
   client.live.apply([
@@ -55,7 +55,7 @@ test('a killed database: the client is told, and nothing is lost when it is back
   await stack.startDatabase();
   await client.saved();
   expect(await stored()).toEqual(['while the database was away']);
-}, 60_000);
+}, 180_000);
 
 test('a server killed again and again loses nothing that it had called stored', async () => {
   let kept = await stored();
@@ -68,7 +68,7 @@ test('a server killed again and again loses nothing that it had called stored', 
     await stack.startServer();
     expect((await stored()).sort()).toEqual([...kept].sort());
   }
-}, 90_000);
+}, 180_000);
 
 test('what is made while the server is away arrives when it is back', async () => {
   await stack.killServer();
@@ -78,4 +78,4 @@ test('what is made while the server is away arrives when it is back', async () =
   await client.saved();
   expect(await stored()).toEqual(expect.arrayContaining(['made offline']));
   expect(await stored()).not.toContain('round 3');
-}, 60_000);
+}, 180_000);

@@ -18,7 +18,7 @@ export interface Answer<T> {
 export async function until<T>(
   what: string,
   look: () => T | Promise<T>,
-  patience = 15_000,
+  patience = 60_000,
 ): Promise<NonNullable<Exclude<T, false>>> {
   const end = Date.now() + patience;
   for (;;) {
@@ -96,6 +96,8 @@ export class LiveClient {
     class Socket extends WebSocket {
       constructor(address: string) {
         super(address, { headers });
+        // A socket closed before it was open says so as an error, when the provider no longer listens to it.
+        this.on('error', () => undefined);
       }
     }
     this.socket = new HocuspocusProviderWebsocket({
