@@ -6,6 +6,7 @@ import { plural, quoted } from './words.js';
 export const allConnected = requirementType({
   id: 'all-connected',
   group: 'structure',
+  asks: () => 'made',
   params: {},
   sentence: () => ['Everything is joined into one map'],
   messages: {

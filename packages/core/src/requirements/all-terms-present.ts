@@ -9,6 +9,7 @@ type Params = { kinds?: string[]; min?: number; spelling: 'lenient' | 'strict' }
 export const allTermsPresent = requirementType<Params>({
   id: 'all-terms-present',
   group: 'content',
+  asks: () => 'made',
   params: {
     kinds: { type: 'kinds' },
     min: { type: 'number', least: 1, whole: true },

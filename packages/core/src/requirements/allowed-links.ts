@@ -7,6 +7,7 @@ type Params = { pairs: [string, string][] };
 export const allowedLinks = requirementType<Params>({
   id: 'allowed-links',
   group: 'structure',
+  asks: () => 'kept',
   params: { pairs: { type: 'pairs', required: true } },
   sentence: ({ pairs }, assignment) => [
     'Links lead only from ',

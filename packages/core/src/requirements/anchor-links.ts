@@ -8,6 +8,7 @@ type Params = { kind: string; targets?: string[]; linkKind?: string; count: numb
 export const anchorLinks = requirementType<Params>({
   id: 'anchor-links',
   group: 'structure',
+  asks: ({ count }) => (count > 0 ? 'made' : 'kept'),
   params: {
     kind: { type: 'kind', required: true },
     targets: { type: 'kinds' },

@@ -11,6 +11,8 @@ const FORMS: Record<Form, string> = { either: 'downward or outward', downward: '
 export const arrangement = requirementType<Params>({
   id: 'arrangement',
   group: 'layout',
+  asks: () => 'made',
+  readsPlaces: true,
   params: {
     form: { type: 'choice', options: ['either', 'downward', 'outward'], default: 'either' },
     minShare: { type: 'number', default: 0.8, least: 0.01, most: 1 },

@@ -5,6 +5,7 @@ import { ofThem, quoted } from './words.js';
 export const arrowedLinks = requirementType({
   id: 'arrowed-links',
   group: 'propositions',
+  asks: () => 'kept',
   params: {},
   sentence: () => ['Every link has one arrow, pointing the way it reads'],
   messages: {

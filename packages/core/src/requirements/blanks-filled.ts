@@ -10,7 +10,14 @@ type Params = { answers: { origin: string; accept: string[] }[] };
 export const blanksFilled = requirementType<Params>({
   id: 'blanks-filled',
   group: 'content',
-  params: { answers: { type: 'answers', required: true } },
+  asks: () => 'made',
+  params: {
+    answers: {
+      type: 'list',
+      of: { origin: { type: 'text', required: true }, accept: { type: 'texts', required: true } },
+      required: true,
+    },
+  },
   sentence: () => ['Every blank is filled as it should be'],
   messages: {
     share: ({ count, of }) => ofThem(count, of, 'filled'),

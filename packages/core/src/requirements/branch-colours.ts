@@ -12,6 +12,7 @@ type Params = { tolerance: number };
 export const branchColours = requirementType<Params>({
   id: 'branch-colours',
   group: 'style',
+  asks: () => 'made',
   params: { tolerance: { type: 'number', default: 10, least: 0, most: 100 } },
   sentence: ({ tolerance }) => ['Each main branch has a fill of its own, kept within ', blank('tolerance', tolerance)],
   messages: {

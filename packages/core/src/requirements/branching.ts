@@ -7,6 +7,7 @@ type Params = { maxChildren: number };
 export const branching = requirementType<Params>({
   id: 'branching',
   group: 'structure',
+  asks: () => 'kept',
   params: { maxChildren: { type: 'number', default: 7, least: 1, whole: true } },
   sentence: ({ maxChildren }) => ['From no topic hang more than ', blank('maxChildren', maxChildren), ' others'],
   messages: {

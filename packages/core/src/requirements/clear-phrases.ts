@@ -12,6 +12,8 @@ import { ofThem, quoted } from './words.js';
 export const clearPhrases = requirementType({
   id: 'clear-phrases',
   group: 'layout',
+  asks: () => 'kept',
+  readsPlaces: true,
   params: {},
   sentence: () => ['The words on links lie clear of everything else'],
   messages: {

@@ -13,6 +13,8 @@ const INSET = 4;
 export const clearText = requirementType<Params>({
   id: 'clear-text',
   group: 'layout',
+  asks: () => 'kept',
+  readsPlaces: true,
   params: { excuseBehind: { type: 'boolean', default: true } },
   sentence: ({ excuseBehind }) => [
     'No line runs over words',

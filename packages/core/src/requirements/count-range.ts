@@ -13,6 +13,9 @@ export const RANGE_PARAMS = {
   max: { type: 'number', least: 0, whole: true },
 } as const satisfies Record<string, ParamRule>;
 
+/** A lower bound asks for something; an upper one alone only forbids. */
+export const rangeAsks = ({ min = 0 }: Range): 'made' | 'kept' => (min > 0 ? 'made' : 'kept');
+
 type Data = Record<string, string | number>;
 
 export const RANGE_MESSAGES = {

@@ -9,6 +9,7 @@ type Params = { min: number; labelled: boolean };
 export const crossLinks = requirementType<Params>({
   id: 'cross-links',
   group: 'structure',
+  asks: () => 'made',
   params: { min: { type: 'number', default: 1, least: 1, whole: true }, labelled: { type: 'boolean', default: true } },
   sentence: ({ min, labelled }) => [
     'At least ',

@@ -1,3 +1,4 @@
+import { rangeAsks } from './count-range.js';
 import { ramp } from './fractions.js';
 import { requirementType } from './types.js';
 import { between, quoted } from './words.js';
@@ -7,6 +8,7 @@ type Params = { min?: number; max?: number };
 export const depth = requirementType<Params>({
   id: 'depth',
   group: 'structure',
+  asks: rangeAsks,
   params: { min: { type: 'number', least: 0, whole: true }, max: { type: 'number', least: 0, whole: true } },
   sentence: ({ min, max }) => [...between(min, max, 'levels'), ' lie below the starting topic'],
   messages: {

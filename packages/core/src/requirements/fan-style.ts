@@ -11,6 +11,8 @@ const APART = 10;
 export const fanStyle = requirementType<Params>({
   id: 'fan-style',
   group: 'style',
+  asks: () => 'kept',
+  readsPlaces: true,
   params: {
     minFan: { type: 'number', default: 3, least: 1, whole: true },
     when: { type: 'choice', options: ['crossing', 'always'], default: 'crossing' },

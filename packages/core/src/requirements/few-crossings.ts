@@ -7,6 +7,8 @@ type Params = { max: number };
 export const fewCrossings = requirementType<Params>({
   id: 'few-crossings',
   group: 'layout',
+  asks: () => 'kept',
+  readsPlaces: true,
   params: { max: { type: 'number', default: 0, least: 0, whole: true } },
   sentence: ({ max }) =>
     max === 0

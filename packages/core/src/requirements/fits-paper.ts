@@ -14,6 +14,8 @@ const [MARGIN_MM, AROUND, MM_A_UNIT, POINTS_A_UNIT] = [10, 20, 25.4 / 96, 0.75];
 export const fitsPaper = requirementType<Params>({
   id: 'fits-paper',
   group: 'layout',
+  asks: () => 'kept',
+  readsPlaces: true,
   params: {
     paper: { type: 'choice', options: ['A4', 'Letter'], default: 'A4' },
     orientation: { type: 'choice', options: ['either', 'landscape', 'portrait'], default: 'either' },

@@ -7,6 +7,7 @@ type Params = { kinds?: string[]; min: number };
 export const formsCycle = requirementType<Params>({
   id: 'forms-cycle',
   group: 'structure',
+  asks: () => 'made',
   params: { kinds: { type: 'kinds' }, min: { type: 'number', default: 3, least: 2, whole: true } },
   sentence: ({ kinds, min }, assignment) => [
     'Arrows lead round through at least ',

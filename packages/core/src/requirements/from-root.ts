@@ -8,6 +8,7 @@ type Params = { follow: 'either' | 'forward' };
 export const fromRoot = requirementType<Params>({
   id: 'from-root',
   group: 'structure',
+  asks: () => 'made',
   params: { follow: { type: 'choice', options: ['either', 'forward'], default: 'either' } },
   sentence: ({ follow }) => [
     'Everything can be reached from the starting topic',

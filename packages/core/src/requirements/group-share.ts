@@ -8,6 +8,7 @@ type Params = { minShare: number };
 export const groupShare = requirementType<Params>({
   id: 'group-share',
   group: 'making',
+  asks: () => 'made',
   params: { minShare: { type: 'number', default: 0.1, least: 0.01, most: 1 } },
   sentence: ({ minShare }) => [
     'Every member of the group made at least ',

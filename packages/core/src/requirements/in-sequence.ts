@@ -10,6 +10,8 @@ const WAYS: Record<Axis, string> = { either: 'rightward or downward', right: 'ri
 export const inSequence = requirementType<Params>({
   id: 'in-sequence',
   group: 'layout',
+  asks: () => 'made',
+  readsPlaces: true,
   params: {
     axis: { type: 'choice', options: ['either', 'right', 'down'], default: 'either' },
     kinds: { type: 'kinds' },

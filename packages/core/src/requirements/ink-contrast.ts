@@ -10,6 +10,7 @@ type Params = { min: number };
 export const inkContrast = requirementType<Params>({
   id: 'ink-contrast',
   group: 'style',
+  asks: () => 'kept',
   params: { min: { type: 'number', default: 4.5, least: 1, most: 21 } },
   sentence: ({ min }) => ['Words stand out from their fill at least ', blank('min', min), ' to 1'],
   messages: {

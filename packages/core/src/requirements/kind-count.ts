@@ -7,6 +7,7 @@ type Params = { kind: string; min: number; max?: number };
 export const kindCount = requirementType<Params>({
   id: 'kind-count',
   group: 'content',
+  asks: ({ min }) => (min > 0 ? 'made' : 'kept'),
   params: {
     kind: { type: 'kind', required: true },
     min: { type: 'number', default: 1, least: 0, whole: true },

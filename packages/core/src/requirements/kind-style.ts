@@ -50,6 +50,7 @@ function comparedKinds({ index, assignment }: CheckInput): Map<string, TopicKind
 export const kindStyle = requirementType<Params>({
   id: 'kind-style',
   group: 'style',
+  asks: () => 'kept',
   params: {
     kinds: { type: 'kinds' },
     tolerance: { type: 'number', default: 6, least: 0, most: 100 },

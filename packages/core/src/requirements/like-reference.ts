@@ -12,6 +12,7 @@ type Params = { min: number };
 export const likeReference = requirementType<Params>({
   id: 'like-reference',
   group: 'propositions',
+  asks: () => 'made',
   params: { min: { type: 'number', default: 0.6, least: 0.01, most: 1 } },
   sentence: ({ min }) => ['The map is tied together at least ', blank('min', percent(min)), ' like the teacher’s own'],
   messages: {

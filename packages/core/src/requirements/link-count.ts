@@ -1,4 +1,4 @@
-import { RANGE_MESSAGES, RANGE_PARAMS, rangeVerdict } from './count-range.js';
+import { RANGE_MESSAGES, RANGE_PARAMS, rangeAsks, rangeVerdict } from './count-range.js';
 import { requirementType } from './types.js';
 import { between, blank, linkKindNames } from './words.js';
 
@@ -7,6 +7,7 @@ type Params = { linkKinds?: string[]; min?: number; max?: number };
 export const linkCount = requirementType<Params>({
   id: 'link-count',
   group: 'content',
+  asks: rangeAsks,
   params: { linkKinds: { type: 'linkKinds' }, ...RANGE_PARAMS },
   sentence: ({ linkKinds, min, max }, assignment) => [
     ...between(min, max, 'links'),

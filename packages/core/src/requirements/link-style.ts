@@ -11,6 +11,7 @@ type Params = { linkKind: string; from?: string[]; to?: string[]; tolerance: num
 export const linkStyleAsKind = requirementType<Params>({
   id: 'link-style',
   group: 'style',
+  asks: ({ from, to }) => (from || to ? 'made' : 'kept'),
   params: {
     linkKind: { type: 'linkKind', required: true },
     from: { type: 'kinds' },

@@ -8,6 +8,7 @@ type Params = { minShare: number };
 export const linksLabelled = requirementType<Params>({
   id: 'links-labelled',
   group: 'propositions',
+  asks: () => 'made',
   params: { minShare: { type: 'number', default: 1, least: 0.01, most: 1 } },
   sentence: ({ minShare }) =>
     minShare === 1

@@ -21,6 +21,7 @@ const WAYS: Record<Direction, string> = { either: 'tied to', in: 'pointed at by'
 export const linksPerTopic = requirementType<Params>({
   id: 'links-per-topic',
   group: 'structure',
+  asks: ({ min }) => (min > 0 ? 'made' : 'kept'),
   params: {
     kinds: { type: 'kinds' },
     min: { type: 'number', default: 1, least: 0, whole: true },

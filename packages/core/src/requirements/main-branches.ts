@@ -1,4 +1,4 @@
-import { RANGE_MESSAGES, RANGE_PARAMS, rangeVerdict } from './count-range.js';
+import { RANGE_MESSAGES, RANGE_PARAMS, rangeAsks, rangeVerdict } from './count-range.js';
 import { requirementType } from './types.js';
 import { between, quoted } from './words.js';
 
@@ -7,6 +7,7 @@ type Params = { min?: number; max?: number };
 export const mainBranches = requirementType<Params>({
   id: 'main-branches',
   group: 'structure',
+  asks: rangeAsks,
   params: RANGE_PARAMS,
   sentence: ({ min, max }) => [...between(min, max, 'main branches'), ' leave the starting topic'],
   messages: {

@@ -11,6 +11,7 @@ const ALL = Object.keys(DETAILS) as Detail[];
 export const mapDetails = requirementType<Params>({
   id: 'map-details',
   group: 'making',
+  asks: () => 'made',
   params: { needs: { type: 'choices', options: ALL } },
   sentence: ({ needs = ALL }) => ['The title block bears ', blank('needs', listed(needs.map((name) => DETAILS[name])))],
   messages: {

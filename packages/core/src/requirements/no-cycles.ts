@@ -4,6 +4,7 @@ import { listed, quoted } from './words.js';
 export const noCycles = requirementType({
   id: 'no-cycles',
   group: 'structure',
+  asks: () => 'kept',
   params: {},
   sentence: () => ['No arrows lead round in a circle'],
   messages: {

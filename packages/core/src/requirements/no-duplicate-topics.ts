@@ -7,6 +7,7 @@ import { quoted } from './words.js';
 export const noDuplicateTopics = requirementType({
   id: 'no-duplicate-topics',
   group: 'content',
+  asks: () => 'kept',
   params: {},
   sentence: () => ['No idea stands on the map twice'],
   messages: {

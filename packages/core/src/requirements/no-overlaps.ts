@@ -9,6 +9,8 @@ type Params = { gap: number };
 export const noOverlaps = requirementType<Params>({
   id: 'no-overlaps',
   group: 'layout',
+  asks: () => 'kept',
+  readsPlaces: true,
   params: { gap: { type: 'number', default: 0, least: 0 } },
   sentence: ({ gap }) =>
     gap === 0 ? ['No topic lies on another'] : ['Topics stand at least ', blank('gap', gap), ' units apart'],

@@ -5,6 +5,7 @@ import { quoted } from './words.js';
 export const noParallelLinks = requirementType({
   id: 'no-parallel-links',
   group: 'structure',
+  asks: () => 'kept',
   params: {},
   sentence: () => ['No two topics are joined more than once'],
   messages: {

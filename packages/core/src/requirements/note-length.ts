@@ -13,12 +13,20 @@ type Params = { per: 'topic' | 'branch'; minWords: number; maxWords?: number; ki
 export const noteLength = requirementType<Params>({
   id: 'note-length',
   group: 'content',
+  asks: ({ minWords }) => (minWords > 0 ? 'made' : 'kept'),
   params: {
     per: { type: 'choice', options: ['topic', 'branch'], default: 'topic' },
     minWords: { type: 'number', default: 30, least: 0, whole: true },
     maxWords: { type: 'number', least: 1, whole: true },
     kinds: { type: 'kinds' },
-    each: { type: 'branchLengths' },
+    each: {
+      type: 'list',
+      of: {
+        branch: { type: 'text', required: true },
+        minWords: { type: 'number', least: 0, whole: true, required: true },
+        maxWords: { type: 'number', least: 1, whole: true },
+      },
+    },
   },
   sentence: ({ per, minWords, maxWords, kinds }, assignment) => [
     'The notes of every ',

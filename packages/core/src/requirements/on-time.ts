@@ -7,6 +7,7 @@ const HOUR = 3_600_000;
 export const onTime = requirementType<Params>({
   id: 'on-time',
   group: 'making',
+  asks: () => 'made',
   params: { graceHours: { type: 'number', default: 0, least: 0 } },
   sentence: ({ graceHours }) => [
     'The map is handed in on time',

@@ -10,6 +10,7 @@ type Params = { minLuminance: number };
 export const paleFills = requirementType<Params>({
   id: 'pale-fills',
   group: 'style',
+  asks: () => 'kept',
   params: { minLuminance: { type: 'number', default: 0.55, least: 0, most: 1 } },
   sentence: ({ minLuminance }) => [
     'Fills are pale enough to print: at least ',

@@ -18,57 +18,81 @@ export function withDefaults(type: RequirementType, params: Record<string, unkno
  * What is wrong with a requirement's parameters: unknown names, wrong types, numbers out of range, missing ones.
  * @param at the JSON path of the requirement's `params`
  */
-export function paramProblems(type: RequirementType, { params }: Requirement, at: string): Problem[] {
-  const rules = type.params as Record<string, ParamRule>;
-  const unknown = Object.keys(params)
-    .filter((name) => !(name in rules))
-    .map((name) => ({ path: `${at}.${name}`, reason: `“${type.id}” has no such parameter` }));
+export const paramProblems = (type: RequirementType, { params }: Requirement, at: string): Problem[] =>
+  fieldProblems(type.params as Rules, params, at, `“${type.id}” has no such parameter`);
+
+type Rules = Readonly<Record<string, ParamRule>>;
+
+function fieldProblems(rules: Rules, fields: Record<string, unknown>, at: string, whyUnknown: string): Problem[] {
+  const unknown = Object.keys(fields)
+    .filter((name) => !Object.hasOwn(rules, name))
+    .map((name) => ({ path: `${at}.${name}`, reason: whyUnknown }));
   const wrong = Object.entries(rules).flatMap(([name, rule]): Problem[] => {
-    const value = params[name];
-    const reason =
-      value === undefined ? ('required' in rule && rule.required ? 'is missing' : null) : wrongValue(rule, value);
-    return reason ? [{ path: `${at}.${name}`, reason }] : [];
+    const path = `${at}.${name}`;
+    const value = fields[name];
+    if (value === undefined) return 'required' in rule && rule.required ? [{ path, reason: 'is missing' }] : [];
+    return valueProblems(rule, value, path);
   });
   return [...unknown, ...wrong];
 }
 
 const isText = (value: unknown): boolean => typeof value === 'string' && value.trim() !== '';
-const isListOf =
-  (one: (value: unknown) => boolean) =>
-  (value: unknown): boolean =>
-    Array.isArray(value) && value.length > 0 && value.every(one);
+const isFields = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
-function wrongValue(rule: ParamRule, value: unknown): string | null {
+/** The problems of a list and of its members, each at its own place. */
+function listProblems(
+  value: unknown,
+  path: string,
+  { what, mayBeEmpty = false }: { what: string; mayBeEmpty?: boolean },
+  ofMember: (member: unknown, at: string) => Problem[],
+): Problem[] {
+  if (!Array.isArray(value)) return [{ path, reason: `must be a list of ${what}` }];
+  if (value.length === 0 && !mayBeEmpty) return [{ path, reason: `must hold at least one of ${what}` }];
+  return value.flatMap((member, i) => ofMember(member, `${path}[${i}]`));
+}
+
+function valueProblems(rule: ParamRule, value: unknown, path: string): Problem[] {
+  const insist = (holds: boolean, reason: string): Problem[] => (holds ? [] : [{ path, reason }]);
   switch (rule.type) {
     case 'number': {
-      if (typeof value !== 'number' || !Number.isFinite(value)) return 'must be a number';
-      if (rule.whole && !Number.isInteger(value)) return 'must be a whole number';
-      if (rule.least !== undefined && value < rule.least) return `must be at least ${rule.least}`;
-      return rule.most !== undefined && value > rule.most ? `must be at most ${rule.most}` : null;
+      if (typeof value !== 'number' || !Number.isFinite(value)) return insist(false, 'must be a number');
+      if (rule.whole && !Number.isInteger(value)) return insist(false, 'must be a whole number');
+      if (rule.least !== undefined && value < rule.least) return insist(false, `must be at least ${rule.least}`);
+      return insist(rule.most === undefined || value <= rule.most, `must be at most ${rule.most}`);
     }
     case 'choice':
-      return rule.options.includes(value as string) ? null : `must be one of ${rule.options.join(', ')}`;
+      return insist(rule.options.includes(value as string), `must be one of ${rule.options.join(', ')}`);
     case 'choices':
-      return isListOf((one) => rule.options.includes(one as string))(value)
-        ? null
-        : `must be a list of ${rule.options.join(', ')}`;
+      return listProblems(value, path, { what: rule.options.join(', ') }, (one, at) =>
+        valueProblems({ type: 'choice', options: rule.options }, one, at),
+      );
     case 'boolean':
-      return typeof value === 'boolean' ? null : 'must be true or false';
+      return insist(typeof value === 'boolean', 'must be true or false');
     case 'kind':
     case 'linkKind':
     case 'text':
-      return isText(value) ? null : 'must be a text';
+      return insist(isText(value), 'must be a text that is not blank');
     case 'kinds':
     case 'linkKinds':
     case 'texts':
-      return isListOf(isText)(value) ? null : 'must be a list of texts';
+      return listProblems(
+        value,
+        path,
+        { what: 'texts', mayBeEmpty: rule.type === 'texts' && rule.mayBeEmpty === true },
+        (one, at) => valueProblems({ type: 'text' }, one, at),
+      );
     case 'pairs':
-      return isListOf((pair) => Array.isArray(pair) && pair.length === 2 && pair.every(isText))(value)
-        ? null
-        : 'must be a list of pairs of kinds';
-    case 'propositions':
-    case 'answers':
-    case 'branchLengths':
-      return isListOf((item) => typeof item === 'object' && item !== null)(value) ? null : 'must be a list of objects';
+      return listProblems(value, path, { what: 'pairs of kinds' }, (pair, at) =>
+        Array.isArray(pair) && pair.length === 2 && pair.every(isText)
+          ? []
+          : [{ path: at, reason: 'must be two kinds: from and to' }],
+      );
+    case 'list':
+      return listProblems(value, path, { what: Object.keys(rule.of).join(', ') }, (one, at) =>
+        isFields(one)
+          ? fieldProblems(rule.of, one, at, `must be one of ${Object.keys(rule.of).join(', ')}`)
+          : [{ path: at, reason: `must have ${Object.keys(rule.of).join(', ')}` }],
+      );
   }
 }

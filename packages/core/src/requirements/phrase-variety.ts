@@ -11,6 +11,7 @@ const ENOUGH = 5;
 export const phraseVariety = requirementType<Params>({
   id: 'phrase-variety',
   group: 'propositions',
+  asks: () => 'kept',
   params: { maxShare: { type: 'number', default: 0.4, least: 0, most: 0.99 } },
   sentence: ({ maxShare }) => ['No words stand on more than ', blank('maxShare', percent(maxShare)), ' of the links'],
   messages: {

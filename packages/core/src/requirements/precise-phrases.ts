@@ -35,6 +35,7 @@ export const VAGUE = [
 export const precisePhrases = requirementType<Params>({
   id: 'precise-phrases',
   group: 'propositions',
+  asks: () => 'made',
   params: {
     minWords: { type: 'number', default: 1, least: 0, whole: true },
     maxWords: { type: 'number', default: 8, least: 1, whole: true },

@@ -9,6 +9,7 @@ type Params = { minWords: number };
 export const promptsAnswered = requirementType<Params>({
   id: 'prompts-answered',
   group: 'content',
+  asks: () => 'made',
   params: { minWords: { type: 'number', default: 1, least: 1, whole: true } },
   sentence: ({ minWords }) => [
     'Every prompt is continued by at least ',

@@ -1,7 +1,7 @@
 import { sentenceOf } from '../propositions/sentence.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
-import { findPropositions } from './wanted-propositions.js';
+import { findPropositions, WANTED_PROPOSITIONS } from './wanted-propositions.js';
 import type { Wanted } from './wanted-propositions.js';
 import { blank } from './words.js';
 
@@ -10,7 +10,8 @@ type Params = { propositions: Wanted[] };
 export const propositionsAbsent = requirementType<Params>({
   id: 'propositions-absent',
   group: 'propositions',
-  params: { propositions: { type: 'propositions', required: true } },
+  asks: () => 'kept',
+  params: { propositions: WANTED_PROPOSITIONS },
   sentence: ({ propositions }) => [
     'The map says none of ',
     blank('propositions', propositions.length),

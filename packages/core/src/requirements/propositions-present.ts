@@ -2,7 +2,7 @@ import { propositionOf } from '../propositions/sentence.js';
 import { ramp } from './fractions.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
-import { findPropositions, nameOf } from './wanted-propositions.js';
+import { findPropositions, nameOf, WANTED_PROPOSITIONS } from './wanted-propositions.js';
 import type { Wanted } from './wanted-propositions.js';
 import { blank, quoted } from './words.js';
 
@@ -11,7 +11,8 @@ type Params = { propositions: Wanted[]; min?: number };
 export const propositionsPresent = requirementType<Params>({
   id: 'propositions-present',
   group: 'propositions',
-  params: { propositions: { type: 'propositions', required: true }, min: { type: 'number', least: 0.5 } },
+  asks: () => 'made',
+  params: { propositions: WANTED_PROPOSITIONS, min: { type: 'number', least: 0.5 } },
   sentence: ({ propositions, min }) => [
     ...(min === undefined ? ['The map says each of '] : ['The map says at least ', blank('min', min), ' of ']),
     blank('propositions', propositions.length),

@@ -9,6 +9,7 @@ import { listed, quoted } from './words.js';
 export const rightKind = requirementType({
   id: 'right-kind',
   group: 'content',
+  asks: () => 'kept',
   params: {},
   sentence: () => ['Every topic has the right kind'],
   messages: {

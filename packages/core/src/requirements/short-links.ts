@@ -9,6 +9,8 @@ type Params = { max: number };
 export const shortLinks = requirementType<Params>({
   id: 'short-links',
   group: 'layout',
+  asks: () => 'kept',
+  readsPlaces: true,
   params: { max: { type: 'number', default: 320, least: 1 } },
   sentence: ({ max }) => ['No link is longer than ', blank('max', max), ' units'],
   messages: {

@@ -8,6 +8,7 @@ type Params = { maxWords: number; kinds?: string[] };
 export const shortTopics = requirementType<Params>({
   id: 'short-topics',
   group: 'content',
+  asks: () => 'kept',
   params: { maxWords: { type: 'number', default: 4, least: 1, whole: true }, kinds: { type: 'kinds' } },
   sentence: ({ maxWords, kinds }, assignment) => [
     ...(kinds ? ['Topics of the kind ', blank('kinds', kindNames(assignment, kinds)), ' have'] : ['Topics have']),

@@ -9,6 +9,7 @@ type Params = { kinds: string[]; parents: string[]; min: number; direction: 'eit
 export const sitsUnder = requirementType<Params>({
   id: 'sits-under',
   group: 'structure',
+  asks: () => 'made',
   params: {
     kinds: { type: 'kinds', required: true },
     parents: { type: 'kinds', required: true },

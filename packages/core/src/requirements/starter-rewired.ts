@@ -9,6 +9,7 @@ type Params = { minShare: number; kinds?: string[] };
 export const starterRewired = requirementType<Params>({
   id: 'starter-rewired',
   group: 'content',
+  asks: () => 'made',
   params: { minShare: { type: 'number', default: 0.5, least: 0.01, most: 1 }, kinds: { type: 'kinds' } },
   sentence: ({ minShare, kinds }, assignment) => [
     'At least ',

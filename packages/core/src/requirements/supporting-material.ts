@@ -30,6 +30,7 @@ const NAMES: Record<What, string> = {
 export const supportingMaterial = requirementType<Params>({
   id: 'supporting-material',
   group: 'content',
+  asks: () => 'made',
   params: {
     what: { type: 'choice', options: KINDS_OF, default: 'any' },
     min: { type: 'number', default: 1, least: 1, whole: true },

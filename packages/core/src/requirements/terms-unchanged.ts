@@ -6,6 +6,7 @@ import { quoted } from './words.js';
 export const termsUnchanged = requirementType({
   id: 'terms-unchanged',
   group: 'content',
+  asks: () => 'kept',
   params: {},
   sentence: () => ['Given topics keep their words'],
   messages: {

@@ -9,6 +9,7 @@ type Params = { min: number };
 export const textSize = requirementType<Params>({
   id: 'text-size',
   group: 'style',
+  asks: () => 'kept',
   params: { min: { type: 'number', default: 12, least: 1, most: 200 } },
   sentence: ({ min }) => ['Words are at least ', blank('min', min), ' px high'],
   messages: {

@@ -1,4 +1,4 @@
-import { RANGE_MESSAGES, RANGE_PARAMS, rangeVerdict } from './count-range.js';
+import { RANGE_MESSAGES, RANGE_PARAMS, rangeAsks, rangeVerdict } from './count-range.js';
 import { requirementType } from './types.js';
 import { between, blank, kindNames } from './words.js';
 
@@ -7,6 +7,7 @@ type Params = { kinds?: string[]; min?: number; max?: number };
 export const topicCount = requirementType<Params>({
   id: 'topic-count',
   group: 'content',
+  asks: rangeAsks,
   params: { kinds: { type: 'kinds' }, ...RANGE_PARAMS },
   sentence: ({ kinds, min, max }, assignment) => [
     ...between(min, max, 'topics'),

@@ -7,6 +7,7 @@ type Params = { minStops: number };
 export const tour = requirementType<Params>({
   id: 'tour',
   group: 'making',
+  asks: () => 'made',
   params: { minStops: { type: 'number', default: 3, least: 1, whole: true } },
   sentence: ({ minStops }) => [
     'A tour leads through the map in at least ',

@@ -46,15 +46,14 @@ export interface CheckInput {
 }
 
 export type ParamRule =
-  | { type: 'number'; default?: number; least?: number; most?: number; whole?: boolean }
+  | { type: 'number'; default?: number; least?: number; most?: number; whole?: boolean; required?: boolean }
   | { type: 'choice'; options: readonly string[]; default?: string }
   | { type: 'choices'; options: readonly string[] }
   | { type: 'boolean'; default: boolean }
   | { type: 'kind' | 'linkKind' | 'text'; required?: boolean }
-  | {
-      type: 'kinds' | 'linkKinds' | 'texts' | 'pairs' | 'propositions' | 'answers' | 'branchLengths';
-      required?: boolean;
-    };
+  | { type: 'kinds' | 'linkKinds' | 'pairs'; required?: boolean }
+  | { type: 'texts'; required?: boolean; mayBeEmpty?: boolean }
+  | { type: 'list'; of: Readonly<Record<string, ParamRule>>; required?: boolean };
 
 /** A sentence in pieces: plain words, or a blank that shows what a parameter holds. */
 export type SentencePart = string | { param: string; text: string };
@@ -66,6 +65,10 @@ type Message = (data: Record<string, string | number>) => string;
 export interface RequirementType<P extends Params = Params> {
   id: string;
   group: GroupId;
+  /** whether it asks for something to be made, or to be kept: what a bare starter has and careless work loses */
+  asks: (params: P) => 'made' | 'kept';
+  /** whether its verdict depends on where topics and links are drawn, not only on what they are */
+  readsPlaces?: true;
   params: { [K in keyof P]-?: ParamRule };
   /** the requirement as a person reads it, its blanks filled; `P` has the defaults in place */
   sentence: (params: P, assignment: Assignment) => SentencePart[];

@@ -1,3 +1,4 @@
+import type { ParamRule } from './types.js';
 import { matchText } from '../map/terms.js';
 import type { MapIndex } from '../map/map-index.js';
 import type { Link } from '../map/types.js';
@@ -9,6 +10,17 @@ export interface Wanted {
   phrases?: string[];
   direction?: 'as-given' | 'either';
 }
+
+export const WANTED_PROPOSITIONS = {
+  type: 'list',
+  of: {
+    from: { type: 'text', required: true },
+    to: { type: 'text', required: true },
+    phrases: { type: 'texts', mayBeEmpty: true },
+    direction: { type: 'choice', options: ['as-given', 'either'] },
+  },
+  required: true,
+} as const satisfies ParamRule;
 
 export interface Found {
   wanted: Wanted;
