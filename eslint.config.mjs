@@ -23,6 +23,7 @@ export default ts.config(
           'packages/*/tsconfig.json',
           'apps/*/tsconfig.json',
           'demo/tsconfig.json',
+          'bench/tsconfig.json',
           'e2e/tsconfig.json',
           'tsconfig.test.json',
           'apps/web/tsconfig.test.json',

@@ -30,6 +30,8 @@ export { dashLengths } from './render/strokes.js';
 export { propositionOf, sentenceOf } from './propositions/sentence.js';
 export type { Proposition } from './propositions/sentence.js';
 export { checkMap } from './requirements/check-map.js';
+export { pick, seeded, shuffled } from './random.js';
+export type { Random } from './random.js';
 export { CATALOGUE, groupOf, requirementTypeOf, requirementTypes } from './requirements/registry.js';
 export { withDefaults } from './requirements/params.js';
 export type { Problem } from './requirements/params.js';

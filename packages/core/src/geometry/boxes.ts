@@ -1,5 +1,6 @@
 import Flatbush from 'flatbush';
 import { insideOf } from './drawn-part.js';
+import type { Pulse } from './meetings.js';
 import { boxAround } from './points.js';
 import type { Box, Point } from './points.js';
 
@@ -20,15 +21,21 @@ export function entersBox(line: readonly Point[], box: Box): boolean {
 export const boxesMeet = (a: Box, b: Box): boolean =>
   a.left <= b.right && b.left <= a.right && a.top <= b.bottom && b.top <= a.bottom;
 
-/** For each line, the indices of the boxes that its own box meets, by a packed Hilbert R-tree. */
-export function boxesNear(lines: readonly (readonly Point[])[], boxes: readonly Box[]): number[][] {
-  if (boxes.length === 0) return lines.map(() => []);
+/** Visits each line with each box that its own box meets, in the order of their numbers, by a packed Hilbert R-tree. */
+export function eachBoxNear(
+  lines: readonly (readonly Point[])[],
+  boxes: readonly Box[],
+  visit: (line: number, box: number) => void,
+  pulse: Pulse = () => undefined,
+): void {
+  if (boxes.length === 0) return;
   const tree = new Flatbush(boxes.length);
   for (const { left, top, right, bottom } of boxes) tree.add(left, top, right, bottom);
   tree.finish();
-  return lines.map((line) => {
-    if (line.length === 0) return [];
+  lines.forEach((line, l) => {
+    pulse();
+    if (line.length === 0) return;
     const { left, top, right, bottom } = boxAround(line);
-    return tree.search(left, top, right, bottom).sort((a, b) => a - b);
+    for (const b of tree.search(left, top, right, bottom).sort((x, y) => x - y)) visit(l, b);
   });
 }

@@ -3,27 +3,40 @@ import { orient2d } from 'robust-predicates';
 import { boxAround } from './points.js';
 import type { Box, Point } from './points.js';
 
+/** Called again and again by long loops; whoever wants to end one throws from it. */
+export type Pulse = () => void;
+
 /**
- * Index pairs (a < b) of the boxes that overlap or touch, by a packed Hilbert R-tree.
- * Sorted, so the answer does not depend on the tree's shape.
+ * Visits the index pairs (a < b) of the boxes that overlap or touch, by a packed Hilbert R-tree, in the order of their
+ * numbers, so the answer does not depend on the tree's shape.
  */
-export function overlappingPairs(boxes: readonly Box[]): [number, number][] {
-  if (boxes.length < 2) return [];
+export function eachOverlap(
+  boxes: readonly Box[],
+  visit: (a: number, b: number) => void,
+  pulse: Pulse = () => undefined,
+): void {
+  if (boxes.length < 2) return;
   const tree = new Flatbush(boxes.length);
   for (const { left, top, right, bottom } of boxes) tree.add(left, top, right, bottom);
   tree.finish();
-  const pairs: [number, number][] = [];
   boxes.forEach(({ left, top, right, bottom }, a) => {
-    for (const b of tree.search(left, top, right, bottom, (other) => other > a).sort((x, y) => x - y))
-      pairs.push([a, b]);
+    pulse();
+    for (const b of tree.search(left, top, right, bottom, (other) => other > a).sort((x, y) => x - y)) visit(a, b);
   });
-  return pairs;
 }
 
-/** Index pairs (a < b) of the polylines whose boxes overlap, and so may meet. Empty lines meet nothing. */
-export function candidatePairs(lines: readonly (readonly Point[])[]): [number, number][] {
+/** Visits the index pairs (a < b) of the polylines whose boxes overlap, and so may meet. Empty lines meet nothing. */
+export function eachCandidate(
+  lines: readonly (readonly Point[])[],
+  visit: (a: number, b: number) => void,
+  pulse?: Pulse,
+): void {
   const present = lines.flatMap((line, index) => (line.length > 1 ? [{ index, box: boxAround(line) }] : []));
-  return overlappingPairs(present.map(({ box }) => box)).map(([a, b]) => [present[a]!.index, present[b]!.index]);
+  eachOverlap(
+    present.map(({ box }) => box),
+    (a, b) => visit(present[a]!.index, present[b]!.index),
+    pulse,
+  );
 }
 
 /** The first point at which two polylines meet, or null. Touching is meeting. */

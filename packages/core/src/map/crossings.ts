@@ -1,4 +1,4 @@
-import { candidatePairs, meetingPoint } from '../geometry/meetings.js';
+import { eachCandidate, meetingPoint } from '../geometry/meetings.js';
 import type { Point } from '../geometry/points.js';
 import type { MapIndex } from './map-index.js';
 import type { Link } from './types.js';
@@ -12,10 +12,16 @@ export interface Crossing {
 export function crossingsOf(index: MapIndex): Crossing[] {
   const { links } = index.map;
   const lines = links.map((link) => index.drawnPart(link));
-  return candidatePairs(lines).flatMap(([a, b]): Crossing[] => {
-    const [one, other] = [links[a]!, links[b]!];
-    if ([other.from, other.to].some((end) => end === one.from || end === one.to)) return [];
-    const at = meetingPoint(lines[a]!, lines[b]!);
-    return at ? [{ links: [one, other], at }] : [];
-  });
+  const found: Crossing[] = [];
+  eachCandidate(
+    lines,
+    (a, b) => {
+      const [one, other] = [links[a]!, links[b]!];
+      if (other.from === one.from || other.from === one.to || other.to === one.from || other.to === one.to) return;
+      const at = meetingPoint(lines[a]!, lines[b]!);
+      if (at) found.push({ links: [one, other], at });
+    },
+    index.pulse,
+  );
+  return found;
 }

@@ -1,13 +1,15 @@
 import { foldedForm } from '../words/folded-form.js';
 import { normalForm } from '../words/normal-form.js';
 import { drawnPart } from '../geometry/drawn-part.js';
+import type { Pulse } from '../geometry/meetings.js';
 import type { Point } from '../geometry/points.js';
 import { crossingsOf } from './crossings.js';
 import type { Crossing } from './crossings.js';
 import { levelsFrom, strongParts } from './graph.js';
 import { effectiveKind, isStructural } from './kinds.js';
 import { kindOfLink, linkStyle } from './style.js';
-import { matchText } from './terms.js';
+import { Matcher } from './terms.js';
+import type { TermMatch } from './terms.js';
 import type { Arrow, Assignment, Link, Topic, TopicKind, TopicMap } from './types.js';
 
 /** What several requirements ask of one map, worked out once. It lives as long as one check. */
@@ -19,6 +21,8 @@ export class MapIndex {
   constructor(
     readonly map: TopicMap,
     readonly assignment: Assignment,
+    /** called by what takes long, so that a check can be ended */
+    readonly pulse: Pulse = () => undefined,
   ) {
     this.topicById = new Map(map.topics.map((topic) => [topic.id, topic]));
   }
@@ -60,11 +64,29 @@ export class MapIndex {
     return neighbours;
   }
 
+  @once private get matcher(): Matcher {
+    return new Matcher(this.map.topics, this.assignment.language, this.pulse);
+  }
+
+  /** For each term of the assignment, in its order, the topic it is matched to, or null. */
+  @once get termMatches(): readonly (TermMatch | null)[] {
+    return this.matcher.terms(this.assignment.terms);
+  }
+
+  /** Other texts matched to topics all together, as terms are. */
+  matchTexts(wanted: readonly { text: string; accept?: string[] }[]): (TermMatch | null)[] {
+    return this.matcher.terms(wanted);
+  }
+
+  matchText(text: string): TermMatch | null {
+    return this.matcher.text(text, this.assignment.terms);
+  }
+
   /** The topic matched by the assignment's root, else the only structural topic of the kind that is the root's. */
   @once get root(): Topic | null {
-    const { root, terms, language } = this.assignment;
+    const { root } = this.assignment;
     if (root !== undefined) {
-      const match = matchText(root, terms, this.map.topics, language);
+      const match = this.matchText(root);
       if (match && this.isStructuralTopic(match.topic)) return match.topic;
     }
     const roots = this.structuralTopics.filter((topic) => this.kindOf(topic)?.root);
@@ -131,6 +153,7 @@ export class MapIndex {
   @once get branches(): ReadonlyMap<string, ReadonlySet<string>> {
     const branches = new Map<string, Set<string>>();
     for (const [id, level] of this.levels) {
+      this.pulse();
       if (level === 0) continue;
       const above = [...this.neighbours.get(id)!].filter((next) => this.levels.get(next) === level - 1);
       branches.set(id, new Set(level === 1 ? [id] : above.flatMap((next) => [...branches.get(next)!])));
@@ -151,7 +174,9 @@ export class MapIndex {
     const next = new Map<string, string[]>();
     for (const link of this.structuralLinks) {
       if (this.arrowOf(link) !== 'forward') continue;
-      next.set(link.from, [...(next.get(link.from) ?? []), link.to]);
+      const targets = next.get(link.from);
+      if (targets) targets.push(link.to);
+      else next.set(link.from, [link.to]);
     }
     return strongParts(
       this.structuralTopics.map(({ id }) => id),

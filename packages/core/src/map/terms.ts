@@ -1,5 +1,6 @@
 import { alignmentDistance } from '../words/edit-distance.js';
 import { foldedForm } from '../words/folded-form.js';
+import type { Pulse } from '../geometry/meetings.js';
 import { isBlank, normalForm } from '../words/normal-form.js';
 import type { Topic } from './types.js';
 
@@ -18,74 +19,103 @@ interface Wanted {
   accept?: string[];
 }
 
-/**
- * Matches terms to topics in three passes: equal normal form, equal folded form, near. In each, terms in order, each
- * tries its text and then its other wordings and takes the first topic in file order not yet taken.
- * @returns for each term, in the order given, its match or null
- */
-export function matchTerms(terms: readonly Wanted[], topics: readonly Topic[], language: string): (TermMatch | null)[] {
-  const wordings = terms.map((term) => [term.text, ...(term.accept ?? [])].map((text) => wordingOf(text, language)));
-  const candidates = topics
-    .filter((topic) => !isBlank(topic.text))
-    .map((topic) => ({ topic, ...wordingOf(topic.text, language), taken: false }));
-  type Candidate = (typeof candidates)[number];
-  const owners = new Map<string, Set<number>>();
-  wordings.forEach((list, term) => {
-    for (const { folded } of list) owners.set(folded, (owners.get(folded) ?? new Set()).add(term));
-  });
-  const isAnothers = (folded: string, term: number): boolean =>
-    [...(owners.get(folded) ?? [])].some((owner) => owner !== term);
-
-  const byNormal = grouped(candidates, (candidate) => candidate.normal);
-  const byFolded = grouped(candidates, (candidate) => candidate.folded);
-  const byFirst = grouped(candidates, (candidate) => firstCharacter(candidate.normal));
-
-  const passes: ((wording: Wording, term: number) => Candidate | undefined)[] = [
-    ({ normal }) => byNormal.get(normal)?.find((candidate) => !candidate.taken),
-    ({ folded }) => byFolded.get(folded)?.find((candidate) => !candidate.taken),
-    ({ normal }, term) => {
-      const most = slack(normal);
-      return byFirst
-        .get(firstCharacter(normal))
-        ?.find(
-          (candidate) =>
-            !candidate.taken &&
-            alignmentDistance(normal, candidate.normal, most) <= most &&
-            !isAnothers(candidate.folded, term),
-        );
-    },
-  ];
-  const matches: (TermMatch | null)[] = terms.map(() => null);
-  passes.forEach((find, pass) => {
-    wordings.forEach((list, term) => {
-      if (matches[term]) return;
-      for (const wording of list) {
-        if (wording.normal === '') continue;
-        const found = find(wording, term);
-        if (!found) continue;
-        found.taken = true;
-        matches[term] = { topic: found.topic, near: pass === 2 };
-        return;
-      }
-    });
-  });
-  return matches;
+interface Candidate extends Wording {
+  topic: Topic;
 }
 
-/**
- * Matches one text alone, as a list of one term would be, with the other wordings of the first term of the same normal
- * form. For texts named elsewhere: the root's, a proposition's ends.
- */
-export function matchText(
+/** Topics made ready to be matched: what depends on them alone is worked out once, however many lists are matched. */
+export class Matcher {
+  private readonly byNormal: Map<string, Candidate[]>;
+  private readonly byFolded: Map<string, Candidate[]>;
+  private readonly byFirst: Map<string, Candidate[]>;
+
+  constructor(
+    topics: readonly Topic[],
+    private readonly language: string,
+    private readonly pulse: Pulse = () => undefined,
+  ) {
+    const candidates = topics
+      .filter((topic) => !isBlank(topic.text))
+      .map((topic): Candidate => ({ topic, ...wordingOf(topic.text, language) }));
+    this.byNormal = grouped(candidates, (candidate) => candidate.normal);
+    this.byFolded = grouped(candidates, (candidate) => candidate.folded);
+    this.byFirst = grouped(candidates, (candidate) => firstCharacter(candidate.normal));
+  }
+
+  /**
+   * Matches terms to topics in three passes: equal normal form, equal folded form, near. In each, terms in order, each
+   * tries its text and then its other wordings and takes the first topic in file order not yet taken.
+   * @returns for each term, in the order given, its match or null
+   */
+  terms(terms: readonly Wanted[]): (TermMatch | null)[] {
+    const wordings = terms.map((term) =>
+      [term.text, ...(term.accept ?? [])].map((text) => wordingOf(text, this.language)),
+    );
+    const owners = new Map<string, Set<number>>();
+    wordings.forEach((list, term) => {
+      for (const { folded } of list) owners.set(folded, (owners.get(folded) ?? new Set()).add(term));
+    });
+    const isAnothers = (folded: string, term: number): boolean =>
+      [...(owners.get(folded) ?? [])].some((owner) => owner !== term);
+    const taken = new Set<Candidate>();
+    const free = (candidate: Candidate): boolean => !taken.has(candidate);
+
+    const passes: ((wording: Wording, term: number) => Candidate | undefined)[] = [
+      ({ normal }) => this.byNormal.get(normal)?.find(free),
+      ({ folded }) => this.byFolded.get(folded)?.find(free),
+      ({ normal }, term) => {
+        const most = slack(normal);
+        return this.byFirst
+          .get(firstCharacter(normal))
+          ?.find(
+            (candidate) =>
+              free(candidate) &&
+              alignmentDistance(normal, candidate.normal, most) <= most &&
+              !isAnothers(candidate.folded, term),
+          );
+      },
+    ];
+    const matches: (TermMatch | null)[] = terms.map(() => null);
+    passes.forEach((find, pass) => {
+      wordings.forEach((list, term) => {
+        if (matches[term]) return;
+        this.pulse();
+        for (const wording of list) {
+          if (wording.normal === '') continue;
+          const found = find(wording, term);
+          if (!found) continue;
+          taken.add(found);
+          matches[term] = { topic: found.topic, near: pass === 2 };
+          return;
+        }
+      });
+    });
+    return matches;
+  }
+
+  /**
+   * Matches one text alone, as a list of one term would be, with the other wordings of the first term of the same normal
+   * form. For texts named elsewhere: the root's, a proposition's ends.
+   */
+  text(text: string, terms: readonly Wanted[]): TermMatch | null {
+    const form = normalForm(text);
+    const accept = terms.find((term) => normalForm(term.text) === form)?.accept;
+    return this.terms([{ text, ...(accept && { accept }) }])[0] ?? null;
+  }
+}
+
+export const matchTerms = (
+  terms: readonly Wanted[],
+  topics: readonly Topic[],
+  language: string,
+): (TermMatch | null)[] => new Matcher(topics, language).terms(terms);
+
+export const matchText = (
   text: string,
   terms: readonly Wanted[],
   topics: readonly Topic[],
   language: string,
-): TermMatch | null {
-  const form = normalForm(text);
-  const accept = terms.find((term) => normalForm(term.text) === form)?.accept;
-  return matchTerms([{ text, ...(accept && { accept }) }], topics, language)[0] ?? null;
-}
+): TermMatch | null => new Matcher(topics, language).text(text, terms);
 
 const wordingOf = (text: string, language: string): Wording =>
   isBlank(text) ? { normal: '', folded: '' } : { normal: normalForm(text), folded: foldedForm(text, language) };

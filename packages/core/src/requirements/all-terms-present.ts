@@ -1,4 +1,3 @@
-import { matchTerms } from '../map/terms.js';
 import { ramp } from './fractions.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
@@ -31,8 +30,8 @@ export const allTermsPresent = requirementType<Params>({
       `${count} of ${of} placed, ${plural(Number(near), 'perhaps misspelt', 'perhaps misspelt')}.`,
   },
   check: ({ kinds, min, spelling }, { index, assignment }) => {
-    const { terms, language } = assignment;
-    const matches = matchTerms(terms, index.map.topics, language);
+    const { terms } = assignment;
+    const matches = index.termMatches;
     const asked = terms.flatMap((term, i) => {
       if (kinds && !(term.kind != null && kinds.includes(term.kind))) return [];
       const match = matches[i] ?? null;

@@ -28,6 +28,7 @@ export const branchColours = requirementType<Params>({
     const within = (a: Topic, b: Topic): boolean => colourDistance(fillOf(a), fillOf(b)) <= tolerance + CLOSE;
     const branches = index.mainBranches;
     const found = branches.map((branch) => {
+      index.pulse();
       const own = index.map.topics.filter(({ id }) => {
         const of = index.branches.get(id);
         return of?.size === 1 && of.has(branch.id);

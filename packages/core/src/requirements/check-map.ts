@@ -9,6 +9,8 @@ import { filled } from './words.js';
 export interface CheckOptions {
   /** told of a type that threw; the report goes on without it */
   onFault?: (requirement: Requirement, fault: unknown) => void;
+  /** how long all of it may take, with the clock that tells; what is not done by then is left to a person */
+  limit?: { milliseconds: number; now: () => number };
 }
 
 /** Evaluates all requirements of an assignment on a map. Pure but for `onFault`; expects a mended, sorted snapshot. */
@@ -18,7 +20,7 @@ export function checkMap(
   context?: CheckContext,
   options: CheckOptions = {},
 ): Report {
-  const index = new MapIndex(map, assignment);
+  const index = new MapIndex(map, assignment, pulseOf(options));
   const results = assignment.requirements.map((requirement) => resultOf(requirement, index, context, options));
   const sum = (of: (result: Result) => number): number =>
     rounded(results.reduce((total, result) => total + of(result), 0));
@@ -28,6 +30,19 @@ export function checkMap(
     results,
     earned: sum((result) => result.points),
     outOf: sum((result) => (result.fraction === null || result.level === 'extra' ? 0 : result.outOf)),
+  };
+}
+
+/** Thrown from inside a check whose time is up. */
+class OutOfTime extends Error {
+  override name = 'OutOfTime';
+}
+
+function pulseOf({ limit }: CheckOptions): (() => void) | undefined {
+  if (!limit) return undefined;
+  const end = limit.now() + limit.milliseconds;
+  return () => {
+    if (limit.now() > end) throw new OutOfTime(`not done within ${limit.milliseconds} ms`);
   };
 }
 
@@ -75,12 +90,13 @@ function resultOf(
     };
   } catch (fault) {
     onFault?.(requirement, fault);
+    const why = fault instanceof OutOfTime ? 'This map is too tangled to check in time.' : 'This could not be checked.';
     return {
       ...base,
       sentence,
       status: 'judge',
       fraction: 0,
-      message: 'This could not be checked. Your teacher will look at it.',
+      message: `${why} Your teacher will look at it.`,
     };
   }
 }

@@ -1,13 +1,13 @@
-import { boxesMeet, boxesNear, entersBox } from '../geometry/boxes.js';
+import { boxesMeet, eachBoxNear, entersBox } from '../geometry/boxes.js';
 import { drawLink } from '../geometry/draw-link.js';
-import { overlappingPairs } from '../geometry/meetings.js';
+import { eachOverlap } from '../geometry/meetings.js';
 import { boxOf } from '../geometry/points.js';
 import type { Box } from '../geometry/points.js';
 import { isBlank } from '../words/normal-form.js';
 import { share } from './fractions.js';
+import { Tally } from './tally.js';
 import { requirementType } from './types.js';
-import type { Finding } from './types.js';
-import { ofThem, quoted } from './words.js';
+import { ofThem, plural, quoted } from './words.js';
 
 export const clearPhrases = requirementType({
   id: 'clear-phrases',
@@ -24,6 +24,9 @@ export const clearPhrases = requirementType({
     onPhrase: ({ phrase, other }) =>
       `${quoted(phrase)} and ${quoted(other)} lie on each other: move one along its link.`,
     onLine: ({ phrase }) => `Another line runs through ${quoted(phrase)}: move the words along their link.`,
+    amid: ({ phrase, others }) =>
+      `${quoted(phrase)} is in the way of ${plural(Number(others), 'other thing')}: give it room.`,
+    under: ({ text, others }) => `${plural(Number(others), 'phrase')} on ${quoted(text)}: give it room.`,
   },
   check: (_, { index, assignment: { legend } }) => {
     const { topics, links } = index.map;
@@ -38,40 +41,56 @@ export const clearPhrases = requirementType({
       { x: right, y: bottom },
     ];
     const topicBoxes = topics.map((topic) => boxOf(topic));
-    const evidence: Finding[] = boxesNear(boxes.map(asLine), topicBoxes).flatMap((near, i) =>
-      near
-        .filter((k) => boxesMeet(boxes[i]!, topicBoxes[k]!))
-        .map((k) => ({
+    const tally = new Tally();
+    eachBoxNear(
+      boxes.map(asLine),
+      topicBoxes,
+      (i, t) => {
+        if (!boxesMeet(boxes[i]!, topicBoxes[t]!)) return;
+        const [{ link }, topic] = [phrases[i]!, topics[t]!];
+        tally.add([link, topic], () => ({
           message: 'onTopic',
-          data: { phrase: phrases[i]!.link.phrase, text: topics[k]!.text },
-          links: [phrases[i]!.link.id],
-          topics: [topics[k]!.id],
-        })),
+          data: { phrase: link.phrase, text: topic.text },
+          links: [link.id],
+          topics: [topic.id],
+        }));
+      },
+      index.pulse,
     );
-    for (const [i, k] of overlappingPairs(boxes)) {
-      const [one, other] = [phrases[i]!.link, phrases[k]!.link];
-      evidence.push({
-        message: 'onPhrase',
-        data: { phrase: one.phrase, other: other.phrase },
-        links: [one.id, other.id],
-      });
-    }
+    eachOverlap(
+      boxes,
+      (i, k) => {
+        const [one, other] = [phrases[i]!.link, phrases[k]!.link];
+        tally.add([one, other], () => ({
+          message: 'onPhrase',
+          data: { phrase: one.phrase, other: other.phrase },
+          links: [one.id, other.id],
+        }));
+      },
+      index.pulse,
+    );
     const lines = links.map((link) => index.drawnPart(link));
-    boxesNear(lines, boxes).forEach((near, l) => {
-      for (const i of near) {
+    eachBoxNear(
+      lines,
+      boxes,
+      (l, i) => {
         const { link, box } = phrases[i]!;
-        if (link === links[l] || !entersBox(lines[l]!, box)) continue;
-        evidence.push({ message: 'onLine', data: { phrase: link.phrase }, links: [link.id] });
-      }
-    });
-    const [covered, of] = [new Set(evidence.flatMap(({ links: ids }) => ids)).size, worded.length];
-    const count = of - covered;
+        if (link === links[l] || !entersBox(lines[l]!, box)) return;
+        tally.add([link], () => ({ message: 'onLine', data: { phrase: link.phrase }, links: [link.id] }));
+      },
+      index.pulse,
+    );
+    const of = worded.length;
+    const count = of - worded.filter(tally.has).length;
     return {
-      fraction: 1 - share(covered, of),
+      fraction: 1 - share(of - count, of),
       figures: { clear: count, phrases: of },
       message: of === 0 ? 'none' : 'share',
       data: { count, of },
-      evidence,
+      evidence: tally.evidence({
+        topic: ({ id, text }, others) => ({ message: 'under', data: { text, others }, topics: [id] }),
+        link: ({ id, phrase }, others) => ({ message: 'amid', data: { phrase, others }, links: [id] }),
+      }),
     };
   },
 });

@@ -1,9 +1,9 @@
-import { boxesNear, entersBox } from '../geometry/boxes.js';
+import { eachBoxNear, entersBox } from '../geometry/boxes.js';
 import { boxOf } from '../geometry/points.js';
 import { linkStyle, topicStyle } from '../map/style.js';
 import { share } from './fractions.js';
+import { Tally } from './tally.js';
 import { requirementType } from './types.js';
-import type { Finding } from './types.js';
 import { blank, plural, quoted } from './words.js';
 
 type Params = { excuseBehind: boolean };
@@ -24,36 +24,49 @@ export const clearText = requirementType<Params>({
     none: () => 'All words are clear.',
     some: ({ count }) => `${plural(Number(count), 'line')} over words.`,
     over: ({ a, b, text }) => `The link ${quoted(`${a} – ${b}`)} runs over ${quoted(text)}: move one of them.`,
+    overMany: ({ a, b, others }) =>
+      `The link ${quoted(`${a} – ${b}`)} runs over ${plural(Number(others), 'topic')}: move it clear.`,
+    under: ({ text, others }) => `${plural(Number(others), 'line')} over ${quoted(text)}: move it into the clear.`,
   },
   check: ({ excuseBehind }, { index, assignment: { legend } }) => {
     const { topics, links } = index.map;
     const lines = links.map((link) => index.drawnPart(link));
-    const near = boxesNear(
+    const boxes = topics.map((topic) => boxOf(topic, -INSET));
+    const tally = new Tally();
+    eachBoxNear(
       lines,
-      topics.map((topic) => boxOf(topic, -INSET)),
-    );
-    const evidence = links.flatMap((link, i): Finding[] => {
-      const [a, b] = index.ends(link);
-      const under = near[i]!.map((k) => topics[k]!).filter((topic) => {
-        if (topic === a || topic === b) return false;
+      boxes,
+      (l, t) => {
+        const [link, topic] = [links[l]!, topics[t]!];
+        if (topic.id === link.from || topic.id === link.to) return;
         const { z, fill } = topicStyle(topic, legend);
-        if (excuseBehind && z >= linkStyle(link, legend).z && fill !== 'none') return false;
-        return entersBox(lines[i]!, boxOf(topic, -INSET));
-      });
-      return under.map(({ id, text }) => ({
-        message: 'over',
-        data: { a: a.text, b: b.text, text },
-        links: [link.id],
-        topics: [id],
-      }));
-    });
-    const count = new Set(evidence.flatMap(({ links: ids }) => ids)).size;
+        if (excuseBehind && z >= linkStyle(link, legend).z && fill !== 'none') return;
+        if (!entersBox(lines[l]!, boxes[t]!)) return;
+        tally.add([link, topic], () => {
+          const [a, b] = index.ends(link);
+          return {
+            message: 'over',
+            data: { a: a.text, b: b.text, text: topic.text },
+            links: [link.id],
+            topics: [topic.id],
+          };
+        });
+      },
+      index.pulse,
+    );
+    const count = links.filter(tally.has).length;
     return {
       fraction: 1 - share(count, links.length),
       figures: { links: links.length, over: count },
       message: count ? 'some' : 'none',
       data: { count },
-      evidence,
+      evidence: tally.evidence({
+        topic: ({ id, text }, others) => ({ message: 'under', data: { text, others }, topics: [id] }),
+        link: (link, others) => {
+          const [a, b] = index.ends(link);
+          return { message: 'overMany', data: { a: a.text, b: b.text, others }, links: [link.id] };
+        },
+      }),
     };
   },
 });

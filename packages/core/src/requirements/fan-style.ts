@@ -45,20 +45,28 @@ export const fanStyle = requirementType<Params>({
     const looks = new Map(
       busy.flatMap(({ links }) => links.map((link) => [link.id, linkStyle(link, legend)] as const)),
     );
-    const colourOf = ({ links }: (typeof busy)[number]): string => looks.get(links[0]!.id)!.colour;
-    const crossed = (one: (typeof busy)[number], other: (typeof busy)[number]): boolean => {
-      const [mine, theirs] = [new Set(one.links.map(({ id }) => id)), new Set(other.links.map(({ id }) => id))];
-      return index.crossings.some(
-        ({ links: [a, b] }) => (mine.has(a.id) && theirs.has(b.id)) || (mine.has(b.id) && theirs.has(a.id)),
-      );
-    };
+    type Fan = (typeof busy)[number];
+    const colourOf = ({ links }: Fan): string => looks.get(links[0]!.id)!.colour;
+    const fansOf = new Map<string, Fan[]>();
+    for (const fan of busy) for (const { id } of fan.links) fansOf.set(id, [...(fansOf.get(id) ?? []), fan]);
+    /** For each fan, those that one of its links crosses. */
+    const crossed = new Map<Fan, Set<Fan>>(busy.map((fan) => [fan, new Set()]));
+    for (const {
+      links: [one, other],
+    } of index.crossings) {
+      for (const a of fansOf.get(one.id) ?? []) {
+        for (const b of fansOf.get(other.id) ?? []) {
+          crossed.get(a)!.add(b);
+          crossed.get(b)!.add(a);
+        }
+      }
+    }
     const faults = busy.flatMap((fan) => {
       const { topic, links } = fan;
       const styles = links.map(({ id }) => looks.get(id)!);
       const alike = distinct
-        ? busy.find(
-            (other) =>
-              other !== fan && colourDistance(colourOf(fan), colourOf(other)) < APART - CLOSE && crossed(fan, other),
+        ? [...crossed.get(fan)!].find(
+            (other) => other !== fan && colourDistance(colourOf(fan), colourOf(other)) < APART - CLOSE,
           )
         : undefined;
       const message = styles.some(({ colour }) => colour.toLowerCase() !== styles[0]!.colour.toLowerCase())

@@ -1,7 +1,6 @@
 import { colourDistance } from '../map/colour.js';
 import { CLOSE, effectiveKind } from '../map/kinds.js';
 import { topicStyle } from '../map/style.js';
-import { matchTerms } from '../map/terms.js';
 import type { Topic, TopicKind } from '../map/types.js';
 import { share } from './fractions.js';
 import type { CheckInput, Finding } from './types.js';
@@ -15,7 +14,7 @@ const PLAIN_OUTLINE = '#333333';
 /** The kind each topic is to be compared with; null where there is none to be found. */
 function comparedKinds({ index, assignment }: CheckInput): Map<string, TopicKind | null> {
   const { topics } = index.map;
-  const { legend, terms, language, starter, styleMode } = assignment;
+  const { legend, terms, starter, styleMode } = assignment;
   if (styleMode === 'guided')
     return new Map(
       topics.flatMap((topic) => {
@@ -25,7 +24,7 @@ function comparedKinds({ index, assignment }: CheckInput): Map<string, TopicKind
     );
   const kindById = new Map(legend.topicKinds.map((kind) => [kind.id, kind]));
   const termKinds = new Map<string, TopicKind>();
-  matchTerms(terms, topics, language).forEach((match, i) => {
+  index.termMatches.forEach((match, i) => {
     const kind = kindById.get(terms[i]?.kind ?? '');
     if (match && kind) termKinds.set(match.topic.id, kind);
   });

@@ -1,6 +1,5 @@
 import { MapIndex } from '../map/map-index.js';
 import { normalForm } from '../words/normal-form.js';
-import { matchTerms } from '../map/terms.js';
 import { ramp, share } from './fractions.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
@@ -23,7 +22,7 @@ export const likeReference = requirementType<Params>({
     missing: ({ text }) => `${quoted(text)} belongs on this map.`,
   },
   check: ({ min }, { index, assignment }) => {
-    const { reference, terms, language } = assignment;
+    const { reference, terms } = assignment;
     if (!reference) return { doesNotApply: 'noReference' };
     const theirs = new MapIndex(reference, assignment);
     const wanted = reference.topics.map(({ text }) => {
@@ -31,7 +30,7 @@ export const likeReference = requirementType<Params>({
       return { text, ...(accept && { accept }) };
     });
     const here = new Map(
-      matchTerms(wanted, index.map.topics, language).map((match, i) => [reference.topics[i]!.id, match?.topic ?? null]),
+      index.matchTexts(wanted).map((match, i) => [reference.topics[i]!.id, match?.topic ?? null]),
     );
     const compared = reference.topics.filter(({ id }) => (theirs.neighbours.get(id)?.size ?? 0) > 0);
     const scores = compared.map((topic) => {

@@ -1,6 +1,7 @@
-import { overlappingPairs } from '../geometry/meetings.js';
+import { eachOverlap } from '../geometry/meetings.js';
 import { boxOf } from '../geometry/points.js';
 import { share } from './fractions.js';
+import { Tally } from './tally.js';
 import { requirementType } from './types.js';
 import { blank, plural, quoted } from './words.js';
 
@@ -17,27 +18,43 @@ export const noOverlaps = requirementType<Params>({
   messages: {
     none: () => 'Each stands clear.',
     some: ({ count }) => `${plural(Number(count), 'topic')} in each other's way.`,
-    overlap: ({ a, b }) => `${quoted(String(a))} and ${quoted(String(b))} are too close: move one away.`,
+    overlap: ({ a, b }) => `${quoted(a)} and ${quoted(b)} are too close: move one away.`,
+    overlaps: ({ a, others }) => `${quoted(a)} is too close to ${plural(Number(others), 'other')}: move it away.`,
   },
   check: ({ gap }, { index }) => {
     const { topics } = index.map;
     const boxes = topics.map((topic) => boxOf(topic, gap / 2));
-    const pairs = overlappingPairs(boxes).filter(([i, j]) => {
-      const [a, b] = [boxes[i]!, boxes[j]!];
-      return (
-        Math.min(a.right, b.right) - Math.max(a.left, b.left) > 0 &&
-        Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > 0
-      );
-    });
-    const flagged = new Set(pairs.flat());
+    const tally = new Tally();
+    eachOverlap(
+      boxes,
+      (i, j) => {
+        const [a, b] = [boxes[i]!, boxes[j]!];
+        const [wide, high] = [
+          Math.min(a.right, b.right) - Math.max(a.left, b.left),
+          Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top),
+        ];
+        if (wide <= 0 || high <= 0) return;
+        const [one, other] = [topics[i]!, topics[j]!];
+        tally.add([one, other], () => ({
+          message: 'overlap',
+          data: { a: one.text, b: other.text },
+          topics: [one.id, other.id],
+        }));
+      },
+      index.pulse,
+    );
+    const count = topics.filter(tally.has).length;
     return {
-      fraction: 1 - share(flagged.size, topics.length),
-      figures: { overlapping: flagged.size, topics: topics.length },
-      message: flagged.size ? 'some' : 'none',
-      data: { count: flagged.size },
-      evidence: pairs.map(([i, j]) => {
-        const [a, b] = [topics[i]!, topics[j]!];
-        return { message: 'overlap', data: { a: a.text, b: b.text }, topics: [a.id, b.id] };
+      fraction: 1 - share(count, topics.length),
+      figures: { overlapping: count, topics: topics.length },
+      message: count ? 'some' : 'none',
+      data: { count },
+      evidence: tally.evidence({
+        topic: ({ id, text }, others) => ({
+          message: 'overlaps',
+          data: { a: text, others },
+          topics: [id],
+        }),
       }),
     };
   },

@@ -65,6 +65,7 @@ export const precisePhrases = requirementType<Params>({
     const vagueForms = new Set(vague.map(normalForm));
     const looksAtVerbs = needVerb && knowsVerbsOf(language);
     const evidence = links.flatMap((link): Finding[] => {
+      index.pulse();
       const words = wordsOf(link.phrase).length;
       const [from, to] = index.ends(link);
       const message =

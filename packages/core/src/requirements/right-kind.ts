@@ -1,5 +1,4 @@
 import { effectiveKind } from '../map/kinds.js';
-import { matchTerms } from '../map/terms.js';
 import type { Topic } from '../map/types.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
@@ -21,10 +20,10 @@ export const rightKind = requirementType({
         : `${quoted(String(text))} is marked ${kind}: make it ${should}.`,
   },
   check: (_, { index, assignment }) => {
-    const { terms, language, starter, legend } = assignment;
+    const { terms, starter, legend } = assignment;
     const { topics } = index.map;
     const termKinds = new Map<string, string>();
-    matchTerms(terms, topics, language).forEach((match, i) => {
+    index.termMatches.forEach((match, i) => {
       const kind = terms[i]?.kind;
       if (match && kind != null) termKinds.set(match.topic.id, kind);
     });

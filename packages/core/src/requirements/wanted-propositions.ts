@@ -1,5 +1,4 @@
 import type { ParamRule } from './types.js';
-import { matchText } from '../map/terms.js';
 import type { MapIndex } from '../map/map-index.js';
 import type { Link } from '../map/types.js';
 
@@ -37,8 +36,7 @@ export const nameOf = ({ from, to }: Wanted): string => `${from} → ${to}`;
 
 /** Looks for each wanted proposition among the structural links. The two texts are matched each alone. */
 export function findPropositions(wanted: readonly Wanted[], index: MapIndex): Found[] {
-  const { terms, language } = index.assignment;
-  const topicOf = (text: string): string | undefined => matchText(text, terms, index.map.topics, language)?.topic.id;
+  const topicOf = (text: string): string | undefined => index.matchText(text)?.topic.id;
   return wanted.map((one): Found => {
     const [a, b] = [topicOf(one.from), topicOf(one.to)];
     if (a === undefined || b === undefined) return { wanted: one, score: 0, links: [], wrongWay: [] };
