@@ -5,8 +5,19 @@ import { requirementTypes } from '@ichnograph/core';
 /** Maps of any size with a fixed density and length of links, so that what crosses grows with the map. Seeded. */
 
 const WORDS = ['arch', 'beam', 'cable', 'deck', 'pier', 'span', 'truss', 'tower', 'load', 'joint', 'bearing', 'stone'];
-const PHRASES = ['carries the', 'presses on', 'hangs from a', 'is held by', 'spreads the', 'stands on', 'relates to', ''];
-const CELL = { width: 200, height: 120 };
+const PHRASES = [
+  'carries the',
+  'presses on',
+  'hangs from a',
+  'is held by',
+  'spreads the',
+  'stands on',
+  'relates to',
+  '',
+];
+const NOTE =
+  'It hands the load on to what stands below it. We saw one on the way to the river, where the road bends, and drew how it bends when a lorry goes over it.';
+const CELL = { width: 260, height: 160 };
 const LINKS_A_TOPIC = 1.5;
 
 export const legend: Assignment['legend'] = {
@@ -31,7 +42,7 @@ function topicAt(i: number, columns: number, random: Random): Topic {
     width: 100,
     height: 40,
     by: pick(['me', 'you'], random),
-    ...(random() < 0.2 && { note: 'A note on it, in eight words or so.' }),
+    ...(random() < 0.3 && { note: NOTE }),
     ...(random() < 0.1 && { shape: pick(SHAPES, random) }),
     ...(random() < 0.1 && { sequence: i }),
   };

@@ -1,8 +1,7 @@
 import Flatbush from 'flatbush';
-import { insideOf } from './drawn-part.js';
+import { insideOf, isBeside } from './drawn-part.js';
 import type { Pulse } from './meetings.js';
-import { boxAround } from './points.js';
-import type { Box, Point } from './points.js';
+import type { Box, Point, Polyline } from './points.js';
 
 const cornersOf = ({ left, top, right, bottom }: Box): Point[] => [
   { x: left, y: top },
@@ -12,18 +11,23 @@ const cornersOf = ({ left, top, right, bottom }: Box): Point[] => [
 ];
 
 /** Whether a polyline has a point inside a box. */
-export function entersBox(line: readonly Point[], box: Box): boolean {
+export function entersBox({ points: line }: Polyline, box: Box): boolean {
   if (box.right <= box.left || box.bottom <= box.top) return false;
-  const corners = cornersOf(box);
-  return line.slice(1).some((b, i) => insideOf(line[i]!, b, corners) !== null);
+  let corners: Point[] | null = null;
+  for (let i = 1; i < line.length; i++) {
+    const a = line[i - 1]!;
+    const b = line[i]!;
+    if (!isBeside(a, b, box) && insideOf(a, b, (corners ??= cornersOf(box)))) return true;
+  }
+  return false;
 }
 
 export const boxesMeet = (a: Box, b: Box): boolean =>
   a.left <= b.right && b.left <= a.right && a.top <= b.bottom && b.top <= a.bottom;
 
-/** Visits each line with each box that its own box meets, in the order of their numbers, by a packed Hilbert R-tree. */
+/** Visits each line, given by its box, with each box that it meets, in the order of their numbers, by a packed Hilbert R-tree. */
 export function eachBoxNear(
-  lines: readonly (readonly Point[])[],
+  lines: readonly { box: Box }[],
   boxes: readonly Box[],
   visit: (line: number, box: number) => void,
   pulse: Pulse = () => undefined,
@@ -32,10 +36,8 @@ export function eachBoxNear(
   const tree = new Flatbush(boxes.length);
   for (const { left, top, right, bottom } of boxes) tree.add(left, top, right, bottom);
   tree.finish();
-  lines.forEach((line, l) => {
+  lines.forEach(({ box: { left, top, right, bottom } }, l) => {
     pulse();
-    if (line.length === 0) return;
-    const { left, top, right, bottom } = boxAround(line);
     for (const b of tree.search(left, top, right, bottom).sort((x, y) => x - y)) visit(l, b);
   });
 }

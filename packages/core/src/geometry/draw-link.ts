@@ -3,10 +3,11 @@ import type { LinkStyle } from '../map/style.js';
 import type { Legend, Link, Topic } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
 import { longestOutside } from './drawn-part.js';
+import type { Solid } from './drawn-part.js';
 import { centreLine } from './path.js';
-import { distance, pointAlong } from './points.js';
+import { boxOf, distance, pointAlong } from './points.js';
 import type { Box, Point } from './points.js';
-import { outlineOf } from './shapes.js';
+import { isSharp, outlineOf } from './shapes.js';
 import { layoutText } from './text.js';
 import type { TextBlock } from './text.js';
 
@@ -27,8 +28,7 @@ export interface LinkDrawing {
 /** Everything a drawing of a link needs: its path, its arrow heads and where its words stand, in canvas units. */
 export function drawLink(link: Link, from: Topic, to: Topic, legend: Legend | undefined): LinkDrawing {
   const style = linkStyle(link, legend);
-  const outlines = [from, to].map((topic) => outlineOf(topicStyle(topic, legend).shape, topic));
-  const line = longestOutside(centreLine(from, to, style.route, style.bend), outlines);
+  const line = visibleLine(style, from, to, [outlineSolid(from, legend), outlineSolid(to, legend)]);
   const size = 7 + 1.6 * style.width;
   const atEnd = style.arrow !== 'none' ? headAt(line, size) : null;
   const atStart = style.arrow === 'both' ? headAt([...line].reverse(), size) : null;
@@ -42,18 +42,37 @@ export function drawLink(link: Link, from: Topic, to: Topic, legend: Legend | un
   };
 }
 
-/** The box of a phrase laid out around a point of its link. */
+/** What a drawing takes off a link's line at a topic. */
+const outlineSolid = (topic: Topic, legend: Legend | undefined): Solid => ({
+  polygon: outlineOf(topicStyle(topic, legend).shape, topic),
+  box: boxOf(topic),
+});
+
+/** The same, given what checks take off there: the very same object where drawings and checks take off the same. */
+export const drawnSolid = (topic: Topic, legend: Legend | undefined, checked: Solid): Solid =>
+  isSharp(topicStyle(topic, legend).shape) ? checked : outlineSolid(topic, legend);
+
+export const visibleLine = ({ route, bend }: LinkStyle, from: Topic, to: Topic, ends: readonly Solid[]): Point[] =>
+  longestOutside(centreLine(from, to, route, bend), ends);
+
+/** The box of words laid out before on a link, as `drawLink` has it; null without a line to put them on. */
+export function phraseBoxOn(line: readonly Point[], phraseAt: number, block: TextBlock): Box | null {
+  const centre = pointAlong(line, phraseAt);
+  return centre && boxAt(centre, block);
+}
+
+export const phraseBlock = (phrase: string): TextBlock => layoutText(phrase, { fontSize: PHRASE_SIZE }, PHRASE_WIDTH);
+
+function boxAt({ x, y }: Point, { width, height }: TextBlock): Box {
+  const [halfWidth, halfHeight] = [width / 2 + 3, height / 2 + 1];
+  return { left: x - halfWidth, top: y - halfHeight, right: x + halfWidth, bottom: y + halfHeight };
+}
+
+/** A phrase laid out around a point of its link. */
 export function phraseAt(phrase: string, centre: Point | null): LinkDrawing['phrase'] {
   if (!centre) return null;
-  const block = layoutText(phrase, { fontSize: PHRASE_SIZE }, PHRASE_WIDTH);
-  const [halfWidth, halfHeight] = [block.width / 2 + 3, block.height / 2 + 1];
-  const box = {
-    left: centre.x - halfWidth,
-    top: centre.y - halfHeight,
-    right: centre.x + halfWidth,
-    bottom: centre.y + halfHeight,
-  };
-  return { block, box, centre };
+  const block = phraseBlock(phrase);
+  return { block, box: boxAt(centre, block), centre };
 }
 
 export const pathData = (line: readonly Point[]): string =>

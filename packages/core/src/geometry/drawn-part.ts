@@ -1,25 +1,44 @@
 import { linkStyle, topicStyle } from '../map/style.js';
 import type { Legend, Link, Topic } from '../map/types.js';
 import { centreLine } from './path.js';
-import { lengthOf } from './points.js';
-import type { Point } from './points.js';
+import { boxOf, lengthOf } from './points.js';
+import type { Box, Point } from './points.js';
 import { polygonOf } from './shapes.js';
+
+/** A convex polygon and the box it keeps to: the box tells quickly what is nowhere near. */
+export interface Solid {
+  polygon: readonly Point[];
+  box: Box;
+}
+
+/** What checks take off a link's line at a topic. */
+export const solidOf = (topic: Topic, legend: Legend | undefined): Solid => ({
+  polygon: polygonOf(topicStyle(topic, legend).shape, topic),
+  box: boxOf(topic),
+});
 
 /**
  * The drawn part of a link: its line less what lies inside either end's shape; of several pieces the longest, the first
  * if equal. Empty when nothing is left. Used by every geometric requirement.
  */
 export function drawnPart(link: Link, from: Topic, to: Topic, legend: Legend | undefined): Point[] {
-  const { route, bend } = linkStyle(link, legend);
-  const line = centreLine(from, to, route, bend);
-  return longestOutside(
-    line,
-    [from, to].map((topic) => polygonOf(topicStyle(topic, legend).shape, topic)),
-  );
+  return partOutside(link, from, to, legend, [solidOf(from, legend), solidOf(to, legend)]);
 }
 
-/** The longest piece of a polyline outside all the given convex polygons. */
-export function longestOutside(line: readonly Point[], polygons: readonly (readonly Point[])[]): Point[] {
+/** The same, with the ends' shapes worked out before. */
+export function partOutside(
+  link: Link,
+  from: Point,
+  to: Point,
+  legend: Legend | undefined,
+  ends: readonly Solid[],
+): Point[] {
+  const { route, bend } = linkStyle(link, legend);
+  return longestOutside(centreLine(from, to, route, bend), ends);
+}
+
+/** The longest piece of a polyline outside all the given solids. */
+export function longestOutside(line: readonly Point[], solids: readonly Solid[]): Point[] {
   let longest: Point[] = [];
   let most = 0;
   let piece: Point[] = [];
@@ -30,32 +49,56 @@ export function longestOutside(line: readonly Point[], polygons: readonly (reado
     piece = [];
   };
   for (let i = 1; i < line.length; i++) {
-    const [a, b] = [line[i - 1]!, line[i]!];
-    const at = (t: number): Point =>
-      t === 0 ? a : t === 1 ? b : { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
+    const a = line[i - 1]!;
+    const b = line[i]!;
     let t = 0;
-    for (const [enter, leave] of merged(polygons.map((polygon) => insideOf(a, b, polygon)))) {
-      if (enter > t) piece.push(...(piece.length === 0 ? [at(t)] : []), at(enter));
+    for (const [enter, leave] of coveredOf(a, b, solids)) {
+      if (enter > t) piece.push(...(piece.length === 0 ? [pointAt(a, b, t)] : []), pointAt(a, b, enter));
       finish();
       t = leave;
     }
-    if (t < 1) piece.push(...(piece.length === 0 ? [at(t)] : []), b);
+    if (t < 1) {
+      if (piece.length === 0) piece.push(pointAt(a, b, t));
+      piece.push(b);
+    }
   }
   finish();
   return longest;
 }
 
+const NOTHING: readonly Interval[] = [];
+
+/** The parts of a segment that lie inside any of the solids, in order, none meeting another. */
+function coveredOf(a: Point, b: Point, solids: readonly Solid[]): readonly Interval[] {
+  let found: Interval[] | null = null;
+  for (const { polygon, box } of solids) {
+    const inside = isBeside(a, b, box) ? null : insideOf(a, b, polygon);
+    if (inside) (found ??= []).push(inside);
+  }
+  return found ? merged(found) : NOTHING;
+}
+
+const pointAt = (a: Point, b: Point, t: number): Point =>
+  t === 0 ? a : t === 1 ? b : { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };
+
+/** Whether a segment's own box lies beside a box, so that the two have no point in common. */
+export const isBeside = (a: Point, b: Point, { left, top, right, bottom }: Box): boolean =>
+  Math.max(a.x, b.x) < left || Math.min(a.x, b.x) > right || Math.max(a.y, b.y) < top || Math.min(a.y, b.y) > bottom;
+
 type Interval = [enter: number, leave: number];
 
 /** The parameters between which the segment ab is strictly inside a convex clockwise polygon (Cyrus and Beck, 1978). */
 export function insideOf(a: Point, b: Point, polygon: readonly Point[]): Interval | null {
-  let [enter, leave] = [0, 1];
-  for (let i = 0; i < polygon.length; i++) {
-    const [p, q] = [polygon[i]!, polygon[(i + 1) % polygon.length]!];
-    const [nx, ny] = [q.y - p.y, p.x - q.x];
+  let enter = 0;
+  let leave = 1;
+  let p = polygon[polygon.length - 1]!;
+  for (const q of polygon) {
+    const nx = q.y - p.y;
+    const ny = p.x - q.x;
+    const outside = nx * (a.x - p.x) + ny * (a.y - p.y);
+    p = q;
     // Where two round corners meet, an outline has edges of no length, which point nowhere.
     if (Math.abs(nx) + Math.abs(ny) < 1e-9) continue;
-    const outside = nx * (a.x - p.x) + ny * (a.y - p.y);
     const speed = nx * (b.x - a.x) + ny * (b.y - a.y);
     if (speed === 0) {
       if (outside >= 0) return null;
@@ -66,9 +109,9 @@ export function insideOf(a: Point, b: Point, polygon: readonly Point[]): Interva
   return [enter, leave];
 }
 
-function merged(intervals: readonly (Interval | null)[]): Interval[] {
+function merged(intervals: Interval[]): Interval[] {
   const result: Interval[] = [];
-  for (const [enter, leave] of intervals.filter((i) => i !== null).sort((x, y) => x[0] - y[0])) {
+  for (const [enter, leave] of intervals.sort((x, y) => x[0] - y[0])) {
     const last = result.at(-1);
     if (last && enter <= last[1]) last[1] = Math.max(last[1], leave);
     else result.push([enter, leave]);

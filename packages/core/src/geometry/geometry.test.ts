@@ -4,7 +4,7 @@ import { SHAPES } from '../map/types.js';
 import { drawnPart, longestOutside } from './drawn-part.js';
 import { drawLink } from './draw-link.js';
 import { eachCandidate, eachOverlap, meetingPoint, segmentsMeet } from './meetings.js';
-import { boxAround, lengthOf, pointAlong } from './points.js';
+import { boxAround, lengthOf, pointAlong, polyline } from './points.js';
 import type { Box, Point } from './points.js';
 import { centreLine } from './path.js';
 import { outlineOf, polygonOf } from './shapes.js';
@@ -32,8 +32,11 @@ test('shapes that cover the whole line leave nothing', () => {
 
 test('of several pieces the longest is drawn, the first if equal', () => {
   const wall = polygonOf('rectangle', { x: 0, y: 0, width: 2, height: 20 });
-  expect(longestOutside([p(-10, 0), p(30, 0)], [wall])).toEqual([p(1, 0), p(30, 0)]);
-  expect(longestOutside([p(-11, 0), p(11, 0)], [wall])).toEqual([p(-11, 0), p(-1, 0)]);
+  expect(longestOutside([p(-10, 0), p(30, 0)], [{ polygon: wall, box: boxAround(wall) }])).toEqual([p(1, 0), p(30, 0)]);
+  expect(longestOutside([p(-11, 0), p(11, 0)], [{ polygon: wall, box: boxAround(wall) }])).toEqual([
+    p(-11, 0),
+    p(-1, 0),
+  ]);
 });
 
 test.each([
@@ -107,9 +110,9 @@ test('the index finds the same pairs as looking at every pair', () => {
 });
 
 test('empty lines meet nothing', () => {
-  const visit = jest.fn();
-  eachCandidate([[], [p(0, 0), p(1, 1)], []], visit);
-  expect(visit).not.toHaveBeenCalled();
+  const visited: number[][] = [];
+  eachCandidate([[], [p(0, 0), p(1, 1)], []].map(polyline), (a, b) => visited.push([a, b]));
+  expect(visited).toEqual([]);
 });
 
 test('every outline and polygon keeps to its box, runs clockwise and is convex', () => {

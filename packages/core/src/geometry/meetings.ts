@@ -1,7 +1,6 @@
 import Flatbush from 'flatbush';
 import { orient2d } from 'robust-predicates';
-import { boxAround } from './points.js';
-import type { Box, Point } from './points.js';
+import type { Box, Point, Polyline } from './points.js';
 
 /** Called again and again by long loops; whoever wants to end one throws from it. */
 export type Pulse = () => void;
@@ -26,12 +25,8 @@ export function eachOverlap(
 }
 
 /** Visits the index pairs (a < b) of the polylines whose boxes overlap, and so may meet. Empty lines meet nothing. */
-export function eachCandidate(
-  lines: readonly (readonly Point[])[],
-  visit: (a: number, b: number) => void,
-  pulse?: Pulse,
-): void {
-  const present = lines.flatMap((line, index) => (line.length > 1 ? [{ index, box: boxAround(line) }] : []));
+export function eachCandidate(lines: readonly Polyline[], visit: (a: number, b: number) => void, pulse?: Pulse): void {
+  const present = lines.flatMap(({ points, box }, index) => (points.length > 1 ? [{ index, box }] : []));
   eachOverlap(
     present.map(({ box }) => box),
     (a, b) => visit(present[a]!.index, present[b]!.index),
@@ -62,9 +57,12 @@ export function segmentsMeet(a: Point, b: Point, c: Point, d: Point): Point | nu
     Math.max(c.y, d.y) < Math.min(a.y, b.y)
   )
     return null;
-  const [sideC, sideD] = [side(a, b, c), side(a, b, d)];
-  const [sideA, sideB] = [side(c, d, a), side(c, d, b)];
-  if (sideC * sideD > 0 || sideA * sideB > 0) return null;
+  const sideC = side(a, b, c);
+  const sideD = side(a, b, d);
+  if (sideC * sideD > 0) return null;
+  const sideA = side(c, d, a);
+  const sideB = side(c, d, b);
+  if (sideA * sideB > 0) return null;
   if (sideC === 0 && sideD === 0) return between(a, b, c) ? c : between(a, b, d) ? d : between(c, d, a) ? a : null;
   const t = sideA / (sideA - sideB);
   return { x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t };

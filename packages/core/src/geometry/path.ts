@@ -2,6 +2,11 @@ import type { Route } from '../map/types.js';
 import type { Point } from './points.js';
 
 const STEPS = 32;
+/** The weights of a quadratic curve's three points at each of its steps. */
+const WEIGHTS = Array.from({ length: STEPS + 1 }, (_, i) => {
+  const t = i / STEPS;
+  return [(1 - t) ** 2, 2 * t * (1 - t), t ** 2] as const;
+});
 
 /** The whole way of a link from centre to centre as a polyline, before the ends' shapes are taken off it. */
 export function centreLine(a: Point, b: Point, route: Route, bend: number): Point[] {
@@ -11,11 +16,7 @@ export function centreLine(a: Point, b: Point, route: Route, bend: number): Poin
       return [a, b];
     case 'curved': {
       const c = { x: (a.x + b.x) / 2 - bend * d.y, y: (a.y + b.y) / 2 + bend * d.x };
-      return Array.from({ length: STEPS + 1 }, (_, i) => {
-        const t = i / STEPS;
-        const [p, q, r] = [(1 - t) ** 2, 2 * t * (1 - t), t ** 2];
-        return { x: p * a.x + q * c.x + r * b.x, y: p * a.y + q * c.y + r * b.y };
-      });
+      return WEIGHTS.map(([p, q, r]) => ({ x: p * a.x + q * c.x + r * b.x, y: p * a.y + q * c.y + r * b.y }));
     }
     case 'elbow': {
       if (Math.abs(d.x) >= Math.abs(d.y)) {

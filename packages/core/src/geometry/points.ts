@@ -21,6 +21,13 @@ export const boxAround = (points: readonly Point[]): Box => {
   return box;
 };
 
+/** A polyline with the box around it, which is asked for again and again. */
+export interface Polyline {
+  points: readonly Point[];
+  box: Box;
+}
+export const polyline = (points: readonly Point[]): Polyline => ({ points, box: boxAround(points) });
+
 interface Centred {
   x: number;
   y: number;
@@ -48,14 +55,18 @@ export const unionOf = (boxes: readonly Box[]): Box | null =>
 
 export const distance = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.y - a.y);
 
-export const lengthOf = (line: readonly Point[]): number =>
-  line.slice(1).reduce((sum, point, i) => sum + distance(line[i]!, point), 0);
+export const lengthOf = (line: readonly Point[]): number => {
+  let length = 0;
+  for (let i = 1; i < line.length; i++) length += distance(line[i - 1]!, line[i]!);
+  return length;
+};
 
 /** The point a share (0 to 1) of the way along a polyline; null for one of no points. */
 export function pointAlong(line: readonly Point[], share: number): Point | null {
   let left = lengthOf(line) * share;
   for (let i = 1; i < line.length; i++) {
-    const [a, b] = [line[i - 1]!, line[i]!];
+    const a = line[i - 1]!;
+    const b = line[i]!;
     const step = distance(a, b);
     if (left <= step && step > 0) return { x: a.x + ((b.x - a.x) * left) / step, y: a.y + ((b.y - a.y) * left) / step };
     left -= step;

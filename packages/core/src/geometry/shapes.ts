@@ -84,6 +84,9 @@ const CORNER = { rectangle: 2, rounded: 8, note: 0, plain: 0 } as const;
 /** The side of a note's folded corner, canvas units. */
 export const NOTE_FOLD = 12;
 
+/** Whether a shape is drawn just as the checks reckon with it. */
+export const isSharp = (shape: Shape): boolean => !['rectangle', 'rounded', 'capsule', 'note'].includes(shape);
+
 /** The visible outline, where drawn arrows end: as `polygonOf`, with round corners followed and a note's fold cut off. */
 export function outlineOf(shape: Shape, box: Placed): Point[] {
   const { x, y, width, height } = box;
@@ -109,24 +112,26 @@ export function outlineOf(shape: Shape, box: Placed): Point[] {
   }
 }
 
-function roundedBox({ x, y, width, height }: Placed, radius: number): Point[] {
-  const steps = 8;
-  const corners: [number, number, number][] = [
+/** A quarter of the unit circle after the other, clockwise from the top right, each with the corner it belongs to. */
+const CORNERS = (
+  [
     [1, -1, -90],
     [1, 1, 0],
     [-1, 1, 90],
     [-1, -1, 180],
-  ];
-  return corners.flatMap(([sx, sy, from]) =>
-    Array.from({ length: steps + 1 }, (_, i) => {
-      const angle = ((from + (90 * i) / steps) * Math.PI) / 180;
-      return {
-        x: x + sx * (width / 2 - radius) + radius * Math.cos(angle),
-        y: y + sy * (height / 2 - radius) + radius * Math.sin(angle),
-      };
-    }),
-  );
-}
+  ] as const
+).flatMap(([sx, sy, from]) =>
+  Array.from({ length: 9 }, (_, i) => {
+    const angle = ((from + (90 * i) / 8) * Math.PI) / 180;
+    return { sx, sy, cos: Math.cos(angle), sin: Math.sin(angle) };
+  }),
+);
+
+const roundedBox = ({ x, y, width, height }: Placed, radius: number): Point[] =>
+  CORNERS.map(({ sx, sy, cos, sin }) => ({
+    x: x + sx * (width / 2 - radius) + radius * cos,
+    y: y + sy * (height / 2 - radius) + radius * sin,
+  }));
 
 /** How much wider and higher than its text a shape must be, and by how many units on each side, so that words stay in. */
 export const ROOM: Record<Shape, { across: number; down: number; x: number; y: number }> = {

@@ -18,7 +18,7 @@ export function crossingsOf(index: MapIndex): Crossing[] {
     (a, b) => {
       const [one, other] = [links[a]!, links[b]!];
       if (other.from === one.from || other.from === one.to || other.to === one.from || other.to === one.to) return;
-      const at = meetingPoint(lines[a]!, lines[b]!);
+      const at = meetingPoint(lines[a]!.points, lines[b]!.points);
       if (at) found.push({ links: [one, other], at });
     },
     index.pulse,

@@ -1,8 +1,7 @@
-import { foldedForm } from '../words/folded-form.js';
-import { normalForm } from '../words/normal-form.js';
-import { drawnPart } from '../geometry/drawn-part.js';
+import { WordForms } from '../words/word-forms.js';
 import type { Pulse } from '../geometry/meetings.js';
-import type { Point } from '../geometry/points.js';
+import type { Polyline } from '../geometry/points.js';
+import { Drawings } from './drawings.js';
 import { crossingsOf } from './crossings.js';
 import type { Crossing } from './crossings.js';
 import { levelsFrom, strongParts } from './graph.js';
@@ -16,13 +15,14 @@ import type { Arrow, Assignment, Link, Topic, TopicKind, TopicMap } from './type
 export class MapIndex {
   readonly topicById: ReadonlyMap<string, Topic>;
   private readonly kinds = new Map<string, TopicKind | undefined>();
-  private readonly drawn = new Map<string, Point[]>();
 
   constructor(
     readonly map: TopicMap,
     readonly assignment: Assignment,
     /** called by what takes long, so that a check can be ended */
     readonly pulse: Pulse = () => undefined,
+    readonly words: WordForms = new WordForms(assignment.language),
+    readonly drawings: Drawings = new Drawings(assignment.legend),
   ) {
     this.topicById = new Map(map.topics.map((topic) => [topic.id, topic]));
   }
@@ -65,7 +65,7 @@ export class MapIndex {
   }
 
   @once private get matcher(): Matcher {
-    return new Matcher(this.map.topics, this.assignment.language, this.pulse);
+    return new Matcher(this.map.topics, this.words, this.pulse);
   }
 
   /** For each term of the assignment, in its order, the topic it is matched to, or null. */
@@ -107,6 +107,16 @@ export class MapIndex {
 
   @once private get structuralLinkIds(): ReadonlySet<string> {
     return new Set(this.structuralLinks.map(({ id }) => id));
+  }
+
+  /** For each topic's id, all links with an end there. */
+  @once get linksAt(): ReadonlyMap<string, readonly Link[]> {
+    const at = new Map<string, Link[]>(this.map.topics.map(({ id }) => [id, []]));
+    for (const link of this.map.links) {
+      at.get(link.from)!.push(link);
+      if (link.to !== link.from) at.get(link.to)!.push(link);
+    }
+    return at;
   }
 
   arrowOf(link: Link): Arrow {
@@ -188,23 +198,10 @@ export class MapIndex {
     return crossingsOf(this);
   }
 
-  /** The drawn part of a link: a polyline in canvas units, possibly empty. */
-  drawnPart(link: Link): Point[] {
-    let part = this.drawn.get(link.id);
-    if (!part) this.drawn.set(link.id, (part = drawnPart(link, ...this.ends(link), this.assignment.legend)));
-    return part;
+  /** The drawn part of a link: canvas units, possibly of no points. */
+  drawnPart(link: Link): Polyline {
+    return this.drawings.part(link, ...this.ends(link));
   }
-
-  normal = memo((text: string) => normalForm(text));
-  folded = memo((text: string) => foldedForm(text, this.assignment.language));
-}
-
-function memo<T>(compute: (text: string) => T): (text: string) => T {
-  const known = new Map<string, T>();
-  return (text) => {
-    if (!known.has(text)) known.set(text, compute(text));
-    return known.get(text)!;
-  };
 }
 
 /** Turns a getter into one that is worked out at the first reading. */

@@ -1,7 +1,8 @@
+import { grouped } from '../grouped.js';
 import { alignmentDistance } from '../words/edit-distance.js';
-import { foldedForm } from '../words/folded-form.js';
 import type { Pulse } from '../geometry/meetings.js';
-import { isBlank, normalForm } from '../words/normal-form.js';
+import { isBlank } from '../words/normal-form.js';
+import { WordForms } from '../words/word-forms.js';
 import type { Topic } from './types.js';
 
 export interface TermMatch {
@@ -31,15 +32,21 @@ export class Matcher {
 
   constructor(
     topics: readonly Topic[],
-    private readonly language: string,
+    private readonly words: WordForms,
     private readonly pulse: Pulse = () => undefined,
   ) {
     const candidates = topics
       .filter((topic) => !isBlank(topic.text))
-      .map((topic): Candidate => ({ topic, ...wordingOf(topic.text, language) }));
+      .map((topic): Candidate => ({ topic, ...this.wordingOf(topic.text) }));
     this.byNormal = grouped(candidates, (candidate) => candidate.normal);
     this.byFolded = grouped(candidates, (candidate) => candidate.folded);
     this.byFirst = grouped(candidates, (candidate) => firstCharacter(candidate.normal));
+  }
+
+  private wordingOf(text: string): Wording {
+    return isBlank(text)
+      ? { normal: '', folded: '' }
+      : { normal: this.words.normal(text), folded: this.words.folded(text) };
   }
 
   /**
@@ -48,9 +55,7 @@ export class Matcher {
    * @returns for each term, in the order given, its match or null
    */
   terms(terms: readonly Wanted[]): (TermMatch | null)[] {
-    const wordings = terms.map((term) =>
-      [term.text, ...(term.accept ?? [])].map((text) => wordingOf(text, this.language)),
-    );
+    const wordings = terms.map((term) => [term.text, ...(term.accept ?? [])].map((text) => this.wordingOf(text)));
     const owners = new Map<string, Set<number>>();
     wordings.forEach((list, term) => {
       for (const { folded } of list) owners.set(folded, (owners.get(folded) ?? new Set()).add(term));
@@ -98,8 +103,8 @@ export class Matcher {
    * form. For texts named elsewhere: the root's, a proposition's ends.
    */
   text(text: string, terms: readonly Wanted[]): TermMatch | null {
-    const form = normalForm(text);
-    const accept = terms.find((term) => normalForm(term.text) === form)?.accept;
+    const form = this.words.normal(text);
+    const accept = terms.find((term) => this.words.normal(term.text) === form)?.accept;
     return this.terms([{ text, ...(accept && { accept }) }])[0] ?? null;
   }
 }
@@ -108,17 +113,14 @@ export const matchTerms = (
   terms: readonly Wanted[],
   topics: readonly Topic[],
   language: string,
-): (TermMatch | null)[] => new Matcher(topics, language).terms(terms);
+): (TermMatch | null)[] => new Matcher(topics, new WordForms(language)).terms(terms);
 
 export const matchText = (
   text: string,
   terms: readonly Wanted[],
   topics: readonly Topic[],
   language: string,
-): TermMatch | null => new Matcher(topics, language).text(text, terms);
-
-const wordingOf = (text: string, language: string): Wording =>
-  isBlank(text) ? { normal: '', folded: '' } : { normal: normalForm(text), folded: foldedForm(text, language) };
+): TermMatch | null => new Matcher(topics, new WordForms(language)).text(text, terms);
 
 const firstCharacter = (form: string): string => String.fromCodePoint(form.codePointAt(0) ?? 0);
 
@@ -127,13 +129,3 @@ const slack = (normal: string): number => {
   const { length } = [...normal];
   return length < 5 ? 0 : length < 12 ? 1 : 2;
 };
-
-function grouped<T>(items: readonly T[], key: (item: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const item of items) {
-    const group = groups.get(key(item));
-    if (group) group.push(item);
-    else groups.set(key(item), [item]);
-  }
-  return groups;
-}

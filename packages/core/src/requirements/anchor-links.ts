@@ -35,7 +35,7 @@ export const anchorLinks = requirementType<Params>({
   check: ({ kind, targets, linkKind, count }, { index, assignment }) => {
     const topics = index.topicsOf([kind]);
     const findings = topics.flatMap((topic): Finding[] => {
-      const links = index.map.links.filter(({ from, to }) => from === topic.id || to === topic.id);
+      const links = index.linksAt.get(topic.id)!;
       if (links.length !== count)
         return [{ message: 'number', data: { text: topic.text, found: links.length, count }, topics: [topic.id] }];
       for (const link of links) {

@@ -1,8 +1,6 @@
 import { boxesMeet, eachBoxNear, entersBox } from '../geometry/boxes.js';
-import { drawLink } from '../geometry/draw-link.js';
 import { eachOverlap } from '../geometry/meetings.js';
 import { boxOf } from '../geometry/points.js';
-import type { Box } from '../geometry/points.js';
 import { isBlank } from '../words/normal-form.js';
 import { share } from './fractions.js';
 import { Tally } from './tally.js';
@@ -28,22 +26,18 @@ export const clearPhrases = requirementType({
       `${quoted(phrase)} is in the way of ${plural(Number(others), 'other thing')}: give it room.`,
     under: ({ text, others }) => `${plural(Number(others), 'phrase')} on ${quoted(text)}: give it room.`,
   },
-  check: (_, { index, assignment: { legend } }) => {
+  check: (_, { index }) => {
     const { topics, links } = index.map;
     const worded = links.filter(({ phrase }) => !isBlank(phrase));
     const phrases = worded.flatMap((link) => {
-      const box = drawLink(link, ...index.ends(link), legend).phrase?.box;
+      const box = index.drawings.phraseBox(link, ...index.ends(link));
       return box ? [{ link, box }] : [];
     });
     const boxes = phrases.map(({ box }) => box);
-    const asLine = ({ left, top, right, bottom }: Box) => [
-      { x: left, y: top },
-      { x: right, y: bottom },
-    ];
     const topicBoxes = topics.map((topic) => boxOf(topic));
     const tally = new Tally();
     eachBoxNear(
-      boxes.map(asLine),
+      phrases,
       topicBoxes,
       (i, t) => {
         if (!boxesMeet(boxes[i]!, topicBoxes[t]!)) return;

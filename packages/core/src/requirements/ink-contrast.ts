@@ -1,3 +1,4 @@
+import { remembered } from '../words/word-forms.js';
 import { contrast } from '../map/colour.js';
 import { CLOSE } from '../map/kinds.js';
 import { topicStyle } from '../map/style.js';
@@ -18,9 +19,10 @@ export const inkContrast = requirementType<Params>({
     faint: ({ text, ratio }) => `${quoted(text)} stands out ${ratio} to 1 only: make its fill paler or its ink darker.`,
   },
   check: ({ min }, { index, assignment: { legend } }) => {
+    const ratioOf = remembered((pair) => contrast(...(pair.split(' ') as [string, string])));
     const ratios = index.map.topics.map((topic) => {
       const { ink, fill } = topicStyle(topic, legend);
-      return { topic, ratio: contrast(ink, fill) };
+      return { topic, ratio: ratioOf(`${ink} ${fill}`) };
     });
     const faint = ratios.filter(({ ratio }) => ratio < min - CLOSE);
     const [count, of] = [ratios.length - faint.length, ratios.length];

@@ -1,5 +1,5 @@
+import { grouped } from '../grouped.js';
 import { MapIndex } from '../map/map-index.js';
-import { normalForm } from '../words/normal-form.js';
 import { ramp, share } from './fractions.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
@@ -24,21 +24,20 @@ export const likeReference = requirementType<Params>({
   check: ({ min }, { index, assignment }) => {
     const { reference, terms } = assignment;
     if (!reference) return { doesNotApply: 'noReference' };
-    const theirs = new MapIndex(reference, assignment);
+    const theirs = new MapIndex(reference, assignment, index.pulse, index.words);
+    const termOf = grouped(terms, ({ text }) => index.words.normal(text));
     const wanted = reference.topics.map(({ text }) => {
-      const accept = terms.find((term) => normalForm(term.text) === normalForm(text))?.accept;
+      const accept = termOf.get(index.words.normal(text))?.[0]?.accept;
       return { text, ...(accept && { accept }) };
     });
-    const here = new Map(
-      index.matchTexts(wanted).map((match, i) => [reference.topics[i]!.id, match?.topic ?? null]),
-    );
+    const here = new Map(index.matchTexts(wanted).map((match, i) => [reference.topics[i]!.id, match?.topic ?? null]));
+    const matchedHere = new Set([...here.values()].flatMap((one) => (one ? [one.id] : [])));
     const compared = reference.topics.filter(({ id }) => (theirs.neighbours.get(id)?.size ?? 0) > 0);
     const scores = compared.map((topic) => {
       const mine = here.get(topic.id) ?? null;
       if (!mine) return { topic, mine, score: 0 };
       // An unmatched neighbour there stands for itself: nothing here can be it.
       const there = new Set([...theirs.neighbours.get(topic.id)!].map((id) => here.get(id)?.id ?? `reference:${id}`));
-      const matchedHere = new Set([...here.values()].flatMap((one) => (one ? [one.id] : [])));
       const around = new Set([...(index.neighbours.get(mine.id) ?? [])].filter((id) => matchedHere.has(id)));
       const common = [...there].filter((id) => around.has(id)).length;
       return { topic, mine, score: share(common, there.size + around.size - common) };

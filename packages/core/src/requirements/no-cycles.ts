@@ -1,3 +1,4 @@
+import { grouped } from '../grouped.js';
 import { requirementType } from './types.js';
 import { listed, quoted } from './words.js';
 
@@ -13,11 +14,13 @@ export const noCycles = requirementType({
     circle: ({ texts }) => `The arrows between ${texts} lead round: turn one, or take it away.`,
   },
   check: (_, { index }) => {
+    const partOf = new Map(index.cycles.flatMap((part) => part.map((id) => [id, part] as const)));
+    const inside = grouped(
+      index.structuralLinks.filter((link) => index.arrowOf(link) === 'forward'),
+      ({ from, to }) => (partOf.get(from) === partOf.get(to) ? partOf.get(from) : undefined),
+    );
     const evidence = index.cycles.map((part) => {
-      const inside = new Set(part);
-      const links = index.structuralLinks.filter(
-        (link) => index.arrowOf(link) === 'forward' && inside.has(link.from) && inside.has(link.to),
-      );
+      const links = inside.get(part) ?? [];
       const texts = part.slice(0, 4).map((id) => quoted(index.topicById.get(id)!.text));
       return {
         message: 'circle',

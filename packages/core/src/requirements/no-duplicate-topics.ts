@@ -1,4 +1,4 @@
-import type { Topic } from '../map/types.js';
+import { grouped } from '../grouped.js';
 import { isBlank } from '../words/normal-form.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
@@ -17,9 +17,7 @@ export const noDuplicateTopics = requirementType({
   },
   check: (_, { index }) => {
     const topics = index.structuralTopics.filter(({ text }) => !isBlank(text));
-    const forms = new Map<string, Topic[]>();
-    for (const topic of topics)
-      forms.set(index.folded(topic.text), [...(forms.get(index.folded(topic.text)) ?? []), topic]);
+    const forms = grouped(topics, ({ text }) => index.words.folded(text));
     const [different, of] = [forms.size, topics.length];
     const repeated = [...forms.values()].filter((same) => same.length > 1);
     return {

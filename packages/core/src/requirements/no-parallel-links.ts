@@ -1,4 +1,4 @@
-import type { Link } from '../map/types.js';
+import { grouped } from '../grouped.js';
 import { requirementType } from './types.js';
 import { quoted } from './words.js';
 
@@ -14,11 +14,7 @@ export const noParallelLinks = requirementType({
     twice: ({ a, b, count }) => `${quoted(a)} and ${quoted(b)} are joined ${count} times: say it all on one link.`,
   },
   check: (_, { index }) => {
-    const pairs = new Map<string, Link[]>();
-    for (const link of index.structuralLinks) {
-      const key = JSON.stringify([link.from, link.to].sort());
-      pairs.set(key, [...(pairs.get(key) ?? []), link]);
-    }
+    const pairs = grouped(index.structuralLinks, ({ from, to }) => JSON.stringify([from, to].sort()));
     const of = index.structuralLinks.length;
     const repeated = [...pairs.values()].filter((links) => links.length > 1);
     return {

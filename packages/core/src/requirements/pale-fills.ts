@@ -1,3 +1,4 @@
+import { remembered } from '../words/word-forms.js';
 import { luminance } from '../map/colour.js';
 import { CLOSE } from '../map/kinds.js';
 import { topicStyle } from '../map/style.js';
@@ -22,7 +23,8 @@ export const paleFills = requirementType<Params>({
     dark: ({ text, light }) => `${quoted(text)} is ${light} % as light as paper and prints dark: choose a paler fill.`,
   },
   check: ({ minLuminance }, { index, assignment: { legend } }) => {
-    const fills = index.map.topics.map((topic) => ({ topic, light: luminance(topicStyle(topic, legend).fill) }));
+    const lightOf = remembered(luminance);
+    const fills = index.map.topics.map((topic) => ({ topic, light: lightOf(topicStyle(topic, legend).fill) }));
     const dark = fills.filter(({ light }) => light < minLuminance - CLOSE);
     const [count, of] = [fills.length - dark.length, fills.length];
     return {

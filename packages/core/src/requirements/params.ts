@@ -19,7 +19,7 @@ export function withDefaults(type: RequirementType, params: Record<string, unkno
  * @param at the JSON path of the requirement's `params`
  */
 export const paramProblems = (type: RequirementType, { params }: Requirement, at: string): Problem[] =>
-  fieldProblems(type.params as Rules, params, at, `“${type.id}” has no such parameter`);
+  fieldProblems(type.params, params, at, `“${type.id}” has no such parameter`);
 
 type Rules = Readonly<Record<string, ParamRule>>;
 

@@ -1,5 +1,5 @@
+import { grouped } from '../grouped.js';
 import { isBlank } from '../words/normal-form.js';
-import type { Link } from '../map/types.js';
 import { CLOSE } from '../map/kinds.js';
 import { requirementType } from './types.js';
 import { blank, percent, quoted } from './words.js';
@@ -22,16 +22,14 @@ export const phraseVariety = requirementType<Params>({
   },
   check: ({ maxShare }, { index }) => {
     const links = index.structuralLinks.filter(({ phrase }) => !isBlank(phrase));
-    const uses = new Map<string, Link[]>();
-    for (const link of links)
-      uses.set(index.folded(link.phrase), [...(uses.get(index.folded(link.phrase)) ?? []), link]);
+    const uses = grouped(links, ({ phrase }) => index.words.folded(phrase));
     const used = Math.max(0, ...[...uses.values()].map((same) => same.length));
     const of = links.length;
     const share = of === 0 ? 0 : used / of;
     const figures = { used, links: of };
     if (of < ENOUGH) return { fraction: 1, figures, message: 'early', data: { used, of }, evidence: [] };
     if (share <= maxShare + CLOSE) return { fraction: 1, figures, message: 'varied', data: { used, of }, evidence: [] };
-    const commonest = links.filter((link) => uses.get(index.folded(link.phrase))!.length === used);
+    const commonest = links.filter((link) => uses.get(index.words.folded(link.phrase))!.length === used);
     return {
       fraction: (1 - share) / (1 - maxShare),
       figures,

@@ -1,4 +1,4 @@
-import { holdsVerb, knowsVerbsOf } from '../words/verbs.js';
+import { knowsVerbsOf } from '../words/verbs.js';
 import { isBlank, normalForm, wordsOf } from '../words/normal-form.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
@@ -73,9 +73,9 @@ export const precisePhrases = requirementType<Params>({
           ? 'few'
           : words > maxWords
             ? 'many'
-            : vagueForms.has(index.normal(link.phrase))
+            : vagueForms.has(index.words.normal(link.phrase))
               ? 'vague'
-              : looksAtVerbs && !holdsVerb(link.phrase)
+              : looksAtVerbs && !index.words.holdsVerb(link.phrase)
                 ? 'noVerb'
                 : null;
       const data = { phrase: link.phrase, min: minWords, max: maxWords, from: from.text, to: to.text };

@@ -28,7 +28,8 @@ export const promptsAnswered = requirementType<Params>({
       const here = index.map.topics.filter(({ origin }) => origin === prompt.id);
       const asked = wordsOf(prompt.text).length + minWords;
       const isAnswered = here.some(
-        ({ text }) => index.normal(text).startsWith(index.normal(prompt.text)) && wordsOf(text).length >= asked,
+        ({ text }) =>
+          index.words.normal(text).startsWith(index.words.normal(prompt.text)) && wordsOf(text).length >= asked,
       );
       return isAnswered ? [] : [{ message: 'open', data: { text: prompt.text }, topics: here.map(({ id }) => id) }];
     });

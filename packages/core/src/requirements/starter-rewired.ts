@@ -1,3 +1,4 @@
+import { grouped } from '../grouped.js';
 import { effectiveKind, isStructural } from '../map/kinds.js';
 import { MapIndex } from '../map/map-index.js';
 import { ramp, share } from './fractions.js';
@@ -26,7 +27,7 @@ export const starterRewired = requirementType<Params>({
   check: ({ minShare, kinds }, { index, assignment }) => {
     const { starter } = assignment;
     if (!starter) return { doesNotApply: 'noStarter' };
-    const before = new MapIndex(starter, assignment);
+    const before = new MapIndex(starter, assignment, index.pulse, index.words);
     const wanted = starter.topics.filter((topic) => {
       const kind = effectiveKind(topic, assignment);
       return kinds ? kinds.includes(kind?.id ?? '') : isStructural(kind);
@@ -39,8 +40,9 @@ export const starterRewired = requirementType<Params>({
         return starterIds.has(given) ? [[id, given] as const] : [];
       }),
     );
+    const standingFor = grouped(index.map.topics, ({ id }) => standsFor.get(id));
     const states = wanted.flatMap((given) => {
-      const standing = index.map.topics.filter(({ id }) => standsFor.get(id) === given.id);
+      const standing = standingFor.get(given.id) ?? [];
       if (standing.length === 0) return [];
       const old = before.neighbours.get(given.id) ?? new Set<string>();
       const rewired = standing.filter(({ id }) =>

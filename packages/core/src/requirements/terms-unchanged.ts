@@ -21,10 +21,10 @@ export const termsUnchanged = requirementType({
     const { starter, styleMode } = assignment;
     if (!starter) return { doesNotApply: 'noStarter' };
     const evidence = starter.topics.flatMap((given): Finding[] => {
-      const form = index.normal(given.text);
+      const form = index.words.normal(given.text);
       const here = index.map.topics.filter((topic) => topic.origin === given.id);
       const keepsWords = (text: string): boolean =>
-        given.toComplete ? index.normal(text).startsWith(form) : index.normal(text) === form;
+        given.toComplete ? index.words.normal(text).startsWith(form) : index.words.normal(text) === form;
       if (here.some((topic) => keepsWords(topic.text) && (styleMode === 'free' || topic.kind === given.kind)))
         return [];
       const data = { text: given.text };

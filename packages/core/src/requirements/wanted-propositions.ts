@@ -47,13 +47,13 @@ export function findPropositions(wanted: readonly Wanted[], index: MapIndex): Fo
     const so = between.filter((link) => either || link.from === a || index.arrowOf(link) !== 'forward');
     if (so.length === 0) return { wanted: one, score: 0, links: [], wrongWay: between };
     const phrases = (one.phrases ?? []).map((phrase) =>
-      index
+      index.words
         .folded(phrase)
         .split(' ')
         .filter((word) => word !== ''),
     );
     const says = (link: Link): boolean => {
-      const words = new Set(index.folded(link.phrase).split(' '));
+      const words = new Set(index.words.folded(link.phrase).split(' '));
       return phrases.some((wordsOf) => wordsOf.every((word) => words.has(word)));
     };
     const saying = phrases.length === 0 ? so : so.filter(says);

@@ -1,10 +1,41 @@
-import nlp from 'compromise';
+import nlp from 'compromise/two';
+import { wordsOf } from './normal-form.js';
 
 /** Verbs are looked for in English only. */
 export const knowsVerbsOf = (language: string): boolean => language.toLowerCase().split(/[-_]/)[0] === 'en';
 
-/** Whether a linking phrase holds a verb. It is read as the middle of a sentence, which is what it is. */
-export const holdsVerb = (phrase: string): boolean => {
-  const read = nlp(`it ${phrase} them`);
-  return read.has('#Verb') || nlp(phrase).has('#Verb');
-};
+/** What the library knows of a word before it reads a sentence: its tags, and the two it may have by its place. */
+interface Model {
+  one: { lexicon: Readonly<Record<string, string | readonly string[]>> };
+  two: { switches: Readonly<Record<string, string>> };
+}
+const { one, two } = nlp.model() as Model;
+
+const SURE_VERBS = new Set(['Copula', 'Modal', 'PresentTense', 'PastTense']);
+const NEVER_VERBS = new Set(['Preposition', 'Determiner', 'Conjunction']);
+/** A noun before one of these is no verb, whatever it might be elsewhere: “source of”, “symbol for”. */
+const AFTER_NOUNS = new Set(['of', 'for']);
+
+const tagsOf = (word: string): readonly string[] =>
+  Object.hasOwn(one.lexicon, word) ? [one.lexicon[word]!].flat() : [];
+
+/**
+ * Whether an English linking phrase holds a verb. Most phrases are decided by their first word, or by having nothing but
+ * small words, from the library's own lexicon; the others are read as what they are, the middle of a sentence.
+ */
+export function holdsVerb(phrase: string): boolean {
+  const words = wordsOf(phrase);
+  const [first, second] = words;
+  if (first === undefined) return false;
+  const tags = tagsOf(first);
+  if (tags.some((tag) => SURE_VERBS.has(tag))) return true;
+  if (isSwitch(first, 'Plural|Verb') && second !== 'of') return true;
+  if (words.every((word) => tagsOf(word).some((tag) => NEVER_VERBS.has(tag)))) return false;
+  if (words.length === 2 && AFTER_NOUNS.has(second!) && !mayBeVerb(first)) return false;
+  return nlp(`it ${phrase} them`).has('#Verb');
+}
+
+/** “presses” may be several or what one does; a phrase that begins with it says what one does. */
+const isSwitch = (word: string, between: string): boolean =>
+  Object.hasOwn(two.switches, word) && two.switches[word]!.endsWith(between);
+const mayBeVerb = (word: string): boolean => tagsOf(word).includes('Infinitive') || isSwitch(word, 'Verb');

@@ -1,7 +1,10 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
 import fc from 'fast-check';
 import { alignmentDistance } from './edit-distance.js';
-import { foldedForm } from './folded-form.js';
+import { WordForms } from './word-forms.js';
 import { normalForm, wordsOf } from './normal-form.js';
+import { holdsVerb, knowsVerbsOf } from './verbs.js';
 
 test.each([
   ['Dead  Load!', 'dead load'],
@@ -27,11 +30,13 @@ test('normal form is idempotent', () => {
   );
 });
 
+const folded = (text: string, language: string): string => new WordForms(language).folded(text);
+
 test('folded forms join what differs in ending only, by the language’s Snowball stemmer', () => {
-  expect(foldedForm('Dead loads', 'en')).toBe(foldedForm('dead load', 'en-GB'));
-  expect(foldedForm('fairly', 'en')).toBe('fair');
-  expect(foldedForm('Brücken', 'de')).toBe(foldedForm('Brücke', 'de'));
-  expect(foldedForm('loads', 'xx')).toBe('loads');
+  expect(folded('Dead loads', 'en')).toBe(folded('dead load', 'en-GB'));
+  expect(folded('fairly', 'en')).toBe('fair');
+  expect(folded('Brücken', 'de')).toBe(folded('Brücke', 'de'));
+  expect(folded('loads', 'xx')).toBe('loads');
   expect(wordsOf('?')).toEqual(['?']);
 });
 
@@ -56,4 +61,23 @@ test('the distance is the same both ways, and stopping early only ever says “m
     }),
     { numRuns: 500 },
   );
+});
+
+const phrases = JSON.parse(
+  readFileSync(path.join(process.cwd(), 'packages/core/testdata/linking-phrases.json'), 'utf8'),
+) as { withVerb: string[]; withoutVerb: string[] };
+
+test('verbs are found in at least 95 % of two hundred linking phrases, half of them without one', () => {
+  const wrong = [
+    ...phrases.withVerb.filter((phrase) => !holdsVerb(phrase)),
+    ...phrases.withoutVerb.filter((phrase) => holdsVerb(phrase)),
+  ];
+  expect([phrases.withVerb.length, phrases.withoutVerb.length]).toEqual([100, 100]);
+  expect(wrong.length).toBeLessThanOrEqual(10);
+});
+
+test('verbs: nothing, a name the language has for itself, another language', () => {
+  expect(holdsVerb('  ')).toBe(false);
+  expect(holdsVerb('constructor of')).toBe(false);
+  expect([knowsVerbsOf('en-GB'), knowsVerbsOf('de')]).toEqual([true, false]);
 });
