@@ -29,7 +29,7 @@ export { dashLengths } from './render/strokes.js';
 export { propositionOf, sentenceOf } from './propositions/sentence.js';
 export type { Proposition } from './propositions/sentence.js';
 export { LiveCheck } from './requirements/live-check.js';
-export { checkMap } from './requirements/check-map.js';
+export { CHECK_LIMIT_MS, checkMap } from './requirements/check-map.js';
 export { pick, seeded, shuffled } from './random.js';
 export type { Random } from './random.js';
 export { CATALOGUE, groupOf, requirementTypeOf, requirementTypes } from './requirements/registry.js';

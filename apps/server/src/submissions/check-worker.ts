@@ -1,4 +1,4 @@
-import { checkMap } from '@ichnograph/core';
+import { CHECK_LIMIT_MS, checkMap } from '@ichnograph/core';
 import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
 
 export interface CheckTask {
@@ -11,6 +11,7 @@ export interface CheckTask {
 export default function check({ map, assignment, context }: CheckTask): { report: Report; faults: string[] } {
   const faults: string[] = [];
   const report = checkMap(map, assignment, context, {
+    limit: { milliseconds: CHECK_LIMIT_MS, now: () => performance.now() },
     onFault: ({ id, type }, fault) =>
       faults.push(`${id} (${type}): ${fault instanceof Error ? (fault.stack ?? fault.message) : String(fault)}`),
   });

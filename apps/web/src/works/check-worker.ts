@@ -1,20 +1,25 @@
-import { bankChips, checkMap } from '@ichnograph/core';
+import { bankChips, CHECK_LIMIT_MS, LiveCheck } from '@ichnograph/core';
 import type { Assignment, CheckContext, Chip, Report, TopicMap } from '@ichnograph/core';
 
-export interface Question {
-  map: TopicMap;
-  assignment: Assignment;
-  context: CheckContext;
-}
+/** The first message says what is asked for; every later one is a snapshot to be checked. */
+export type Question = { assignment: Assignment; context: CheckContext } | { map: TopicMap };
 export interface Answer {
   report: Report;
   chips: Chip[];
 }
 
-/** Checks snapshots beside the page. It answers each question in turn; the page asks again only after an answer. */
-self.onmessage = ({ data: { map, assignment, context } }: MessageEvent<Question>) => {
-  const report = checkMap(map, assignment, context, {
-    onFault: ({ id }, fault) => console.error(`requirement ${id} could not be checked`, fault),
-  });
-  self.postMessage({ report, chips: bankChips(map, assignment) } satisfies Answer);
+let asked: { assignment: Assignment; live: LiveCheck } | null = null;
+
+/** Checks snapshots beside the page. It answers each in turn; the page asks again only after an answer. */
+self.onmessage = ({ data }: MessageEvent<Question>) => {
+  if ('assignment' in data) {
+    const live = new LiveCheck(data.assignment, data.context, {
+      limit: { milliseconds: CHECK_LIMIT_MS, now: () => performance.now() },
+      onFault: ({ id }, fault) => console.error(`requirement ${id} could not be checked`, fault),
+    });
+    asked = { assignment: data.assignment, live };
+  } else if (asked) {
+    const chips = bankChips(data.map, asked.assignment);
+    self.postMessage({ report: asked.live.check(data.map), chips } satisfies Answer);
+  }
 };

@@ -1,3 +1,4 @@
+import { CHECK_LIMIT_MS } from '@ichnograph/core';
 import type { Assignment, CheckContext, TopicMap } from '@ichnograph/core';
 import type { Answer, Question } from './check-worker';
 
@@ -11,7 +12,8 @@ export function startChecker(
   onAnswer: (answer: Answer) => void,
   onTooLong: () => void,
 ) {
-  const PATIENCE = 2000;
+  // Checks end by themselves; the first one of a worker loads its code too.
+  const PATIENCE = CHECK_LIMIT_MS * 4;
   let worker = newWorker();
   let busy: ReturnType<typeof setTimeout> | null = null;
   let waiting: TopicMap | null = null;
@@ -23,6 +25,7 @@ export function startChecker(
       onAnswer(data);
       next();
     };
+    made.postMessage({ assignment, context } satisfies Question);
     return made;
   }
   function finish(): void {
@@ -33,15 +36,14 @@ export function startChecker(
     if (busy || !waiting) return;
     const map = waiting;
     waiting = null;
-    // The first check of a worker loads its code too.
     busy = setTimeout(() => {
       worker.terminate();
       worker = newWorker();
       finish();
       onTooLong();
       next();
-    }, PATIENCE * 4);
-    worker.postMessage({ map, assignment, context } satisfies Question);
+    }, PATIENCE);
+    worker.postMessage({ map } satisfies Question);
   }
   return {
     check: (map: TopicMap): void => {

@@ -6,6 +6,9 @@ import { requirementTypeOf } from './registry.js';
 import type { Evidence, Finding, Report, RequirementType, Result, Status } from './types.js';
 import { filled } from './words.js';
 
+/** How long a whole check may take before the rest is left to a person, milliseconds. */
+export const CHECK_LIMIT_MS = 2000;
+
 export interface CheckOptions {
   /** told of a type that threw; the report goes on without it */
   onFault?: (requirement: Requirement, fault: unknown) => void;
@@ -129,7 +132,16 @@ function said(type: RequirementType, key: string, data: Record<string, string | 
   return message(data);
 }
 
-function evidenceOf(type: RequirementType, { message, data, topics, links, term, flag, points }: Finding): Evidence {
+/** A sentence quotes no more of a text than a person reads there. */
+const MOST_QUOTED = 120;
+const shortened = (value: string | number): string | number =>
+  typeof value === 'string' && value.length > MOST_QUOTED ? `${value.slice(0, MOST_QUOTED - 1).trimEnd()}…` : value;
+
+function evidenceOf(
+  type: RequirementType,
+  { message, data: whole, topics, links, term, flag, points }: Finding,
+): Evidence {
+  const data = whole && Object.fromEntries(Object.entries(whole).map(([name, value]) => [name, shortened(value)]));
   return {
     topics: topics ?? [],
     links: links ?? [],
