@@ -52,3 +52,4 @@ export { readAssignment, readAssignmentText, writeAssignment } from './formats/a
 export { readContextText } from './formats/context-file.js';
 export { isWay, spoil, WAYS } from './spoil/spoil.js';
 export type { WayName } from './spoil/spoil.js';
+export { propose } from './advice/propose.js';

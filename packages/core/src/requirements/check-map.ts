@@ -71,8 +71,8 @@ export function timerOf({ limit }: CheckOptions): { pulse: () => void; begin: ()
 export function resultOf(
   requirement: Requirement,
   index: MapIndex,
-  context: CheckContext | undefined,
-  { onFault }: CheckOptions,
+  context?: CheckContext,
+  { onFault }: CheckOptions = {},
 ): Result {
   const { id, type: typeId, level, points: outOf } = requirement;
   const base = { id, type: typeId, level, outOf, points: 0, figures: {}, evidence: [] };

@@ -47,7 +47,10 @@ const fractions = (of: TopicMap, asked = assignment): Map<string, number> =>
 
 /** What each way must lower, and what it may lower beside that; all else stays nearly as it was. */
 const TABLE: Record<WayName, { lowers: string[]; mayLower?: string[] }> = {
-  'drop-terms': { lowers: ['all-terms-present'], mayLower: ['like-reference', 'cross-links', 'depth', 'propositions-present'] },
+  'drop-terms': {
+    lowers: ['all-terms-present'],
+    mayLower: ['like-reference', 'cross-links', 'depth', 'propositions-present'],
+  },
   'misspell-terms': { lowers: ['all-terms-present'] },
   'rename-terms': {
     lowers: ['all-terms-present', 'terms-unchanged', 'right-kind'],
@@ -97,7 +100,9 @@ describe.each(Object.entries(TABLE) as [WayName, (typeof TABLE)[WayName]][])('%s
       const kept = new Set<unknown>([...one.topics, ...one.links]);
       expect(marks.filter((mark) => kept.has(mark)).length).toBeGreaterThanOrEqual(marks.length / 2);
       expect(mend(one).dropped).toEqual([]);
-      expect(new Set([...one.topics, ...one.links].map(({ id }) => id)).size).toBe(one.topics.length + one.links.length);
+      expect(new Set([...one.topics, ...one.links].map(({ id }) => id)).size).toBe(
+        one.topics.length + one.links.length,
+      );
     }
     expect(JSON.stringify(map)).toBe(before);
   });
