@@ -4,7 +4,7 @@ const forbid = (name, comment, from, to) => ({ name, comment, severity: 'error',
 module.exports = {
   forbidden: [
     forbid('core-stands-alone', 'core imports only general-purpose pure libraries', '^packages/core/src', '^(packages/(livemap|contract)|apps|demo)|node_modules/(yjs|react|@nestjs|typeorm|zustand|@xyflow)/'),
-    { name: 'core-has-no-node', comment: 'core has no Node', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    { name: 'core-has-no-node', comment: 'core has no Node', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$|/testing/' }, to: { dependencyTypes: ['core'] } },
     forbid('contract-below-apps', 'contract is shared by server and web and knows neither', '^packages/contract/src', '^(apps|demo|packages/livemap)'),
     forbid('livemap-below-apps', 'livemap knows core alone', '^packages/livemap/src', '^(apps|demo|packages/contract)'),
     forbid('web-knows-no-server', 'web and server meet in contract', '^apps/web', '^(apps/(server|cli)|demo)'),

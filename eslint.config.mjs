@@ -63,7 +63,7 @@ export default ts.config(
     },
   },
   {
-    files: ['**/*.test.ts', 'apps/server/test/**', 'e2e/**'],
+    files: ['**/*.test.ts', '**/testing/**', 'apps/server/test/**', 'e2e/**'],
     rules: {
       '@typescript-eslint/no-unsafe-assignment': 'off',
       '@typescript-eslint/no-unsafe-member-access': 'off',

@@ -53,3 +53,5 @@ export { readContextText } from './formats/context-file.js';
 export { isWay, spoil, WAYS } from './spoil/spoil.js';
 export type { WayName } from './spoil/spoil.js';
 export { propose } from './advice/propose.js';
+export { reviewRequirements } from './advice/review/review-requirements.js';
+export type { Finding as ReviewFinding } from './advice/review/sheet.js';

@@ -11,7 +11,7 @@ export const allTermsPresent = requirementType<Params>({
   asks: () => 'made',
   params: {
     kinds: { type: 'kinds' },
-    min: { type: 'number', least: 1, whole: true },
+    min: { type: 'number', least: 0, whole: true },
     spelling: { type: 'choice', options: ['lenient', 'strict'], default: 'lenient' },
   },
   sentence: ({ kinds, min, spelling }, assignment) => [

@@ -15,7 +15,7 @@ export const arrangement = requirementType<Params>({
   readsPlaces: true,
   params: {
     form: { type: 'choice', options: ['either', 'downward', 'outward'], default: 'either' },
-    minShare: { type: 'number', default: 0.8, least: 0.01, most: 1 },
+    minShare: { type: 'number', default: 0.8, least: 0, most: 1 },
   },
   sentence: ({ form, minShare }) => [
     'The map goes ',

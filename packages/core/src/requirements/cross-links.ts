@@ -10,7 +10,7 @@ export const crossLinks = requirementType<Params>({
   id: 'cross-links',
   group: 'structure',
   asks: () => 'made',
-  params: { min: { type: 'number', default: 1, least: 1, whole: true }, labelled: { type: 'boolean', default: true } },
+  params: { min: { type: 'number', default: 1, least: 0, whole: true }, labelled: { type: 'boolean', default: true } },
   sentence: ({ min, labelled }) => [
     'At least ',
     blank('min', min),

@@ -8,7 +8,7 @@ export const formsCycle = requirementType<Params>({
   id: 'forms-cycle',
   group: 'structure',
   asks: () => 'made',
-  params: { kinds: { type: 'kinds' }, min: { type: 'number', default: 3, least: 2, whole: true } },
+  params: { kinds: { type: 'kinds' }, min: { type: 'number', default: 3, least: 0, whole: true } },
   sentence: ({ kinds, min }, assignment) => [
     'Arrows lead round through at least ',
     blank('min', min),

@@ -9,7 +9,7 @@ export const groupShare = requirementType<Params>({
   id: 'group-share',
   group: 'making',
   asks: () => 'made',
-  params: { minShare: { type: 'number', default: 0.1, least: 0.01, most: 1 } },
+  params: { minShare: { type: 'number', default: 0.1, least: 0, most: 1 } },
   sentence: ({ minShare }) => [
     'Every member of the group made at least ',
     blank('minShare', percent(minShare)),

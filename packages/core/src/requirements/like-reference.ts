@@ -12,7 +12,7 @@ export const likeReference = requirementType<Params>({
   id: 'like-reference',
   group: 'propositions',
   asks: () => 'made',
-  params: { min: { type: 'number', default: 0.6, least: 0.01, most: 1 } },
+  params: { min: { type: 'number', default: 0.6, least: 0, most: 1 } },
   sentence: ({ min }) => ['The map is tied together at least ', blank('min', percent(min)), ' like the teacher’s own'],
   messages: {
     noReference: () => 'This assignment has no reference map.',

@@ -9,7 +9,7 @@ export const linksLabelled = requirementType<Params>({
   id: 'links-labelled',
   group: 'propositions',
   asks: () => 'made',
-  params: { minShare: { type: 'number', default: 1, least: 0.01, most: 1 } },
+  params: { minShare: { type: 'number', default: 1, least: 0, most: 1 } },
   sentence: ({ minShare }) =>
     minShare === 1
       ? ['Every link has words']

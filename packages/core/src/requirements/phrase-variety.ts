@@ -12,7 +12,7 @@ export const phraseVariety = requirementType<Params>({
   id: 'phrase-variety',
   group: 'propositions',
   asks: () => 'kept',
-  params: { maxShare: { type: 'number', default: 0.4, least: 0, most: 0.99 } },
+  params: { maxShare: { type: 'number', default: 0.4, least: 0, most: 1 } },
   sentence: ({ maxShare }) => ['No words stand on more than ', blank('maxShare', percent(maxShare)), ' of the links'],
   messages: {
     early: ({ of }) => `Only ${of} with words so far.`,

@@ -10,7 +10,7 @@ export const promptsAnswered = requirementType<Params>({
   id: 'prompts-answered',
   group: 'content',
   asks: () => 'made',
-  params: { minWords: { type: 'number', default: 1, least: 1, whole: true } },
+  params: { minWords: { type: 'number', default: 1, least: 0, whole: true } },
   sentence: ({ minWords }) => [
     'Every prompt is continued by at least ',
     blank('minWords', minWords),

@@ -12,7 +12,7 @@ export const propositionsPresent = requirementType<Params>({
   id: 'propositions-present',
   group: 'propositions',
   asks: () => 'made',
-  params: { propositions: WANTED_PROPOSITIONS, min: { type: 'number', least: 0.5 } },
+  params: { propositions: WANTED_PROPOSITIONS, min: { type: 'number', least: 0 } },
   sentence: ({ propositions, min }) => [
     ...(min === undefined ? ['The map says each of '] : ['The map says at least ', blank('min', min), ' of ']),
     blank('propositions', propositions.length),

@@ -13,7 +13,7 @@ export const sitsUnder = requirementType<Params>({
   params: {
     kinds: { type: 'kinds', required: true },
     parents: { type: 'kinds', required: true },
-    min: { type: 'number', default: 1, least: 1, whole: true },
+    min: { type: 'number', default: 1, least: 0, whole: true },
     direction: { type: 'choice', options: ['either', 'in'], default: 'either' },
   },
   sentence: ({ kinds, parents, min, direction }, assignment) => [

@@ -11,7 +11,7 @@ export const starterRewired = requirementType<Params>({
   id: 'starter-rewired',
   group: 'content',
   asks: () => 'made',
-  params: { minShare: { type: 'number', default: 0.5, least: 0.01, most: 1 }, kinds: { type: 'kinds' } },
+  params: { minShare: { type: 'number', default: 0.5, least: 0, most: 1 }, kinds: { type: 'kinds' } },
   sentence: ({ minShare, kinds }, assignment) => [
     'At least ',
     blank('minShare', percent(minShare)),

@@ -33,8 +33,8 @@ export const supportingMaterial = requirementType<Params>({
   asks: () => 'made',
   params: {
     what: { type: 'choice', options: KINDS_OF, default: 'any' },
-    min: { type: 'number', default: 1, least: 1, whole: true },
-    minShare: { type: 'number', least: 0.01, most: 1 },
+    min: { type: 'number', default: 1, least: 0, whole: true },
+    minShare: { type: 'number', least: 0, most: 1 },
     kinds: { type: 'kinds' },
   },
   sentence: ({ what, min, minShare, kinds }, assignment) => [

@@ -8,7 +8,7 @@ export const tour = requirementType<Params>({
   id: 'tour',
   group: 'making',
   asks: () => 'made',
-  params: { minStops: { type: 'number', default: 3, least: 1, whole: true } },
+  params: { minStops: { type: 'number', default: 3, least: 0, whole: true } },
   sentence: ({ minStops }) => [
     'A tour leads through the map in at least ',
     blank('minStops', minStops),
