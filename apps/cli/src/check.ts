@@ -1,9 +1,9 @@
 #!/usr/bin/env node
-import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { checkMap, FileRefused, mend, readAssignmentText, readContextText, readMapText } from '@ichnograph/core';
+import { checkMap, mend, readAssignmentText, readContextText, readMapText } from '@ichnograph/core';
 import type { Report } from '@ichnograph/core';
 import { asCsv, asTable } from './rows.js';
+import { read, Refusal, runTool } from './tool.js';
 
 const USAGE = 'check ASSIGNMENT.json MAP.json [MAP.json …] [--context CONTEXT.json] [--format json|table|csv]';
 const FORMATS = {
@@ -16,20 +16,6 @@ const FORMATS = {
   table: asTable,
   csv: asCsv,
 };
-
-/** What a caller did wrong, said in one line. */
-class Refusal extends Error {}
-
-function read<T>(file: string, reader: (text: string) => T): T {
-  try {
-    return reader(readFileSync(file, 'utf8'));
-  } catch (error) {
-    if (error instanceof FileRefused) throw new Refusal(`${file}: ${error.message}`);
-    if ((error as NodeJS.ErrnoException).code)
-      throw new Refusal(`${file}: $ could not be read (${(error as NodeJS.ErrnoException).code})`);
-    throw error;
-  }
-}
 
 function run(args: string[]): string {
   const {
@@ -58,10 +44,4 @@ function parseArguments(args: string[]) {
   }
 }
 
-try {
-  process.stdout.write(`${run(process.argv.slice(2))}\n`);
-} catch (error) {
-  if (!(error instanceof Refusal)) throw error;
-  process.stderr.write(`${error.message}\n`);
-  process.exitCode = 2;
-}
+runTool(run);

@@ -55,3 +55,5 @@ export type { WayName } from './spoil/spoil.js';
 export { propose } from './advice/propose.js';
 export { reviewRequirements } from './advice/review/review-requirements.js';
 export type { Finding as ReviewFinding } from './advice/review/sheet.js';
+export { EYES, legendDistances } from './advice/legend-distances.js';
+export type { Eyes, KindDistance } from './advice/legend-distances.js';

@@ -60,7 +60,7 @@ export const kindStyle = requirementType<Params>({
   sentence: ({ kinds, shape, fill, outline }, assignment) => [
     'Every ',
     kinds ? blank('kinds', kindNames(assignment, kinds)) : 'topic',
-    ' is drawn in its kind’s ',
+    ...(shape || fill || outline ? [' is drawn in its kind’s '] : [' is of a kind of the legend']),
     ...[
       ...(shape ? [blank('shape', 'shape')] : []),
       ...(fill ? [blank('fill', 'fill')] : []),

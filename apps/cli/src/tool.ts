@@ -1,0 +1,35 @@
+import { readFileSync } from 'node:fs';
+import { FileRefused } from '@ichnograph/core';
+
+/** What a caller did wrong, said in one line. */
+export class Refusal extends Error {}
+
+export function read<T>(file: string, reader: (text: string) => T): T {
+  try {
+    return reader(readFileSync(file, 'utf8'));
+  } catch (error) {
+    if (error instanceof FileRefused) throw new Refusal(`${file}: ${error.message}`);
+    const { code } = error as NodeJS.ErrnoException;
+    if (code) throw new Refusal(`${file}: $ could not be read (${code})`);
+    throw error;
+  }
+}
+
+/** Runs a tool: what it answers on standard output, or what the caller did wrong on standard error and exit code 2. */
+export function runTool(tool: (args: string[]) => string): void {
+  try {
+    process.stdout.write(`${tool(process.argv.slice(2))}\n`);
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    process.stderr.write(`${error.message}\n`);
+    process.exitCode = 2;
+  }
+}
+
+/** The arguments of a tool that takes so many files and words, and no options. */
+export function words<N extends string>(args: string[], usage: string, names: readonly N[]): Record<N, string> {
+  if (args.length !== names.length || args.some((arg) => arg.startsWith('--'))) throw new Refusal(`usage: ${usage}`);
+  return Object.fromEntries(names.map((name, i) => [name, args[i]!])) as Record<N, string>;
+}
+
+export const asJson = (value: unknown): string => JSON.stringify(value, null, 2);
