@@ -2,7 +2,8 @@ import type { INestApplication } from '@nestjs/common';
 import { writeAssignment } from '@ichnograph/core';
 import { AccountsService, AssignmentsService, ClassesService, MarkingService } from '@ichnograph/server';
 import { bridges } from './bridges/assignment.js';
-import { juno, kofi, noor } from './bridges/works.js';
+import { classWorks } from './bridges/class.js';
+import { kofi } from './bridges/works.js';
 import type { DemoClock } from './demo-clock.js';
 import { CLASS_9B, DEMO_PASSWORD, SCHOOL, STAFF_PEOPLE, STUDENTS_9B } from './people.js';
 import { DemoStudent } from './student.js';
@@ -100,11 +101,20 @@ async function drawWorks(
   );
   await marking.return(handedIn, maren);
 
-  const second = await student('juno', -1, '18:15');
-  await second.draw(juno);
-
-  const third = await student('noor', -2, '16:40');
-  await third.draw(noor);
-  clock.at(-1, '14:32');
-  await third.handIn('');
+  for (const work of classWorks) {
+    const one = await student(work.name, ...work.begun);
+    await one.draw(work.map);
+    if (!work.handedIn) continue;
+    clock.at(...work.handedIn);
+    const submission = await one.handIn(work.note ?? '');
+    if (!work.returned) continue;
+    clock.at(...work.returned.at);
+    await marking.addComment(submission, { anchor: 'map', text: work.returned.comment }, maren);
+    await marking.return(submission, maren);
+    if (!work.again) continue;
+    clock.at(...work.again.at);
+    await one.revise();
+    await one.draw(work.again.map);
+    await one.handIn(work.again.note);
+  }
 }

@@ -30,26 +30,34 @@ export class DemoStudent {
     doc.on('update', (update: Uint8Array) => log.append(this.name, update, countersOf(doc)));
   }
 
-  /** Makes the live map look like the drawn one: given topics are moved and reworded, all else is added. */
+  /** Takes a work that came back in hand again. */
+  async revise(): Promise<void> {
+    await this.app.get(WorksService).revise(this.workId, this.account);
+  }
+
+  /** Makes the live map look like the drawn one: what is there is changed, what is not drawn goes, all else is added. */
   async draw(map: TopicMap): Promise<void> {
-    const byOrigin = new Map(this.live.snapshot.topics.map((topic) => [topic.origin, topic.id]));
-    for (const topic of map.topics) {
-      const { id: drawnId, ...fields } = topic;
-      const existing = byOrigin.get(drawnId);
-      const id = existing ?? randomUUID();
-      this.ids.set(drawnId, id);
-      this.apply(
-        existing
-          ? { do: 'set', in: 'topics', id, fields }
-          : { do: 'add', to: 'topics', item: { ...topic, id, by: this.account.id } },
-      );
+    for (const { id, origin } of this.live.snapshot.topics) if (origin !== undefined) this.ids.set(origin, id);
+    const drawn = new Set([...map.topics, ...map.links].map(({ id }) => id));
+    const gone = [...this.ids].filter(([drawnId]) => !drawn.has(drawnId));
+    for (const [drawnId, id] of gone) {
+      this.ids.delete(drawnId);
+      for (const to of ['links', 'topics'] as const)
+        if (this.live.snapshot[to].some((one) => one.id === id)) this.apply({ do: 'remove', from: to, id });
     }
-    for (const link of map.links) {
-      const [from, to] = [this.ids.get(link.from)!, this.ids.get(link.to)!];
-      this.apply({ do: 'add', to: 'links', item: { ...link, id: randomUUID(), from, to, by: this.account.id } });
-    }
+    for (const { id: drawnId, origin: _origin, ...fields } of map.topics) this.put('topics', drawnId, fields);
+    for (const { id: drawnId, from, to, ...fields } of map.links)
+      this.put('links', drawnId, { ...fields, from: this.ids.get(from)!, to: this.ids.get(to)! });
     this.apply({ do: 'entitle', fields: { title: map.title } });
     await this.app.get(UpdateLog).drained(this.name);
+  }
+
+  private put(to: 'topics' | 'links', drawnId: string, fields: object): void {
+    const known = this.ids.get(drawnId);
+    if (known !== undefined) return this.apply({ do: 'set', in: to, id: known, fields: { ...fields } });
+    const id = randomUUID();
+    this.ids.set(drawnId, id);
+    this.apply({ do: 'add', to, item: { ...fields, id, by: this.account.id } } as Change);
   }
 
   /** The live id of a drawn topic, or of the link between two. */

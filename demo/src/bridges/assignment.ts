@@ -239,6 +239,34 @@ export const bridges: Assignment = {
     { id: 'r7', type: 'links-labelled', params: {}, level: 'must', points: 4 },
     { id: 'r8', type: 'few-crossings', params: { max: 2 }, level: 'should', points: 2 },
     { id: 'r9', type: 'no-overlaps', params: {}, level: 'should', points: 2 },
+    { id: 'r10', type: 'main-branches', params: { min: 2, max: 5 }, level: 'should', points: 2 },
+    { id: 'r11', type: 'cross-links', params: { min: 2 }, level: 'should', points: 3 },
+    {
+      id: 'r12',
+      type: 'anchor-links',
+      params: { kind: 'target', linkKind: 'shows' },
+      level: 'should',
+      points: 2,
+      hint: 'Choose the dashed link from the legend, and draw one from each target.',
+    },
+    {
+      id: 'r13',
+      type: 'propositions-present',
+      params: {
+        propositions: [
+          { from: 'Arch', to: 'Compression' },
+          { from: 'Cable', to: 'Tension' },
+          { from: 'Pier', to: 'Foundation' },
+        ],
+        min: 2,
+      },
+      level: 'must',
+      points: 3,
+      hint: 'What does a load do inside an arch, and inside a cable?',
+    },
+    { id: 'r14', type: 'precise-phrases', params: {}, level: 'should', points: 3 },
+    { id: 'r15', type: 'kind-style', params: {}, level: 'should', points: 2 },
+    { id: 'r16', type: 'map-details', params: { needs: ['title', 'author'] }, level: 'extra', points: 1 },
   ],
   criteria: [
     {
