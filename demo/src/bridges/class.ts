@@ -49,7 +49,7 @@ export const classWorks: ClassWork[] = [
   {
     name: 'quentin',
     begun: [-2, '13:30'],
-    map: gone('How bridges carry loads', santeri, 14, 'cross-lines', 'cross-lines'),
+    map: gone('How bridges carry loads', santeri, 14, 'cross-lines'),
     handedIn: [-1, '20:12'],
     note: 'It got a bit crowded.',
   },

@@ -52,6 +52,8 @@ export { readAssignment, readAssignmentText, writeAssignment } from './formats/a
 export { readContextText } from './formats/context-file.js';
 export { isWay, spoil, WAYS } from './spoil/spoil.js';
 export type { WayName } from './spoil/spoil.js';
+export { evidenceMarks } from './evidence/evidence-marks.js';
+export type { EvidenceMark } from './evidence/evidence-marks.js';
 export { propose } from './advice/propose.js';
 export { reviewRequirements } from './advice/review/review-requirements.js';
 export type { Finding as ReviewFinding } from './advice/review/sheet.js';

@@ -6,10 +6,10 @@ import type { KeyboardEvent, ReactNode } from 'react';
 import { showDay } from '../app/dates';
 import { useTimeZone } from '../app/queries';
 import { Canvas } from './canvas';
-import { concernOf, flagsOf } from './flags';
 import { Margin, MARGIN_WIDTH } from './margin';
 import { Reading } from './reading-line';
 import { TitleBlock } from './title-block';
+import { useEvidence } from './use-evidence';
 import { useShow } from './view';
 import type { Padding } from './view';
 import { ViewControls } from './view-controls';
@@ -63,18 +63,7 @@ export function FrozenMap({
   const padding = paddingFor(detail.comments.length);
   const host = useRef<HTMLDivElement>(null);
   const selected = useMemo(() => new Set(selection), [selection]);
-  const flags = useMemo(
-    () => flagsOf(report, map.topics.length, requirement),
-    [report, map.topics.length, requirement],
-  );
-  const concern = useMemo(
-    () =>
-      concernOf(
-        report.results.find(({ id }) => id === requirement),
-        map.links,
-      ),
-    [report, requirement, map.links],
-  );
+  const { flags, concern, marks } = useEvidence(map, assignment, report, requirement);
   return (
     <>
       <div className="relative min-h-0 flex-1">
@@ -86,6 +75,7 @@ export function FrozenMap({
           flags={flags}
           concern={concern}
           typing={null}
+          overlay={marks}
           padding={padding}
           onSelect={onSelect}
           fitKey={detail.id}

@@ -160,7 +160,10 @@ function usePageKeys(go: (step: number) => void): void {
 
 function PileList({ pile, workId }: { pile: Pile; workId: string }) {
   const here = useRef<HTMLAnchorElement>(null);
-  useEffect(() => here.current?.scrollIntoView({ block: 'nearest' }), [workId]);
+  useEffect(() => {
+    // Its answer differs from browser to browser, and an effect's answer is called when the page goes on.
+    here.current?.scrollIntoView({ block: 'nearest' });
+  }, [workId]);
   const returned = pile.entries.filter(({ state }) => state === 'returned' || state === 'done').length;
   return (
     <nav aria-label="Pile" className="pb-4">

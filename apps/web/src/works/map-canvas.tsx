@@ -6,7 +6,7 @@ import type { RefObject } from 'react';
 import { useStore } from 'zustand';
 import { showDay } from '../app/dates';
 import { useTimeZone } from '../app/queries';
-import { Canvas, concernOf, flagsOf, TitleBlock, ViewControls } from '../map';
+import { Canvas, TitleBlock, useEvidence, ViewControls } from '../map';
 import type { Gestures, Padding } from '../map';
 import { Button } from '../ui/button';
 import { onCanvasKey } from './canvas-keys';
@@ -42,18 +42,7 @@ export function MapCanvas({ detail, open, host, centre, onKeys }: Props) {
   const state = useStore(open.work.store, (store) => store.state);
   const selection = useMemo(() => new Set(selected), [selected]);
   const bare = isBare(map);
-  const flags = useMemo(
-    () => flagsOf(bare ? null : report, map.topics.length, requirement),
-    [bare, report, map.topics.length, requirement],
-  );
-  const concern = useMemo(
-    () =>
-      concernOf(
-        report?.results.find(({ id }) => id === requirement),
-        map.links,
-      ),
-    [report, requirement, map.links],
-  );
+  const { flags, concern, marks } = useEvidence(map, open.assignment, bare ? null : report, requirement);
   const gestures = useMemo(
     (): Gestures => ({
       onMove: actions.move,
@@ -83,19 +72,22 @@ export function MapCanvas({ detail, open, host, centre, onKeys }: Props) {
       onKey={(event) => onCanvasKey(event, editor, centre, detail.mayEdit)}
       gestures={detail.mayEdit ? gestures : undefined}
       overlay={
-        detail.mayEdit && (
-          <>
-            <ResizeGrip />
-            <TypingOverlay
-              legend={legend}
-              onDone={() =>
-                requestAnimationFrame(() => {
-                  if (!editor.store.getState().typing) host.current?.focus({ preventScroll: true });
-                })
-              }
-            />
-          </>
-        )
+        <>
+          {marks}
+          {detail.mayEdit && (
+            <>
+              <ResizeGrip />
+              <TypingOverlay
+                legend={legend}
+                onDone={() =>
+                  requestAnimationFrame(() => {
+                    if (!editor.store.getState().typing) host.current?.focus({ preventScroll: true });
+                  })
+                }
+              />
+            </>
+          )}
+        </>
       }
     >
       <ViewControls map={map} legend={legend} padding={PADDING} />

@@ -11,6 +11,15 @@ type Params = { paper: 'A4' | 'Letter'; orientation: 'either' | 'landscape' | 'p
 const PAPERS = { A4: [210, 297], Letter: [215.9, 279.4] } as const;
 const [MARGIN_MM, AROUND, MM_A_UNIT, POINTS_A_UNIT] = [10, 20, 25.4 / 96, 0.75];
 
+/** What of a sheet can be printed on, canvas units. */
+export function paperSide(
+  paper: 'A4' | 'Letter',
+  orientation: 'landscape' | 'portrait',
+): { width: number; height: number } {
+  const [short, long] = PAPERS[paper].map((side) => (side - 2 * MARGIN_MM) / MM_A_UNIT) as [number, number];
+  return orientation === 'landscape' ? { width: long, height: short } : { width: short, height: long };
+}
+
 export const fitsPaper = requirementType<Params>({
   id: 'fits-paper',
   group: 'layout',
@@ -39,10 +48,11 @@ export const fitsPaper = requirementType<Params>({
     const { topics } = index.map;
     const box = unionOf(topics.map((topic) => boxOf(topic, AROUND)));
     if (!box) return { fraction: 0, message: 'small', data: { point: 0, min: minPoint }, evidence: [] };
-    const [short, long] = PAPERS[paper].map((side) => (side - 2 * MARGIN_MM) / MM_A_UNIT) as [number, number];
-    const scaleOn = (width: number, height: number): number =>
-      Math.min(1, width / (box.right - box.left), height / (box.bottom - box.top));
-    const [landscape, portrait] = [scaleOn(long, short), scaleOn(short, long)];
+    const scaleOn = (lies: 'landscape' | 'portrait'): number => {
+      const { width, height } = paperSide(paper, lies);
+      return Math.min(1, width / (box.right - box.left), height / (box.bottom - box.top));
+    };
+    const [landscape, portrait] = [scaleOn('landscape'), scaleOn('portrait')];
     const scale =
       orientation === 'either' ? Math.max(landscape, portrait) : orientation === 'landscape' ? landscape : portrait;
     const points = topics.map((topic) => ({
