@@ -18,6 +18,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../assignments/assignments-page')).AssignmentsPage }),
       },
       {
+        path: 'assignments/what-can-i-ask-for',
+        lazy: async () => ({ Component: (await import('../assignments/what-can-i-ask-page')).WhatCanIAskPage }),
+      },
+      {
         path: 'assignments/:id',
         lazy: async () => ({ Component: (await import('../assignments/assignment-page')).AssignmentPage }),
       },

@@ -2,7 +2,7 @@ import { readAssignment } from '@ichnograph/core';
 import type { AssignmentDetail } from '@ichnograph/contract';
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { Failed } from '../app/failures';
 import { Loading, Page } from '../app/page';
 import { useAssignment } from '../app/queries';
@@ -42,6 +42,11 @@ function Sheet({ detail }: { detail: AssignmentDetail }) {
           </Section>
           <Section title={`Requirements · ${body.requirements.length}`}>
             <RequirementSentences assignment={body} />
+            <p className="mt-2 text-sm">
+              <Link className="text-action underline" to="/assignments/what-can-i-ask-for">
+                What else can I ask for?
+              </Link>
+            </p>
           </Section>
           <Section title="Starter map">
             {starter ? (

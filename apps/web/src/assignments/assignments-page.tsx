@@ -18,6 +18,11 @@ export function AssignmentsPage() {
     <Page
       title="Assignments"
       lead="What you can give to a class. Bring one in as a file; you can write each out again."
+      actions={
+        <Link className={buttonClass()} to="/assignments/what-can-i-ask-for">
+          What can I ask for?
+        </Link>
+      }
     >
       <BringIn />
       {assignments.data.length === 0 ? (

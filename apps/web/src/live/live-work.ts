@@ -83,6 +83,8 @@ export function openWork({ accountId, workId, onWorkChanged }: Wishes): LiveWork
     tell();
   };
   const provider = new HocuspocusProvider({
+    // A page nobody touches still hears from the server, and so is not taken for one that lost it.
+    forceSyncInterval: 7000,
     websocketProvider: socket,
     name: workDocument(workId),
     document: doc,

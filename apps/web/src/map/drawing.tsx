@@ -43,6 +43,8 @@ interface LinkLook {
   selected?: boolean;
   wash?: boolean;
   phraseHidden?: boolean;
+  /** the colour of a state, where a check speaks of this link */
+  flagged?: string | undefined;
 }
 
 /** A link in map coordinates; for use inside an SVG. */
@@ -54,12 +56,14 @@ export const LinkDrawingView = memo(function LinkDrawingView({
   selected,
   wash,
   phraseHidden,
+  flagged,
 }: { link: Link; from: Topic; to: Topic; legend: Legend } & LinkLook) {
   const drawing = drawLink(link, from, to, legend);
   const { path, heads, style } = drawing;
   const dash = dashLengths(style);
   return (
     <>
+      {flagged && <path d={path} fill="none" stroke={flagged} strokeOpacity="0.28" strokeWidth={style.width + 9} />}
       {(selected || wash) && (
         <path
           d={path}

@@ -1,6 +1,7 @@
 /** What other folders may use of this one. */
 export { Canvas } from './canvas';
 export type { Gestures } from './canvas';
+export { CheckedMap } from './checked-map';
 export { CommentCard, subjectOf } from './comment-card';
 export { LinkDrawingView, TopicDrawing } from './drawing';
 export { FrozenMap, useFrozen, useGo } from './frozen-map';

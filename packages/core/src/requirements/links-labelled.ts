@@ -1,7 +1,7 @@
 import { isBlank } from '../words/normal-form.js';
 import { ramp, share } from './fractions.js';
 import { requirementType } from './types.js';
-import { blank, plural, quoted } from './words.js';
+import { blank, quoted } from './words.js';
 
 type Params = { minShare: number };
 
@@ -17,7 +17,8 @@ export const linksLabelled = requirementType<Params>({
   messages: {
     none: () => 'No links yet.',
     all: ({ of }) => (of === 1 ? 'The one link has.' : `All ${of} have.`),
-    some: ({ count, of }) => `${count} of ${plural(Number(of), 'link')} ${count === 1 ? 'has' : 'have'}.`,
+    some: ({ count, of }) =>
+      of === 1 ? 'The one link has none.' : `${count} of ${of} links ${count === 1 ? 'has' : 'have'}.`,
     bare: ({ from, to }) => `Say how ${quoted(String(from))} and ${quoted(String(to))} belong together.`,
   },
   check: ({ minShare }, { index }) => {

@@ -13,7 +13,7 @@ export const propositionsAbsent = requirementType<Params>({
   asks: () => 'kept',
   params: { propositions: WANTED_PROPOSITIONS },
   sentence: ({ propositions }) => [
-    'The map says none of ',
+    propositions.length === 1 ? 'The map does not say ' : 'The map says none of ',
     blank('propositions', propositions.length),
     propositions.length === 1 ? ' known mistake' : ' known mistakes',
   ],

@@ -14,7 +14,9 @@ export const propositionsPresent = requirementType<Params>({
   asks: () => 'made',
   params: { propositions: WANTED_PROPOSITIONS, min: { type: 'number', least: 0 } },
   sentence: ({ propositions, min }) => [
-    ...(min === undefined ? ['The map says each of '] : ['The map says at least ', blank('min', min), ' of ']),
+    ...(min !== undefined
+      ? ['The map says at least ', blank('min', min), ' of ']
+      : [propositions.length === 1 ? 'The map says ' : 'The map says each of ']),
     blank('propositions', propositions.length),
     propositions.length === 1 ? ' given sentence' : ' given sentences',
   ],

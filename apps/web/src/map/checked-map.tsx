@@ -1,0 +1,80 @@
+import { boxOf, drawingOrder, drawnBox, evidenceMarks } from '@ichnograph/core';
+import type { Assignment, Requirement, Result, TopicMap } from '@ichnograph/core';
+import { useMemo } from 'react';
+import { STATUS_COLOURS } from '../ui/balloon';
+import { LinkDrawingView, TopicDrawing } from './drawing';
+import { EvidenceMarksView } from './evidence-marks-view';
+
+interface Props {
+  map: TopicMap;
+  assignment: Assignment;
+  requirement: Requirement;
+  result: Result;
+  label: string;
+}
+
+const AROUND = 20;
+
+/** A small map with what a check found on it, as the canvas shows it while the requirement is chosen. */
+export function CheckedMap({ map, assignment, requirement, result, label }: Props) {
+  const { legend } = assignment;
+  const topicById = useMemo(() => new Map(map.topics.map((topic) => [topic.id, topic])), [map.topics]);
+  const marks = useMemo(
+    () => evidenceMarks(map, assignment, requirement, result),
+    [map, assignment, requirement, result],
+  );
+  const flagged = new Set(
+    result.evidence.filter(({ flag }) => flag !== false).flatMap(({ topics, links }) => [...topics, ...links]),
+  );
+  const box = drawnBox(map, legend);
+  if (!box) return null;
+  // Two sentences stand under a link that is read both ways.
+  const below = marks.some(({ mark }) => mark === 'turn') ? 2 * AROUND : AROUND;
+  const [width, height] = [box.right - box.left + 2 * AROUND, box.bottom - box.top + AROUND + below];
+  const ring = STATUS_COLOURS[result.status];
+  return (
+    <svg
+      role="img"
+      aria-label={label}
+      viewBox={`${box.left - AROUND} ${box.top - AROUND} ${width} ${height}`}
+      width={Math.min(400, width)}
+      className="max-h-72 max-w-full"
+    >
+      {drawingOrder(map, legend).map((mark) =>
+        mark.what === 'link' ? (
+          <LinkDrawingView
+            key={`link ${mark.link.id}`}
+            link={mark.link}
+            from={topicById.get(mark.link.from)!}
+            to={topicById.get(mark.link.to)!}
+            legend={legend}
+            flagged={flagged.has(mark.link.id) ? ring : undefined}
+          />
+        ) : (
+          <g key={`topic ${mark.topic.id}`} transform={`translate(${mark.topic.x} ${mark.topic.y})`}>
+            <TopicDrawing topic={mark.topic} legend={legend} />
+          </g>
+        ),
+      )}
+      {map.topics
+        .filter(({ id }) => flagged.has(id))
+        .map((topic) => {
+          const { left, top, right, bottom } = boxOf(topic, 5);
+          return (
+            <rect
+              key={topic.id}
+              x={left}
+              y={top}
+              width={right - left}
+              height={bottom - top}
+              fill="none"
+              stroke={ring}
+              strokeWidth="1.8"
+              strokeDasharray="5 3"
+            />
+          );
+        })}
+      <EvidenceMarksView marks={marks} />
+    </svg>
+  );
+}

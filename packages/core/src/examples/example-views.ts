@@ -1,0 +1,28 @@
+import type { Assignment, Requirement, TopicMap } from '../map/types.js';
+import { resultOf } from '../requirements/check-map.js';
+import { MapIndex } from '../map/map-index.js';
+import { requirementTypeOf } from '../requirements/registry.js';
+import type { Result } from '../requirements/types.js';
+import { EXAMPLES } from './examples.js';
+import { exampleAssignment } from './sketch.js';
+
+export interface CheckedExample {
+  assignment: Assignment;
+  requirement: Requirement;
+  met: { map: TopicMap; result: Result };
+  unmet: { map: TopicMap; result: Result };
+}
+
+/** The two small maps of a type, checked now. Throws where a type has none. */
+export function checkedExample(type: string): CheckedExample {
+  const example = EXAMPLES[type];
+  if (!example || !requirementTypeOf(type)) throw new Error(`there is no example of “${type}”`);
+  const { given, params = {}, context, unmetContext = context, met, unmet } = example;
+  const requirement: Requirement = { id: type, type, params, level: 'must', points: 1 };
+  const assignment: Assignment = { ...exampleAssignment, ...given, requirements: [requirement] };
+  const checked = (map: TopicMap, of: typeof context) => ({
+    map,
+    result: resultOf(requirement, new MapIndex(map, assignment), of),
+  });
+  return { assignment, requirement, met: checked(met, context), unmet: checked(unmet, unmetContext) };
+}
