@@ -68,7 +68,9 @@ test('a student’s pages', async ({ browser, school }) => {
   await sound(page, 'feedback');
   await page.getByRole('button', { name: /At most 2 crossings/ }).click();
   await sound(page, 'feedback, a requirement chosen');
-  await page.getByRole('button', { name: 'Sentences' }).click();
+  await page.getByRole('button', { name: /main branches leave/ }).click();
+  await sound(page, 'feedback, branches tinted');
+  await page.getByRole('button', { name: 'Sentences', exact: true }).click();
   await sound(page, 'feedback, sentences');
   await page.goto(`${school.url}/password`);
   await page.getByRole('button', { name: 'Change password' }).click();
@@ -125,7 +127,7 @@ test('the map page in its states', async ({ browser, school }) => {
   await sound(page, 'map, folded');
   await page.getByRole('button', { name: 'Unfold requirements' }).click();
   await page.getByRole('button', { name: 'Unfold legend and word bank' }).click();
-  await page.getByRole('button', { name: 'Sentences' }).click();
+  await page.getByRole('button', { name: 'Sentences', exact: true }).click();
   await sound(page, 'map, sentences');
   await page.getByRole('button', { name: 'Map', exact: true }).click();
   await desk.saved();
@@ -198,6 +200,16 @@ test('a teacher’s pages', async ({ browser, school }) => {
   await page.getByRole('link', { name: 'How bridges carry loads' }).click();
   await expect(page.getByRole('img', { name: 'Starter map' })).toBeVisible();
   await sound(page, 'assignment');
+  await page.getByRole('link', { name: 'What else can I ask for?' }).click();
+  await expect(page.getByRole('article')).toHaveCount(52);
+  await sound(page, 'what can I ask for');
+  await page.getByRole('searchbox', { name: 'Find' }).fill('crossing');
+  await expect(page.getByRole('article').first()).toContainText('1 crossing, 1 too many.');
+  await expect(
+    page.getByRole('article').first().getByRole('img', { name: 'A map that does not meet it' }),
+  ).toBeVisible();
+  await page.getByRole('searchbox', { name: 'Find' }).fill('unicorns');
+  await expect(page.getByText('Nothing here has all these words.')).toBeVisible();
   await page.goto(`${school.url}/people`);
   await expect(page.getByRole('table')).toBeVisible();
   await sound(page, 'people, teacher');

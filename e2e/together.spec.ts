@@ -43,7 +43,7 @@ test('two browsers on one map end with the same map, and browser, server and com
     await desk.saved();
   }
   const textOf = async ({ page }: MapDesk): Promise<string[]> => {
-    await page.getByRole('button', { name: 'Sentences' }).click();
+    await page.getByRole('button', { name: 'Sentences', exact: true }).click();
     const lines = await page.getByTestId('sentences').getByRole('listitem').allInnerTexts();
     await page.getByRole('button', { name: 'Map', exact: true }).click();
     return lines;

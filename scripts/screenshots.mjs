@@ -61,7 +61,7 @@ async function pictures(browser, url) {
   await juno.getByRole('button', { name: /Every link has words/ }).click();
   await juno.locator('[data-link="Arch → Keystone"] rect').first().click({ force: true });
   await take(juno, 'map');
-  await juno.getByRole('button', { name: 'Sentences' }).click();
+  await juno.getByRole('button', { name: 'Sentences', exact: true }).click();
   await take(juno, 'sentences');
   await juno.getByRole('button', { name: 'Hand in …' }).click();
   await juno.getByRole('dialog').waitFor();
@@ -94,6 +94,11 @@ async function pictures(browser, url) {
   await maren.getByRole('link', { name: 'How bridges carry loads' }).click();
   await maren.getByRole('img', { name: 'Starter map' }).waitFor();
   await take(maren, 'assignment');
+  await maren.getByRole('link', { name: 'What else can I ask for?' }).click();
+  await maren.getByRole('article').first().waitFor();
+  await maren.locator('#layout').scrollIntoViewIfNeeded();
+  await maren.getByRole('link', { name: 'It can be read' }).click();
+  await take(maren, 'what-can-i-ask-for');
 
   const halina = await enter('halina');
   await halina.getByRole('table').waitFor();

@@ -1,4 +1,14 @@
 import { benchChecks, benchHeap } from './checks.js';
+import { benchSaving } from './saving.js';
+import { benchSizes } from './sizes.js';
 
-benchChecks();
-benchHeap();
+const PARTS: Record<string, () => void | Promise<void>> = {
+  checks: benchChecks,
+  heap: benchHeap,
+  saving: benchSaving,
+  sizes: benchSizes,
+};
+
+const part = PARTS[process.argv[2] ?? ''];
+if (!part) throw new Error(`there is no part ${process.argv[2]}; there are ${Object.keys(PARTS).join(', ')}`);
+await part();

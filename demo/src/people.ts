@@ -55,7 +55,7 @@ export const STUDENTS_9B: DemoPerson[] = NAMES_9B.map((full) => {
 
 /** Sign-in names of those the first page offers with one click, and what each shows. */
 export const FIRST_PAGE: Record<string, string> = {
-  maren: 'Teacher: one map waits to be marked',
+  maren: 'Teacher: ten maps wait to be marked',
   noor: 'Student: has handed in',
   juno: 'Student: half way through',
   kofi: 'Student: got the map back',

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import net from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -65,6 +65,70 @@ describe('check', () => {
         { encoding: 'utf8', cwd: folder, env: { ...process.env, NODE_OPTIONS: '' } },
       );
       expect(stdout.split('\n')[1]).toMatch(/^"'=SUM/);
+    } finally {
+      rmSync(folder, { recursive: true });
+    }
+  });
+});
+
+describe('propose, spoil and review', () => {
+  const sample = (name: string): string => path.join('packages/core/testdata/bridges', name);
+  const [assignment, map] = [sample('assignment.json'), sample('map.json')];
+  const tool = (name: string, ...args: string[]) => node([`apps/cli/dist/${name}.js`, ...args]);
+  const printed = <T>({ stdout }: { stdout: string }): T => JSON.parse(stdout) as T;
+
+  test('propose prints requirements as in the file, each with its sentence', () => {
+    const proposed = printed<{ id: string; type: string; params: object; sentence: string }[]>(
+      tool('propose', assignment, map),
+    );
+    expect(proposed.length).toBeGreaterThanOrEqual(6);
+    expect(proposed[0]).toMatchObject({
+      type: 'all-terms-present',
+      params: {},
+      sentence: 'Every given term is on the map',
+    });
+  });
+
+  test('spoil prints a map that check can read; one seed, one map', () => {
+    const spoiled = tool('spoil', assignment, map, 'cut-loose', '7');
+    expect(printed<{ format: string }>(spoiled).format).toBe('ichnograph-map');
+    expect(tool('spoil', assignment, map, 'cut-loose', '7').stdout).toBe(spoiled.stdout);
+  });
+
+  test('review prints findings, and none for what asks for nothing', () => {
+    expect(printed(tool('review', assignment))).toEqual([]);
+    const findings = printed<{ code: string; requirements: string[]; sentence: string }[]>(
+      tool('review', cases('tree-of-a-truss/assignment.json')),
+    );
+    expect(findings.map(({ code }) => code)).toEqual(['branches-over-branching']);
+    expect(findings[0]).toMatchObject({ requirements: expect.any(Array), sentence: expect.stringMatching(/\.$/) });
+  });
+
+  test.each<[string, string[], RegExp]>([
+    ['propose', [assignment], /^usage: propose/],
+    ['propose', [map, map], /map\.json: \$\.format/],
+    ['spoil', [assignment, map, 'toString', '1'], /no way to spoil/],
+    ['spoil', [assignment, map, 'cut-loose', 'one'], /whole number/],
+    ['review', [], /^usage: review/],
+    ['review', ['no-such.json'], /could not be read/],
+  ])('%s %j: exit 2 and one line', (name, args, line) => {
+    const { status, stdout, stderr } = tool(name, ...args);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+    expect(stderr).toMatch(line);
+  });
+
+  test('a parameter that is wrong is refused with its path in the file', () => {
+    const file = JSON.parse(readFileSync(assignment, 'utf8')) as { requirements: object[] };
+    file.requirements = [
+      { id: 'a', type: 'propositions-present', params: { propositions: [{ from: 'Arch' }] }, level: 'must', points: 1 },
+    ];
+    const folder = mkdtempSync(path.join(tmpdir(), 'ichnograph-'));
+    try {
+      writeFileSync(path.join(folder, 'bad.json'), JSON.stringify(file));
+      const { status, stderr } = tool('review', path.join(folder, 'bad.json'));
+      expect(status).toBe(2);
+      expect(stderr).toContain('$.requirements[0].params.propositions[0].to is missing');
     } finally {
       rmSync(folder, { recursive: true });
     }

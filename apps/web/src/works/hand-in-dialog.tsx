@@ -63,7 +63,12 @@ export function HandInDialog({
             {open.length === 1 ? 'One thing is' : `${open.length} things are`} not wholly met. You may hand in all the
             same.
           </p>
-          <ul className="grid max-h-48 gap-1.5 overflow-y-auto border-y border-rule py-2">
+          {/* It may scroll, so it can be reached by key. */}
+          <ul
+            tabIndex={0}
+            aria-label="What is not wholly met"
+            className="grid max-h-48 gap-1.5 overflow-y-auto border-y border-rule py-2"
+          >
             {open.map(({ id, number, status, sentence, message }) => (
               <li key={id} className="flex items-start gap-2">
                 <span className="w-5 text-right font-mono text-sm text-quiet">{number}</span>

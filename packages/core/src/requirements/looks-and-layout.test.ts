@@ -75,6 +75,40 @@ requirementTester(
   'fan-style',
   guided,
   [
+    {
+      name: 'several colours',
+      params: { when: 'always', minFan: 2 },
+      map: mapOf(
+        [topic('a'), topic('b', { x: 200 }), topic('c', { y: 200 })],
+        [link('a', 'b', { width: 3, colour: '#aa0000' }), link('a', 'c', { width: 3, colour: '#0000aa' })],
+      ),
+      status: 'unmet',
+      fraction: 0,
+      flags: ['a-b', 'a-c'],
+    },
+    {
+      name: 'two that cross and look alike',
+      params: { minFan: 2 },
+      map: mapOf(
+        [
+          topic('a'),
+          topic('b', { x: 400, y: 400 }),
+          topic('c', { x: 400 }),
+          topic('d', { y: 400 }),
+          topic('e', { x: -300 }),
+          topic('f', { x: 700 }),
+        ],
+        [
+          ['a', 'b'],
+          ['a', 'e'],
+          ['c', 'd'],
+          ['c', 'f'],
+        ].map(([from, to]) => link(from!, to!, { width: 3 })),
+      ),
+      status: 'unmet',
+      fraction: 0,
+      flags: ['a-b', 'a-e', 'c-d', 'c-f'],
+    },
     { name: 'one wide colour', map: fan({ colour: '#123456', width: 3 }), status: 'met', fraction: 1, flags: [] },
     { name: 'thin', map: fan({ width: 1 }), status: 'unmet', fraction: 0, flags: ['h-a', 'h-b', 'h-c'] },
     { name: 'no busy topic', params: { minFan: 4 }, map: fan({ width: 1 }), status: 'met', fraction: 1, flags: [] },
@@ -139,6 +173,7 @@ const branches = (fills: [string, string, string]) =>
     [link('Bridge', 'a'), link('Bridge', 'b'), link('a', 'c')],
   );
 requirementTester('branch-colours', guided, [
+  { name: 'no root', map: mapOf([topic('x')]), status: 'unmet', fraction: 0, flags: [] },
   {
     name: 'kept and told apart',
     map: branches(['#ffdddd', '#ddddff', '#ffdedd']),
@@ -193,6 +228,7 @@ requirementTester('clear-text', guided, [
 ]);
 
 requirementTester('clear-phrases', guided, [
+  { name: 'no words yet', map: mapOf([topic('x')]), status: 'met', fraction: 1, flags: [] },
   { name: 'clear', map: mapOf(row(0, 400), [link('t0', 't1')]), status: 'met', fraction: 1, flags: [] },
   {
     name: 'on a topic, the other clear',
@@ -228,6 +264,7 @@ requirementTester('short-links', guided, [
 const years = (...places: [number, number, number][]) =>
   mapOf(places.map(([x, y, sequence], i) => topic(`t${i}`, { x, y, sequence })));
 requirementTester('in-sequence', guided, [
+  { name: 'none yet', map: mapOf([topic('x')]), status: 'unmet', fraction: 0, flags: [] },
   {
     name: 'rightward',
     map: years([0, 0, 1900], [200, 0, 1950], [400, -50, 2000]),
@@ -252,6 +289,19 @@ const placed = (y: number) =>
     [link('Bridge', 'a'), link('a', 'b')],
   );
 requirementTester('arrangement', guided, [
+  {
+    name: 'nearer to the root than what it hangs from',
+    params: { form: 'outward' },
+    assignment: assignmentOf({ root: 'Bridge' }),
+    map: mapOf(
+      [topic('Bridge'), topic('a', { x: 300 }), topic('b', { x: 100 })],
+      [link('Bridge', 'a'), link('a', 'b')],
+    ),
+    status: 'partly',
+    fraction: 0.5 / 0.8,
+    flags: ['a-b'],
+  },
+  { name: 'no root', map: mapOf([topic('x')]), status: 'unmet', fraction: 0, flags: [] },
   { name: 'downward', map: placed(200), status: 'met', fraction: 1, flags: [] },
   {
     name: 'one step up',

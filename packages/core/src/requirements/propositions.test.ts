@@ -10,6 +10,7 @@ const said = (phrase: string, more = {}) => link('Arch', 'Pier', { phrase, ...mo
 const pair = (phrase: string, more = {}) => mapOf([arch, pier], [said(phrase, more)]);
 
 requirementTester('arrowed-links', assignmentOf(), [
+  { name: 'none yet', map: mapOf([topic('x')]), status: 'unmet', fraction: 0, flags: [] },
   { name: 'arrowed', map: pair('holds'), status: 'met', fraction: 1, flags: [] },
   {
     name: 'one both ways',

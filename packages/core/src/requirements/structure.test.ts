@@ -83,6 +83,7 @@ requirementTester('sits-under', rooted, [
 ]);
 
 requirementTester('depth', rooted, [
+  { name: 'no root', params: { min: 1 }, map: mapOf([topic('x')]), status: 'unmet', fraction: 0, flags: [] },
   { name: 'deep enough', params: { min: 2 }, map: mapOf(topics, tree), status: 'met', fraction: 1, flags: [] },
   { name: 'too shallow', params: { min: 4 }, map: mapOf(topics, tree), status: 'partly', fraction: 0.5, flags: [] },
   {
@@ -97,6 +98,7 @@ requirementTester('depth', rooted, [
 ]);
 
 requirementTester('main-branches', rooted, [
+  { name: 'no root', params: { min: 1 }, map: mapOf([topic('x')]), status: 'unmet', fraction: 0, flags: [] },
   { name: 'two', params: { min: 2, max: 3 }, map: mapOf(topics, tree), status: 'met', fraction: 1, flags: [] },
   { name: 'too few', params: { min: 4 }, map: mapOf(topics, tree), status: 'partly', fraction: 0.5, flags: [] },
   {
@@ -111,6 +113,7 @@ requirementTester('main-branches', rooted, [
 ]);
 
 requirementTester('branching', rooted, [
+  { name: 'no root', map: mapOf([topic('x')]), status: 'unmet', fraction: 0, flags: [] },
   { name: 'light', map: mapOf(topics, tree), status: 'met', fraction: 1, flags: [] },
   {
     name: 'one heavy of three',
@@ -227,6 +230,14 @@ requirementTester('anchor-links', rooted, [
 ]);
 
 requirementTester('allowed-links', rooted, [
+  {
+    name: 'no links yet',
+    params: { pairs: [['own', 'part']] },
+    map: mapOf([topic('x')]),
+    status: 'unmet',
+    fraction: 0,
+    flags: [],
+  },
   {
     name: 'as allowed',
     params: {

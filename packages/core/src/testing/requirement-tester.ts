@@ -3,23 +3,27 @@ import { withDefaults } from '../requirements/params.js';
 import { requirementTypeOf } from '../requirements/registry.js';
 import { filled } from '../requirements/words.js';
 import type { Result, Status } from '../requirements/types.js';
-import type { Assignment, TopicMap } from '../map/types.js';
+import type { Assignment, CheckContext, TopicMap } from '../map/types.js';
 
 export interface RequirementCase {
   name: string;
   map: TopicMap;
   assignment?: Assignment;
   params?: Record<string, unknown>;
+  context?: CheckContext;
   status: Status;
   fraction: number | null;
   /** ids and terms flagged, in any order */
   flags?: string[];
 }
 
+/** What is said of a tangle, one thing at a time; `tally.test.ts` looks at those. */
+const CROWDED = new Set(['crossings', 'overlaps', 'overMany', 'under', 'amid']);
+
 /**
  * Holds a requirement type to the contract that all of them share: a met, a partly met and an unmet case; the map not
  * changed; two runs equal; the outcome survives JSON; evidence names things on the map and says something of them;
- * sentences fill their blanks; no message repeats the sentence.
+ * sentences fill their blanks; no message repeats the sentence; each message comes up in some case.
  */
 export function requirementTester(
   id: string,
@@ -30,12 +34,13 @@ export function requirementTester(
   describe(id, () => {
     const type = requirementTypeOf(id)!;
 
-    const run = ({ map, params = {}, assignment: own = assignment }: RequirementCase): Result => {
+    const used = new Set<string>();
+    const run = ({ map, params = {}, context, assignment: own = assignment }: RequirementCase): Result => {
       const requirement = { id: 'r', type: id, params, level: 'must' as const, points: 4 };
       const before = JSON.stringify(map);
       const faults: unknown[] = [];
       const check = () =>
-        checkMap(map, { ...own, requirements: [requirement] }, undefined, {
+        checkMap(map, { ...own, requirements: [requirement] }, context, {
           onFault: (_, fault) => faults.push(fault),
         });
       const [first, second] = [check(), check()];
@@ -45,6 +50,16 @@ export function requirementTester(
       expect(JSON.parse(JSON.stringify(first))).toEqual(first);
       return first.results[0]!;
     };
+
+    const messages = { ...type.messages };
+    beforeAll(() => {
+      for (const [key, say] of Object.entries(messages))
+        type.messages[key] = (data) => {
+          used.add(key);
+          return say(data);
+        };
+    });
+    afterAll(() => Object.assign(type.messages, messages));
 
     test.each(cases.map((one) => [one.name, one] as const))('%s', (_, one) => {
       const result = run(one);
@@ -72,6 +87,11 @@ export function requirementTester(
     test('has a case of each status it can have', () => {
       const statuses = new Set(cases.map(({ status }) => status));
       expect(required.filter((status) => !statuses.has(status))).toEqual([]);
+    });
+
+    test('each of its messages comes up in some case', () => {
+      for (const one of cases) run(one);
+      expect(Object.keys(type.messages).filter((key) => !used.has(key) && !CROWDED.has(key))).toEqual([]);
     });
 
     test('its sentence is whole, and every blank belongs to a parameter', () => {
