@@ -1,6 +1,4 @@
-import Flatbush from 'flatbush';
 import { insideOf, isBeside } from './drawn-part.js';
-import type { Pulse } from './meetings.js';
 import type { Box, Point, Polyline } from './points.js';
 
 const cornersOf = ({ left, top, right, bottom }: Box): Point[] => [
@@ -24,20 +22,3 @@ export function entersBox({ points: line }: Polyline, box: Box): boolean {
 
 export const boxesMeet = (a: Box, b: Box): boolean =>
   a.left <= b.right && b.left <= a.right && a.top <= b.bottom && b.top <= a.bottom;
-
-/** Visits each line, given by its box, with each box that it meets, in the order of their numbers, by a packed Hilbert R-tree. */
-export function eachBoxNear(
-  lines: readonly { box: Box }[],
-  boxes: readonly Box[],
-  visit: (line: number, box: number) => void,
-  pulse: Pulse = () => undefined,
-): void {
-  if (boxes.length === 0) return;
-  const tree = new Flatbush(boxes.length);
-  for (const { left, top, right, bottom } of boxes) tree.add(left, top, right, bottom);
-  tree.finish();
-  lines.forEach(({ box: { left, top, right, bottom } }, l) => {
-    pulse();
-    for (const b of tree.search(left, top, right, bottom).sort((x, y) => x - y)) visit(l, b);
-  });
-}

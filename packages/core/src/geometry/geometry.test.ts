@@ -3,8 +3,8 @@ import { link, topic } from '../testing/make.js';
 import { SHAPES } from '../map/types.js';
 import { drawnPart, longestOutside } from './drawn-part.js';
 import { drawLink } from './draw-link.js';
-import { eachCandidate, eachOverlap, meetingPoint, segmentsMeet } from './meetings.js';
-import { boxAround, lengthOf, pointAlong, polyline } from './points.js';
+import { eachOverlap, meetingPoint, segmentsMeet } from './meetings.js';
+import { boxAround, lengthOf, pointAlong } from './points.js';
 import type { Box, Point } from './points.js';
 import { centreLine } from './path.js';
 import { outlineOf, polygonOf } from './shapes.js';
@@ -107,12 +107,6 @@ test('the index finds the same pairs as looking at every pair', () => {
       expect(found).toEqual(pairs);
     }),
   );
-});
-
-test('empty lines meet nothing', () => {
-  const visited: number[][] = [];
-  eachCandidate([[], [p(0, 0), p(1, 1)], []].map(polyline), (a, b) => visited.push([a, b]));
-  expect(visited).toEqual([]);
 });
 
 test('every outline and polygon keeps to its box, runs clockwise and is convex', () => {

@@ -1,6 +1,6 @@
 import Flatbush from 'flatbush';
 import { orient2d } from 'robust-predicates';
-import type { Box, Point, Polyline } from './points.js';
+import type { Box, Point } from './points.js';
 
 /** Called again and again by long loops; whoever wants to end one throws from it. */
 export type Pulse = () => void;
@@ -22,16 +22,6 @@ export function eachOverlap(
     pulse();
     for (const b of tree.search(left, top, right, bottom, (other) => other > a).sort((x, y) => x - y)) visit(a, b);
   });
-}
-
-/** Visits the index pairs (a < b) of the polylines whose boxes overlap, and so may meet. Empty lines meet nothing. */
-export function eachCandidate(lines: readonly Polyline[], visit: (a: number, b: number) => void, pulse?: Pulse): void {
-  const present = lines.flatMap(({ points, box }, index) => (points.length > 1 ? [{ index, box }] : []));
-  eachOverlap(
-    present.map(({ box }) => box),
-    (a, b) => visit(present[a]!.index, present[b]!.index),
-    pulse,
-  );
 }
 
 /** The first point at which two polylines meet, or null. Touching is meeting. */

@@ -1,4 +1,4 @@
-import { eachCandidate, meetingPoint } from '../geometry/meetings.js';
+import { meetingPoint } from '../geometry/meetings.js';
 import type { Point } from '../geometry/points.js';
 import type { MapIndex } from './map-index.js';
 import type { Link } from './types.js';
@@ -10,18 +10,15 @@ export interface Crossing {
 
 /** The unordered pairs of links with no end in common whose drawn parts meet, each with a point where they do. */
 export function crossingsOf(index: MapIndex): Crossing[] {
-  const { links } = index.map;
-  const lines = links.map((link) => index.drawnPart(link));
-  const found: Crossing[] = [];
-  eachCandidate(
+  const lines = index.lines.filter(({ part }) => part.points.length > 1);
+  const found = index.drawings.meetings.find(
     lines,
-    (a, b) => {
-      const [one, other] = [links[a]!, links[b]!];
-      if (other.from === one.from || other.from === one.to || other.to === one.from || other.to === one.to) return;
-      const at = meetingPoint(lines[a]!.points, lines[b]!.points);
-      if (at) found.push({ links: [one, other], at });
-    },
-    index.pulse,
+    lines,
+    ({ link: one, part }, { link: other, part: theirs }) =>
+      other.from === one.from || other.from === one.to || other.to === one.from || other.to === one.to
+        ? null
+        : meetingPoint(part.points, theirs.points),
+    { within: true, pulse: index.pulse },
   );
-  return found;
+  return found.map(({ a, b, hit }) => ({ links: [a.link, b.link], at: hit }));
 }

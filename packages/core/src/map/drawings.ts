@@ -1,7 +1,8 @@
 import { drawnSolid, phraseBlock, phraseBoxOn, visibleLine } from '../geometry/draw-link.js';
 import { partOutside, solidOf } from '../geometry/drawn-part.js';
+import { Hits } from '../geometry/hits.js';
 import { polyline } from '../geometry/points.js';
-import type { Box, Polyline } from '../geometry/points.js';
+import type { Box, Point, Polyline } from '../geometry/points.js';
 import { isBlank } from '../words/normal-form.js';
 import { remembered } from '../words/word-forms.js';
 import { linkStyle } from './style.js';
@@ -25,6 +26,13 @@ export class Drawings {
   private readonly blocks = remembered(phraseBlock);
   private readonly solids = onTopics((topic) => solidOf(topic, this.legend));
   private readonly outlines = onTopics((topic) => drawnSolid(topic, this.legend, this.solids(topic)));
+
+  /** Where drawn parts meet; which run into topics; what words on links lie on. */
+  readonly meetings = new Hits<Point>();
+  readonly linesInTopics = new Hits<true>();
+  readonly phrasesOnTopics = new Hits<true>();
+  readonly phrasesOnPhrases = new Hits<true>();
+  readonly linesInPhrases = new Hits<true>();
 
   constructor(private readonly legend: Legend) {}
 

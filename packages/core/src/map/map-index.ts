@@ -1,6 +1,6 @@
 import { WordForms } from '../words/word-forms.js';
 import type { Pulse } from '../geometry/meetings.js';
-import type { Polyline } from '../geometry/points.js';
+import type { Box, Polyline } from '../geometry/points.js';
 import { Drawings } from './drawings.js';
 import { crossingsOf } from './crossings.js';
 import type { Crossing } from './crossings.js';
@@ -192,6 +192,14 @@ export class MapIndex {
       this.structuralTopics.map(({ id }) => id),
       next,
     ).filter((part) => part.length > 1);
+  }
+
+  /** Every link with its drawn part, known again in the next map as long as nothing of it changed. */
+  @once get lines(): readonly { link: Link; part: Polyline; key: object; box: Box }[] {
+    return this.map.links.map((link) => {
+      const part = this.drawnPart(link);
+      return { link, part, key: part, box: part.box };
+    });
   }
 
   @once get crossings(): readonly Crossing[] {

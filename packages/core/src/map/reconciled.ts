@@ -41,13 +41,17 @@ function members<T extends Topic | Link>(before: readonly T[], next: readonly T[
 
 function changeOf(was: Topic | Link, now: Topic | Link): Change {
   if (was === now) return 'none';
+  const names = Object.keys(now) as (keyof typeof now)[];
   let change: Change = 'none';
-  for (const name of new Set([...Object.keys(was), ...Object.keys(now)])) {
-    if (isSame(was[name as keyof typeof was], now[name as keyof typeof now])) continue;
+  for (const name of names) {
+    if (isSame(was[name], now[name])) continue;
     if (!PLACES.has(name)) return 'other';
     change = 'moved';
   }
-  return change;
+  if (names.length === Object.keys(was).length) return change;
+  // Something is there no more: a place may be left out, anything else is another change.
+  const gone = Object.keys(was).filter((name) => !(name in now));
+  return gone.every((name) => PLACES.has(name)) ? (gone.length > 0 ? 'moved' : change) : 'other';
 }
 
 const isSame = (a: unknown, b: unknown): boolean =>

@@ -1,6 +1,6 @@
-import { boxesMeet, eachBoxNear, entersBox } from '../geometry/boxes.js';
-import { eachOverlap } from '../geometry/meetings.js';
+import { boxesMeet, entersBox } from '../geometry/boxes.js';
 import { boxOf } from '../geometry/points.js';
+import type { Box } from '../geometry/points.js';
 import { isBlank } from '../words/normal-form.js';
 import { share } from './fractions.js';
 import { Tally } from './tally.js';
@@ -31,49 +31,34 @@ export const clearPhrases = requirementType({
     const worded = links.filter(({ phrase }) => !isBlank(phrase));
     const phrases = worded.flatMap((link) => {
       const box = index.drawings.phraseBox(link, ...index.ends(link));
-      return box ? [{ link, box }] : [];
+      return box ? [{ link, key: box, box }] : [];
     });
-    const boxes = phrases.map(({ box }) => box);
-    const topicBoxes = topics.map((topic) => boxOf(topic));
+    const boxes = topics.map((topic) => ({ topic, key: topic, box: boxOf(topic) }));
+    const { phrasesOnTopics, phrasesOnPhrases, linesInPhrases } = index.drawings;
+    const { pulse } = index;
     const tally = new Tally();
-    eachBoxNear(
+    const meet = (a: { box: Box }, b: { box: Box }): true | null => (boxesMeet(a.box, b.box) ? true : null);
+    for (const { a, b } of phrasesOnTopics.find(phrases, boxes, meet, { pulse }))
+      tally.add([a.link, b.topic], () => ({
+        message: 'onTopic',
+        data: { phrase: a.link.phrase, text: b.topic.text },
+        links: [a.link.id],
+        topics: [b.topic.id],
+      }));
+    for (const { a, b } of phrasesOnPhrases.find(phrases, phrases, meet, { within: true, pulse }))
+      tally.add([a.link, b.link], () => ({
+        message: 'onPhrase',
+        data: { phrase: a.link.phrase, other: b.link.phrase },
+        links: [a.link.id, b.link.id],
+      }));
+    const through = linesInPhrases.find(
+      index.lines,
       phrases,
-      topicBoxes,
-      (i, t) => {
-        if (!boxesMeet(boxes[i]!, topicBoxes[t]!)) return;
-        const [{ link }, topic] = [phrases[i]!, topics[t]!];
-        tally.add([link, topic], () => ({
-          message: 'onTopic',
-          data: { phrase: link.phrase, text: topic.text },
-          links: [link.id],
-          topics: [topic.id],
-        }));
-      },
-      index.pulse,
+      (line, phrase) => (line.link !== phrase.link && entersBox(line.part, phrase.box) ? true : null),
+      { pulse },
     );
-    eachOverlap(
-      boxes,
-      (i, k) => {
-        const [one, other] = [phrases[i]!.link, phrases[k]!.link];
-        tally.add([one, other], () => ({
-          message: 'onPhrase',
-          data: { phrase: one.phrase, other: other.phrase },
-          links: [one.id, other.id],
-        }));
-      },
-      index.pulse,
-    );
-    const lines = links.map((link) => index.drawnPart(link));
-    eachBoxNear(
-      lines,
-      boxes,
-      (l, i) => {
-        const { link, box } = phrases[i]!;
-        if (link === links[l] || !entersBox(lines[l]!, box)) return;
-        tally.add([link], () => ({ message: 'onLine', data: { phrase: link.phrase }, links: [link.id] }));
-      },
-      index.pulse,
-    );
+    for (const { b } of through)
+      tally.add([b.link], () => ({ message: 'onLine', data: { phrase: b.link.phrase }, links: [b.link.id] }));
     const of = worded.length;
     const count = of - worded.filter(tally.has).length;
     return {

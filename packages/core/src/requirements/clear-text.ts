@@ -1,4 +1,4 @@
-import { eachBoxNear, entersBox } from '../geometry/boxes.js';
+import { entersBox } from '../geometry/boxes.js';
 import { boxOf } from '../geometry/points.js';
 import { linkStyle, topicStyle } from '../map/style.js';
 import { share } from './fractions.js';
@@ -30,30 +30,31 @@ export const clearText = requirementType<Params>({
   },
   check: ({ excuseBehind }, { index, assignment: { legend } }) => {
     const { topics, links } = index.map;
-    const lines = links.map((link) => index.drawnPart(link));
-    const boxes = topics.map((topic) => boxOf(topic, -INSET));
+    const words = topics.map((topic) => ({ topic, key: topic, box: boxOf(topic, -INSET) }));
     const tally = new Tally();
-    eachBoxNear(
-      lines,
-      boxes,
-      (l, t) => {
-        const [link, topic] = [links[l]!, topics[t]!];
-        if (topic.id === link.from || topic.id === link.to) return;
-        const { z, fill } = topicStyle(topic, legend);
-        if (excuseBehind && z >= linkStyle(link, legend).z && fill !== 'none') return;
-        if (!entersBox(lines[l]!, boxes[t]!)) return;
-        tally.add([link, topic], () => {
-          const [a, b] = index.ends(link);
-          return {
-            message: 'over',
-            data: { a: a.text, b: b.text, text: topic.text },
-            links: [link.id],
-            topics: [topic.id],
-          };
-        });
-      },
-      index.pulse,
+    const crossing = index.drawings.linesInTopics.find(
+      index.lines,
+      words,
+      ({ link, part }, { topic, box }) =>
+        topic.id !== link.from && topic.id !== link.to && entersBox(part, box) ? true : null,
+      { pulse: index.pulse },
     );
+    for (const {
+      a: { link },
+      b: { topic },
+    } of crossing) {
+      const { z, fill } = topicStyle(topic, legend);
+      if (excuseBehind && z >= linkStyle(link, legend).z && fill !== 'none') continue;
+      tally.add([link, topic], () => {
+        const [a, b] = index.ends(link);
+        return {
+          message: 'over',
+          data: { a: a.text, b: b.text, text: topic.text },
+          links: [link.id],
+          topics: [topic.id],
+        };
+      });
+    }
     const count = links.filter(tally.has).length;
     return {
       fraction: 1 - share(count, links.length),

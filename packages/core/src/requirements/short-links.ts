@@ -20,7 +20,7 @@ export const shortLinks = requirementType<Params>({
       `The link between ${quoted(a)} and ${quoted(b)} is ${length} long: move the two closer.`,
   },
   check: ({ max }, { index }) => {
-    const lengths = index.map.links.map((link) => ({ link, length: lengthOf(index.drawnPart(link).points) }));
+    const lengths = index.lines.map(({ link, part }) => ({ link, length: lengthOf(part.points) }));
     const long = lengths.filter(({ length }) => length > max + CLOSE);
     const [count, of] = [lengths.length - long.length, lengths.length];
     return {
