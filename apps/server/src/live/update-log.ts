@@ -23,7 +23,8 @@ export interface LogListener {
   notStored(name: string): void;
 }
 
-const GROUP_MS = 20;
+/** Long enough for a burst of one gesture, short beside the commit itself. */
+const GROUP_MS = 4;
 const BATCH_BYTES = 4 * 1024 * 1024;
 const RETRY_MS = [200, 500, 1000, 2000, 5000];
 const COMPACT_AFTER = 400;
