@@ -1,4 +1,4 @@
-import { checkMap, LiveCheck } from '@ichnograph/core';
+import { checkMap, LiveCheck, readMapText, writeMap } from '@ichnograph/core';
 import type { CheckContext, TopicMap } from '@ichnograph/core';
 import { ALL_PAIRS } from './all-pairs.js';
 import { assignmentFor, mapOf } from './maps.js';
@@ -46,20 +46,25 @@ function besideJson(): void {
   const map = mapOf(300, SEED);
   const assignment = assignmentFor(map);
   const [checks, texts]: [number[], number[]] = [[], []];
+  const files: number[] = [];
   for (let i = 0; i < 200; i++) {
     const start = performance.now();
     checkMap(map, assignment, CONTEXT);
-    const middle = performance.now();
+    const checked = performance.now();
     for (let k = 0; k < 20; k++) JSON.parse(JSON.stringify(map));
+    const written = performance.now();
+    for (let k = 0; k < 20; k++) readMapText(JSON.stringify(writeMap(map)));
     if (i < 100) continue;
-    checks.push(middle - start);
-    texts.push(performance.now() - middle);
+    checks.push(checked - start);
+    texts.push(written - checked);
+    files.push(performance.now() - written);
   }
   line(
     'a check of 300 topics : its JSON written and parsed 20 times',
     times(median(checks) / median(texts)),
     'wanted: below 1',
   );
+  line('… : its file written and read, rules and all, 20 times', times(median(checks) / median(files)));
 }
 
 function moving(): void {

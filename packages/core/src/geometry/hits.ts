@@ -20,6 +20,9 @@ export class Hits<R> {
   private known = new Map<object, Map<object, R>>();
   private others = new Set<object>();
 
+  /** @param remembers false where it is asked once: then nothing is kept */
+  constructor(private readonly remembers = true) {}
+
   /**
    * @param test what meets of two things whose boxes do, or null; it must depend on the two objects alone
    * @param within both lists are the same one: each pair comes once, the earlier thing first
@@ -37,19 +40,21 @@ export class Hits<R> {
     as.forEach((a, i) => {
       pulse();
       const before = this.known.get(a.key);
-      const hits = new Map<object, R>();
+      const hits = this.remembers ? new Map<object, R>() : null;
       for (const k of near(a, i)) {
         if (within && k <= i) continue;
         const b = bs[k]!;
         const hit = before && this.others.has(b.key) ? (before.get(b.key) ?? null) : test(a, b);
         if (hit === null) continue;
-        hits.set(b.key, hit);
+        hits?.set(b.key, hit);
         found.push({ a, b, hit });
       }
-      next.set(a.key, hits);
+      if (hits) next.set(a.key, hits);
     });
-    this.known = next;
-    this.others = new Set(bs.map(({ key }) => key));
+    if (this.remembers) {
+      this.known = next;
+      this.others = new Set(bs.map(({ key }) => key));
+    }
     return found;
   }
 
@@ -84,9 +89,13 @@ export class Hits<R> {
       const before = this.known.get(a.key);
       const may = (k: number): boolean => isNear(a.box, bs[k]!.box);
       if (!before) return every.filter(may);
-      const kept = [...before.keys()].flatMap((key) => numberOf.get(key) ?? []);
-      const added = fresh.filter(may);
-      return added.length === 0 ? kept.sort((x, y) => x - y) : [...kept, ...added].sort((x, y) => x - y);
+      const near: number[] = [];
+      for (const key of before.keys()) {
+        const k = numberOf.get(key);
+        if (k !== undefined) near.push(k);
+      }
+      for (const k of fresh) if (may(k)) near.push(k);
+      return near.length < 2 ? near : near.sort((x, y) => x - y);
     };
   }
 }

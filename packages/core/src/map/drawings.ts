@@ -28,13 +28,23 @@ export class Drawings {
   private readonly outlines = onTopics((topic) => drawnSolid(topic, this.legend, this.solids(topic)));
 
   /** Where drawn parts meet; which run into topics; what words on links lie on. */
-  readonly meetings = new Hits<Point>();
-  readonly linesInTopics = new Hits<true>();
-  readonly phrasesOnTopics = new Hits<true>();
-  readonly phrasesOnPhrases = new Hits<true>();
-  readonly linesInPhrases = new Hits<true>();
+  readonly meetings;
+  readonly linesInTopics;
+  readonly phrasesOnTopics;
+  readonly phrasesOnPhrases;
+  readonly linesInPhrases;
 
-  constructor(private readonly legend: Legend) {}
+  /** @param remembers whether it serves more than one check */
+  constructor(
+    private readonly legend: Legend,
+    remembers = true,
+  ) {
+    this.meetings = new Hits<Point>(remembers);
+    this.linesInTopics = new Hits<true>(remembers);
+    this.phrasesOnTopics = new Hits<true>(remembers);
+    this.phrasesOnPhrases = new Hits<true>(remembers);
+    this.linesInPhrases = new Hits<true>(remembers);
+  }
 
   /** The drawn part of a link: canvas units, possibly of no points. */
   part(link: Link, from: Topic, to: Topic): Polyline {

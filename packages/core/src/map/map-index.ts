@@ -14,7 +14,7 @@ import type { Arrow, Assignment, Link, Topic, TopicKind, TopicMap } from './type
 /** What several requirements ask of one map, worked out once. It lives as long as one check. */
 export class MapIndex {
   readonly topicById: ReadonlyMap<string, Topic>;
-  private readonly kinds = new Map<string, TopicKind | undefined>();
+  private kinds = new Map<string, TopicKind | undefined>();
 
   constructor(
     readonly map: TopicMap,
@@ -22,9 +22,21 @@ export class MapIndex {
     /** called by what takes long, so that a check can be ended */
     readonly pulse: Pulse = () => undefined,
     readonly words: WordForms = new WordForms(assignment.language),
-    readonly drawings: Drawings = new Drawings(assignment.legend),
+    readonly drawings: Drawings = new Drawings(assignment.legend, false),
   ) {
     this.topicById = new Map(map.topics.map((topic) => [topic.id, topic]));
+  }
+
+  /**
+   * Takes over what does not depend on places from the index of the same map drawn otherwise: kinds, root, neighbours and
+   * levels, all by id. Called before anything is asked; nothing of the other index is held.
+   */
+  takeStructureOf(other: MapIndex): this {
+    this.kinds = other.kinds;
+    const { root, neighbours, levels, branches } = other;
+    const own = { root: root && this.topicById.get(root.id)!, neighbours, levels, branches };
+    for (const [name, value] of Object.entries(own)) Object.defineProperty(this, name, { value });
+    return this;
   }
 
   kindOf(topic: Topic): TopicKind | undefined {

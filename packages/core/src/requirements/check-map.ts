@@ -134,14 +134,23 @@ function said(type: RequirementType, key: string, data: Record<string, string | 
 
 /** A sentence quotes no more of a text than a person reads there. */
 const MOST_QUOTED = 120;
+const isLong = (value: string | number): value is string => typeof value === 'string' && value.length > MOST_QUOTED;
 const shortened = (value: string | number): string | number =>
-  typeof value === 'string' && value.length > MOST_QUOTED ? `${value.slice(0, MOST_QUOTED - 1).trimEnd()}…` : value;
+  isLong(value) ? `${value.slice(0, MOST_QUOTED - 1).trimEnd()}…` : value;
+
+function quotable(data: Record<string, string | number>): Record<string, string | number> {
+  for (const name in data) {
+    if (isLong(data[name]!))
+      return Object.fromEntries(Object.entries(data).map(([key, value]) => [key, shortened(value)]));
+  }
+  return data;
+}
 
 function evidenceOf(
   type: RequirementType,
   { message, data: whole, topics, links, term, flag, points }: Finding,
 ): Evidence {
-  const data = whole && Object.fromEntries(Object.entries(whole).map(([name, value]) => [name, shortened(value)]));
+  const data = whole && quotable(whole);
   return {
     topics: topics ?? [],
     links: links ?? [],

@@ -16,7 +16,7 @@ import type { Report, Result } from './types.js';
 export class LiveCheck {
   private readonly words: WordForms;
   private readonly drawings: Drawings;
-  private before: { map: TopicMap; results: Result[] } | null = null;
+  private before: { index: MapIndex; results: Result[] } | null = null;
 
   constructor(
     private readonly assignment: Assignment,
@@ -30,8 +30,8 @@ export class LiveCheck {
   /** @param next a mended, sorted snapshot */
   check(next: TopicMap): Report {
     const { before } = this;
-    const { map, onlyMoved } = before ? reconciled(before.map, next) : { map: next, onlyMoved: false };
-    if (before && map === before.map) return reportOf(before.results);
+    const { map, onlyMoved } = before ? reconciled(before.index.map, next) : { map: next, onlyMoved: false };
+    if (before && map === before.index.map) return reportOf(before.results);
     let undone = false;
     const options: CheckOptions = {
       ...this.options,
@@ -42,6 +42,7 @@ export class LiveCheck {
     };
     const timer = timerOf(this.options);
     const index = new MapIndex(map, this.assignment, timer.pulse, this.words, this.drawings);
+    if (before && onlyMoved) index.takeStructureOf(before.index);
     const results = this.assignment.requirements.map((requirement, i) => {
       const known = before?.results[i];
       if (known && onlyMoved && !requirementTypeOf(requirement.type)?.readsPlaces) return known;
@@ -49,7 +50,7 @@ export class LiveCheck {
       return resultOf(requirement, index, this.context, options);
     });
     // What was left undone, for want of time perhaps, is tried again at the next change.
-    this.before = undone ? null : { map, results };
+    this.before = undone ? null : { index, results };
     return reportOf(results);
   }
 }
