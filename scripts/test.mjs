@@ -75,6 +75,7 @@ await run(async () => {
     'packages',
     'apps',
     'demo',
+    'bench',
   ]);
   for (const project of ['tsconfig.test.json', 'apps/web', 'apps/web/tsconfig.test.json', 'e2e'])
     await check(`Types of ${project}`, [bin('typescript/bin/tsc'), '-p', project]);

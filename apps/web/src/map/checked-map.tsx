@@ -1,4 +1,4 @@
-import { boxOf, drawingOrder, drawnBox, evidenceMarks } from '@ichnograph/core';
+import { boxOf, drawingOrder, drawnBox, evidenceMarks, unionOf } from '@ichnograph/core';
 import type { Assignment, Requirement, Result, TopicMap } from '@ichnograph/core';
 import { useMemo } from 'react';
 import { STATUS_COLOURS } from '../ui/balloon';
@@ -26,8 +26,10 @@ export function CheckedMap({ map, assignment, requirement, result, label }: Prop
   const flagged = new Set(
     result.evidence.filter(({ flag }) => flag !== false).flatMap(({ topics, links }) => [...topics, ...links]),
   );
-  const box = drawnBox(map, legend);
-  if (!box) return null;
+  const drawn = drawnBox(map, legend);
+  if (!drawn) return null;
+  // A sheet of paper is larger than what lies on it.
+  const box = unionOf([drawn, ...marks.flatMap((one) => (one.mark === 'paper' ? [one.box] : []))])!;
   // Two sentences stand under a link that is read both ways.
   const below = marks.some(({ mark }) => mark === 'turn') ? 2 * AROUND : AROUND;
   const [width, height] = [box.right - box.left + 2 * AROUND, box.bottom - box.top + AROUND + below];

@@ -1,6 +1,6 @@
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
-import { blank, kindNames, ofThem, quoted } from './words.js';
+import { blank, kindNames, plural, quoted } from './words.js';
 
 type Axis = 'either' | 'right' | 'down';
 type Params = { axis: Axis; kinds?: string[] };
@@ -24,7 +24,7 @@ export const inSequence = requirementType<Params>({
   ],
   messages: {
     none: () => 'Fewer than two topics have different numbers.',
-    share: ({ count, of }) => ofThem(count, of, 'steps in order'),
+    share: ({ count, of }) => `${count} of ${plural(Number(of), 'step')} ${count === 1 ? 'is' : 'are'} in order.`,
     step: ({ a, b, way }) => `${quoted(b)} comes after ${quoted(a)}: move it further ${way}.`,
   },
   check: ({ axis, kinds }, { index }) => {

@@ -2,7 +2,7 @@ import { grouped } from '../grouped.js';
 import { isBlank } from '../words/normal-form.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
-import { quoted } from './words.js';
+import { plural, quoted } from './words.js';
 
 export const noDuplicateTopics = requirementType({
   id: 'no-duplicate-topics',
@@ -11,8 +11,8 @@ export const noDuplicateTopics = requirementType({
   params: {},
   sentence: () => ['No idea stands on the map twice'],
   messages: {
-    none: ({ of }) => `${of} different ideas.`,
-    some: ({ different, of }) => `${of} topics hold ${different} different ideas.`,
+    none: ({ of }) => `${plural(Number(of), 'idea')}, each once.`,
+    some: ({ different, of }) => `${of} topics hold ${plural(Number(different), 'idea')}.`,
     twice: ({ text, count }) => `${quoted(text)} stands on the map ${count} times: keep one and move its links there.`,
   },
   check: (_, { index }) => {

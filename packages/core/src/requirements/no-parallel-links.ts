@@ -1,6 +1,6 @@
 import { grouped } from '../grouped.js';
 import { requirementType } from './types.js';
-import { quoted } from './words.js';
+import { plural, quoted } from './words.js';
 
 export const noParallelLinks = requirementType({
   id: 'no-parallel-links',
@@ -10,7 +10,7 @@ export const noParallelLinks = requirementType({
   sentence: () => ['No two topics are joined more than once'],
   messages: {
     none: ({ of }) => (of === 0 ? 'No links yet.' : 'Each pair is joined once.'),
-    some: ({ pairs, of }) => `${of} links join ${pairs} pairs.`,
+    some: ({ pairs, of }) => `${of} links join ${plural(Number(pairs), 'pair')}.`,
     twice: ({ a, b, count }) => `${quoted(a)} and ${quoted(b)} are joined ${count} times: say it all on one link.`,
   },
   check: (_, { index }) => {

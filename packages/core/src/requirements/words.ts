@@ -38,7 +38,9 @@ export const ofThem = (count: Figure, of: Figure, what: string): string =>
     ? of === 1
       ? `The one there is, is ${what}.`
       : `All ${of} are ${what}.`
-    : `${count} of ${of} ${count === 1 ? 'is' : 'are'} ${what}.`;
+    : of === 1
+      ? `The one there is, is not ${what}.`
+      : `${count} of ${of} ${count === 1 ? 'is' : 'are'} ${what}.`;
 
 export const more = (count: Figure, min: Figure): string => `add ${Number(min) - Number(count)} more`;
 export const tooMany = (count: Figure, max: Figure): string => `${Number(count) - Number(max)} too many`;
