@@ -58,8 +58,8 @@ function Mark({ mark, hatch }: { mark: EvidenceMark; hatch: string }) {
       return (
         <g transform={`translate(${mark.at.x} ${mark.at.y})`}>
           <g style={{ transform: 'scale(var(--mark-scale, 1))' }} textAnchor="middle" fontSize="12">
-            <Saying y={22} words={mark.now} colour={MADDER} struck />
-            <Saying y={41} words={mark.turned} colour="#1f6f63" />
+            <Saying y={24} words={`now: ${mark.now}`} colour={MADDER} />
+            <Saying y={42} words={`turned: ${mark.turned}`} colour="#1f6f63" />
           </g>
         </g>
       );
@@ -67,16 +67,9 @@ function Mark({ mark, hatch }: { mark: EvidenceMark; hatch: string }) {
 }
 
 /** Words on a ground of the canvas’s own colour: the outline of the letters is the ground, so nothing is measured. */
-function Saying({ y, words, colour, struck = false }: { y: number; words: string; colour: string; struck?: boolean }) {
+function Saying({ y, words, colour }: { y: number; words: string; colour: string }) {
   return (
-    <text
-      y={y}
-      fill={colour}
-      stroke="#fbfbf8"
-      strokeWidth="5"
-      paintOrder="stroke"
-      textDecoration={struck ? 'line-through' : undefined}
-    >
+    <text y={y} fill={colour} stroke="#fbfbf8" strokeWidth="5" paintOrder="stroke">
       {words}
     </text>
   );
