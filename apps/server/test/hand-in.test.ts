@@ -6,7 +6,7 @@ const topicOf = (detail: SubmissionDetail): string => (detail.map.topics as { id
 
 /** A student who has drawn one topic of their own and waits for it to be stored. */
 async function drawn(name: string) {
-  const person = await Person.signedIn(name);
+  const person = await Person.newcomer(name);
   const work = await person.work();
   const client = person.live(work.id);
   await client.opened();
@@ -28,7 +28,7 @@ async function drawn(name: string) {
 }
 
 test('freezes what is stored, with a report that equals core’s own to the last flag', async () => {
-  const { work, client, handIn } = await drawn('leila');
+  const { work, client, handIn } = await drawn('Leila');
   const { status, body } = await handIn({ note: 'Please look at <b>loads</b>.' });
   client.close();
   expect(status).toBe(201);
@@ -40,7 +40,7 @@ test('freezes what is stored, with a report that equals core’s own to the last
     comments: [],
     leftOut: 0,
   });
-  expect(body.map.author).toBe('Leila Brandt');
+  expect(body.map.author).toBe('Leila Newcomer');
   const again = checkMap(readMap(body.map), readAssignment(body.assignment), {
     members: body.members.map(({ id }) => id),
     due: body.due,
@@ -52,7 +52,7 @@ test('freezes what is stored, with a report that equals core’s own to the last
 });
 
 test('waits for the client’s last change, and hands nothing in when it does not come', async () => {
-  const { person, work, client, handIn } = await drawn('mateus');
+  const { person, work, client, handIn } = await drawn('Mateus');
   const early = await handIn({ count: client.live.made + 5 });
   expect(early.status).toBe(409);
   expect(early.problem.detail).toContain('nothing was handed in');
@@ -67,7 +67,7 @@ test('waits for the client’s last change, and hands nothing in when it does no
 });
 
 test('again and again until the teacher begins to mark; then read only until it is returned and opened again', async () => {
-  const [{ person, work, client, handIn }, maren] = [await drawn('oskar'), await Person.signedIn('maren')];
+  const [{ person, work, client, handIn }, maren] = [await drawn('Oskar'), await Person.signedIn('maren')];
   await handIn();
   const second = (await handIn()).body;
   expect(second.number).toBe(2);
@@ -137,7 +137,7 @@ test('where one hands in once, the map closes with it', async () => {
 
 test('other people’s maps, submissions and comments are not there', async () => {
   const [{ work, client, handIn }, priya, tobias, maren] = [
-    await drawn('quentin'),
+    await drawn('Quinn'),
     await Person.signedIn('priya'),
     await Person.signedIn('tobias'),
     await Person.signedIn('maren'),
@@ -159,19 +159,19 @@ test('other people’s maps, submissions and comments are not there', async () =
   expect((await tobias.post(`publications/${publicationId}/work`)).status).toBe(403);
   expect((await priya.get('works/not-an-id')).status).toBe(404);
   const entry = (await maren.get<Pile>(`publications/${publicationId}/pile`)).body.entries.find(
-    ({ members }) => members[0]!.givenName === 'Quentin',
+    ({ members }) => members[0]!.givenName === 'Quinn',
   ) as PileEntry;
   expect(entry).toMatchObject({ state: 'being marked', submission: { number: 1 } });
   client.close();
 });
 
 test('someone taken out of the class loses the map and its live connection at once', async () => {
-  const [{ person, work, client }, halina] = [await drawn('rosa'), await Person.signedIn('halina')];
+  const [{ person, work, client }, halina] = [await drawn('Rosa'), await Person.signedIn('halina')];
   const [room] = (await halina.get<{ id: string; name: string }[]>('classes')).body.filter(
     ({ name }) => name === 'Technology 9B',
   );
   const [me] = (await halina.get<{ id: string; name: string }[]>('accounts')).body.filter(
-    ({ name }) => name === 'rosa',
+    ({ name }) => name === 'new-rosa',
   );
   expect((await halina.call('DELETE', `classes/${room!.id}/people/${me!.id}`)).status).toBe(204);
   await until('the connection to be closed', () => client.closedWith === 4401);

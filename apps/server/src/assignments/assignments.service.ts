@@ -77,7 +77,8 @@ export class AssignmentsService {
       .getExists();
     if (already) throw conflict('This class has the assignment already.');
     const now = this.clock.now();
-    const dueDate = due === undefined ? null : new Date(due);
+    // No due time may be said by leaving it out, or by null, as answers say it.
+    const dueDate = due == null ? null : new Date(due);
     if (dueDate && dueDate <= now)
       throw refused('The due time is past. Choose a later one.', [{ path: '$.due', reason: 'is past' }]);
     return this.data.getRepository(Publication).save({
