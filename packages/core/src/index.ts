@@ -36,6 +36,7 @@ export { CHECK_LIMIT_MS, checkMap } from './requirements/check-map.js';
 export { pick, seeded, shuffled } from './random.js';
 export type { Random } from './random.js';
 export { CATALOGUE, groupOf, requirementTypeOf, requirementTypes } from './requirements/registry.js';
+export { inGroups, numbered } from './requirements/listing.js';
 export { withDefaults } from './requirements/params.js';
 export type { Problem } from './requirements/params.js';
 export { GROUP_TITLES, GROUPS } from './requirements/types.js';

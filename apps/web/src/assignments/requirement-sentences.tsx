@@ -1,32 +1,28 @@
-import { GROUP_TITLES, GROUPS, groupOf } from '@ichnograph/core';
+import { GROUP_TITLES, inGroups } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
 import { Sentence, sentenceParts } from '../map';
 import { Balloon } from '../ui/balloon';
 
 export function RequirementSentences({ assignment }: { assignment: Assignment }) {
-  const numbered = assignment.requirements.map((requirement, i) => ({ requirement, number: i + 1 }));
   return (
     <div className="grid gap-4">
-      {GROUPS.map((group) => {
-        const here = numbered.filter(({ requirement }) => groupOf(requirement.type) === group);
-        return here.length === 0 ? null : (
-          <div key={group}>
-            <h3 className="mb-1 text-sm font-semibold">{GROUP_TITLES[group]}</h3>
-            <ul className="divide-y divide-rule border-y border-rule">
-              {here.map(({ requirement, number }) => (
-                <li key={requirement.id} className="flex items-center gap-3 py-1.5">
-                  <Balloon number={number} />
-                  <span className="words min-w-0 flex-1">
-                    <Sentence parts={sentenceParts(requirement, assignment)} />
-                  </span>
-                  <span className="text-sm text-quiet">{requirement.level}</span>
-                  <span className="w-14 text-right font-mono text-sm">{requirement.points} pt</span>
-                </li>
-              ))}
-            </ul>
-          </div>
-        );
-      })}
+      {inGroups(assignment.requirements).map(({ group, members }) => (
+        <div key={group}>
+          <h3 className="mb-1 text-sm font-semibold">{GROUP_TITLES[group]}</h3>
+          <ul className="divide-y divide-rule border-y border-rule">
+            {members.map(({ number, ...requirement }) => (
+              <li key={requirement.id} className="flex items-center gap-3 py-1.5">
+                <Balloon number={number} />
+                <span className="words min-w-0 flex-1">
+                  <Sentence parts={sentenceParts(requirement, assignment)} />
+                </span>
+                <span className="text-sm text-quiet">{requirement.level}</span>
+                <span className="w-14 text-right font-mono text-sm">{requirement.points} pt</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
     </div>
   );
 }

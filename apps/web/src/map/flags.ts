@@ -1,3 +1,4 @@
+import { numbered } from '@ichnograph/core';
 import type { Report, Result, Status } from '@ichnograph/core';
 
 export interface Flag {
@@ -13,13 +14,13 @@ const CROWD = 6;
 /** What wears which numbers: for each topic's or link's id the requirements that flag it. */
 export function flagsOf(report: Report | null, marks: number, chosen: string | null): Flags {
   const flags = new Map<string, Flag[]>();
-  report?.results.forEach(({ id: requirement, evidence, status }, i) => {
+  for (const { id: requirement, number, evidence, status } of numbered(report?.results ?? [])) {
     const ids = new Set(
       evidence.filter(({ flag }) => flag !== false).flatMap(({ topics, links }) => [...topics, ...links]),
     );
-    if (requirement !== chosen && ids.size > CROWD && ids.size > marks / 2) return;
-    for (const id of ids) flags.set(id, [...(flags.get(id) ?? []), { number: i + 1, status, requirement }]);
-  });
+    if (requirement !== chosen && ids.size > CROWD && ids.size > marks / 2) continue;
+    for (const id of ids) flags.set(id, [...(flags.get(id) ?? []), { number, status, requirement }]);
+  }
   return flags;
 }
 

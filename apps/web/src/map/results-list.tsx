@@ -1,4 +1,4 @@
-import { GROUP_TITLES, GROUPS, groupOf } from '@ichnograph/core';
+import { GROUP_TITLES, inGroups } from '@ichnograph/core';
 import type { Assignment, Report, Result } from '@ichnograph/core';
 import type { ReactNode } from 'react';
 import { Balloon } from '../ui/balloon';
@@ -19,24 +19,21 @@ interface Props {
 
 /** The numbered requirements with what the check found. Choosing one opens its evidence and dims the rest of the map. */
 export function ResultsList({ assignment, report, ...rest }: Props) {
-  const numbered = assignment.requirements.map((requirement, i) => ({
+  const rows = assignment.requirements.map((requirement, i) => ({
+    type: requirement.type,
     requirement,
-    number: i + 1,
     result: report?.results[i],
   }));
-  return GROUPS.map((group) => {
-    const here = numbered.filter(({ requirement }) => groupOf(requirement.type) === group);
-    return here.length === 0 ? null : (
-      <section key={group} aria-label={GROUP_TITLES[group]} className="mt-3">
-        <h3 className="caption px-3.5">{GROUP_TITLES[group]}</h3>
-        <ul>
-          {here.map((one) => (
-            <Row key={one.requirement.id} assignment={assignment} {...one} {...rest} />
-          ))}
-        </ul>
-      </section>
-    );
-  });
+  return inGroups(rows).map(({ group, members }) => (
+    <section key={group} aria-label={GROUP_TITLES[group]} className="mt-3">
+      <h3 className="caption px-3.5">{GROUP_TITLES[group]}</h3>
+      <ul>
+        {members.map(({ requirement, number, result }) => (
+          <Row key={requirement.id} {...{ assignment, requirement, number, result }} {...rest} />
+        ))}
+      </ul>
+    </section>
+  ));
 }
 
 function Row({

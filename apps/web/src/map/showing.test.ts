@@ -13,7 +13,7 @@ const evidence = (fields: Partial<Evidence>): Evidence => ({
 });
 const result = (id: string, pieces: Evidence[]): Result => ({
   id,
-  type: id,
+  type: 'no-overlaps',
   level: 'must',
   status: 'partly',
   fraction: 0.5,

@@ -2,6 +2,7 @@ import { Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import type { SubmissionDetail } from '@ichnograph/contract';
+import { numbered } from '@ichnograph/core';
 import { showFull, showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
 import { Loading, Page } from '../app/page';
@@ -95,9 +96,9 @@ function Receipt({ detail }: { detail: SubmissionDetail }) {
       <section>
         <h2 className="caption mb-2">The check</h2>
         <ul className="divide-y divide-rule border-y border-rule">
-          {report.results.map(({ id, status, sentence, message }, i) => (
+          {numbered(report.results).map(({ id, number, status, sentence, message }) => (
             <li key={id} className="flex items-start gap-2 py-1.5">
-              <span className="w-5 text-right font-mono text-sm text-quiet">{i + 1}</span>
+              <span className="w-5 text-right font-mono text-sm text-quiet">{number}</span>
               <span className="mt-[3px]">
                 <StatusMark status={status} />
               </span>

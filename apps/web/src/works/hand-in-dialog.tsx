@@ -1,4 +1,5 @@
 import type { SubmissionDetail, WorkDetail } from '@ichnograph/contract';
+import { numbered } from '@ichnograph/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
@@ -31,9 +32,9 @@ export function HandInDialog({
   const [note, setNote] = useState('');
   const [trouble, setTrouble] = useState('');
   const [sending, setSending] = useState(false);
-  const open = (report?.results ?? [])
-    .map((result, i) => ({ ...result, number: i + 1 }))
-    .filter(({ status }) => status !== 'met' && status !== 'not-applicable');
+  const open = numbered(report?.results ?? []).filter(
+    ({ status }) => status !== 'met' && status !== 'not-applicable',
+  );
   const handIn = async (): Promise<void> => {
     setTrouble('');
     setSending(true);

@@ -7,7 +7,7 @@ import type { Solid } from './drawn-part.js';
 import { centreLine } from './path.js';
 import { boxOf, distance, pointAlong } from './points.js';
 import type { Box, Point } from './points.js';
-import { isSharp, outlineOf } from './shapes.js';
+import { isSharp, outlineCorners } from './shapes.js';
 import { layoutText } from './text.js';
 import type { TextBlock } from './text.js';
 
@@ -44,7 +44,7 @@ export function drawLink(link: Link, from: Topic, to: Topic, legend: Legend | un
 
 /** What a drawing takes off a link's line at a topic. */
 const outlineSolid = (topic: Topic, legend: Legend | undefined): Solid => ({
-  polygon: outlineOf(topicStyle(topic, legend).shape, topic),
+  corners: outlineCorners(topicStyle(topic, legend).shape, topic),
   box: boxOf(topic),
 });
 

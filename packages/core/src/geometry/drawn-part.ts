@@ -3,17 +3,18 @@ import type { Legend, Link, Topic } from '../map/types.js';
 import { centreLine } from './path.js';
 import { boxOf, lengthOf } from './points.js';
 import type { Box, Point } from './points.js';
-import { polygonOf } from './shapes.js';
+import { polygonCorners } from './shapes.js';
+import type { Corners } from './shapes.js';
 
-/** A convex polygon and the box it keeps to: the box tells quickly what is nowhere near. */
+/** A convex polygon, clockwise, and the box it keeps to: the box tells quickly what is nowhere near. */
 export interface Solid {
-  polygon: readonly Point[];
+  corners: Corners;
   box: Box;
 }
 
 /** What checks take off a link's line at a topic. */
 export const solidOf = (topic: Topic, legend: Legend | undefined): Solid => ({
-  polygon: polygonOf(topicStyle(topic, legend).shape, topic),
+  corners: polygonCorners(topicStyle(topic, legend).shape, topic),
   box: boxOf(topic),
 });
 
@@ -43,6 +44,7 @@ export function longestOutside(line: readonly Point[], solids: readonly Solid[])
   let most = 0;
   let piece: Point[] = [];
   const finish = (): void => {
+    if (piece.length === 0) return;
     const length = lengthOf(piece);
     // Equal lengths differ in their last bits; the first piece is kept unless a later one is longer beyond that noise.
     if (length > most * (1 + 1e-12) && length > 1e-9) [longest, most] = [piece, length];
@@ -53,7 +55,10 @@ export function longestOutside(line: readonly Point[], solids: readonly Solid[])
     const b = line[i]!;
     let t = 0;
     for (const [enter, leave] of coveredOf(a, b, solids)) {
-      if (enter > t) piece.push(...(piece.length === 0 ? [pointAt(a, b, t)] : []), pointAt(a, b, enter));
+      if (enter > t) {
+        if (piece.length === 0) piece.push(pointAt(a, b, t));
+        piece.push(pointAt(a, b, enter));
+      }
       finish();
       t = leave;
     }
@@ -71,8 +76,8 @@ const NOTHING: readonly Interval[] = [];
 /** The parts of a segment that lie inside any of the solids, in order, none meeting another. */
 function coveredOf(a: Point, b: Point, solids: readonly Solid[]): readonly Interval[] {
   let found: Interval[] | null = null;
-  for (const { polygon, box } of solids) {
-    const inside = isBeside(a, b, box) ? null : insideOf(a, b, polygon);
+  for (const { corners, box } of solids) {
+    const inside = isBeside(a, b, box) ? null : insideOf(a, b, corners);
     if (inside) (found ??= []).push(inside);
   }
   return found ? merged(found) : NOTHING;
@@ -88,18 +93,24 @@ export const isBeside = (a: Point, b: Point, { left, top, right, bottom }: Box):
 type Interval = [enter: number, leave: number];
 
 /** The parameters between which the segment ab is strictly inside a convex clockwise polygon (Cyrus and Beck, 1978). */
-export function insideOf(a: Point, b: Point, polygon: readonly Point[]): Interval | null {
+function insideOf(a: Point, b: Point, corners: Corners): Interval | null {
+  const dx = b.x - a.x;
+  const dy = b.y - a.y;
   let enter = 0;
   let leave = 1;
-  let p = polygon[polygon.length - 1]!;
-  for (const q of polygon) {
-    const nx = q.y - p.y;
-    const ny = p.x - q.x;
-    const outside = nx * (a.x - p.x) + ny * (a.y - p.y);
-    p = q;
+  let px = corners[corners.length - 2]!;
+  let py = corners[corners.length - 1]!;
+  for (let i = 0; i < corners.length; i += 2) {
+    const qx = corners[i]!;
+    const qy = corners[i + 1]!;
+    const nx = qy - py;
+    const ny = px - qx;
+    const outside = nx * (a.x - px) + ny * (a.y - py);
+    px = qx;
+    py = qy;
     // Where two round corners meet, an outline has edges of no length, which point nowhere.
     if (Math.abs(nx) + Math.abs(ny) < 1e-9) continue;
-    const speed = nx * (b.x - a.x) + ny * (b.y - a.y);
+    const speed = nx * dx + ny * dy;
     if (speed === 0) {
       if (outside >= 0) return null;
     } else if (speed < 0) enter = Math.max(enter, -outside / speed);
@@ -110,6 +121,7 @@ export function insideOf(a: Point, b: Point, polygon: readonly Point[]): Interva
 }
 
 function merged(intervals: Interval[]): Interval[] {
+  if (intervals.length === 1) return intervals;
   const result: Interval[] = [];
   for (const [enter, leave] of intervals.sort((x, y) => x[0] - y[0])) {
     const last = result.at(-1);

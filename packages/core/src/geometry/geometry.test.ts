@@ -2,12 +2,13 @@ import fc from 'fast-check';
 import { link, topic } from '../testing/make.js';
 import { SHAPES } from '../map/types.js';
 import { drawnPart, longestOutside } from './drawn-part.js';
+import { entersBox } from './boxes.js';
 import { drawLink } from './draw-link.js';
 import { eachOverlap, meetingPoint, segmentsMeet } from './meetings.js';
-import { boxAround, lengthOf, pointAlong } from './points.js';
+import { boxAround, boxOf, lengthOf, pointAlong, polyline } from './points.js';
 import type { Box, Point } from './points.js';
 import { centreLine } from './path.js';
-import { outlineOf, polygonOf } from './shapes.js';
+import { outlineOf, polygonCorners, polygonOf } from './shapes.js';
 
 const p = (x: number, y: number): Point => ({ x, y });
 const from = topic('from', { x: 0, y: 0 });
@@ -30,10 +31,26 @@ test('shapes that cover the whole line leave nothing', () => {
   expect(drawnPart(link('from', 'to'), from, topic('to'), undefined)).toEqual([]);
 });
 
+test('a line enters a box only where it has a point inside, not on its edge; a box shrunk to nothing is never entered', () => {
+  const topic = { x: 0, y: 0, width: 20, height: 10 };
+  const enters = (box: Box, ...line: Point[]): boolean => entersBox(polyline(line), box);
+  expect(enters(boxOf(topic), p(-30, 0), p(30, 0))).toBe(true);
+  expect(enters(boxOf(topic), p(-30, -9), p(30, 9))).toBe(true);
+  expect(enters(boxOf(topic), p(1, 1), p(1, 1))).toBe(true);
+  expect(enters(boxOf(topic), p(-30, 5), p(30, 5))).toBe(false);
+  expect(enters(boxOf(topic), p(10, -30), p(10, 30))).toBe(false);
+  expect(enters(boxOf(topic), p(-30, 0), p(-10, 0))).toBe(false);
+  expect(enters(boxOf(topic), p(0, 10), p(20, 0))).toBe(false);
+  expect(enters(boxOf(topic), p(-30, 0), p(-30, 40), p(0, 1))).toBe(true);
+  expect(enters(boxOf(topic, -6), p(-30, -9), p(30, 9))).toBe(false);
+  expect(enters(boxOf(topic), p(0, 0))).toBe(false);
+});
+
 test('of several pieces the longest is drawn, the first if equal', () => {
-  const wall = polygonOf('rectangle', { x: 0, y: 0, width: 2, height: 20 });
-  expect(longestOutside([p(-10, 0), p(30, 0)], [{ polygon: wall, box: boxAround(wall) }])).toEqual([p(1, 0), p(30, 0)]);
-  expect(longestOutside([p(-11, 0), p(11, 0)], [{ polygon: wall, box: boxAround(wall) }])).toEqual([
+  const topic = { x: 0, y: 0, width: 2, height: 20 };
+  const wall = { corners: polygonCorners('rectangle', topic), box: boxOf(topic) };
+  expect(longestOutside([p(-10, 0), p(30, 0)], [wall])).toEqual([p(1, 0), p(30, 0)]);
+  expect(longestOutside([p(-11, 0), p(11, 0)], [wall])).toEqual([
     p(-11, 0),
     p(-1, 0),
   ]);

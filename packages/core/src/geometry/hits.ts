@@ -8,53 +8,104 @@ export interface Thing {
   box: Box;
 }
 
-/** How many of a list may be new before all of it is looked at afresh. */
-const FEW = 1 / 8;
+interface Hit<A, B, R> {
+  a: A;
+  b: B;
+  hit: R;
+}
 
-/**
- * Which of two lists of things meet, remembered from one asking to the next: only pairs with a new thing in them are
- * tested again. A first asking, or one where much is new, finds its candidates by a packed Hilbert R-tree. The answer is
- * the same either way, in the order of the lists.
- */
-export class Hits<R> {
-  private known = new Map<object, Map<object, R>>();
-  private others = new Set<object>();
+interface Options {
+  /** both lists are the same one: each pair comes once, the earlier thing first */
+  within?: boolean;
+  pulse?: Pulse;
+}
 
-  /** @param remembers false where it is asked once: then nothing is kept */
-  constructor(private readonly remembers = true) {}
-
+export interface HitFinder<R> {
   /**
+   * Which of two lists of things meet, in the order of the lists.
    * @param test what meets of two things whose boxes do, or null; it must depend on the two objects alone
-   * @param within both lists are the same one: each pair comes once, the earlier thing first
    */
   find<A extends Thing, B extends Thing>(
     as: readonly A[],
     bs: readonly B[],
     test: (a: A, b: B) => R | null,
-    { within = false, pulse = () => undefined }: { within?: boolean; pulse?: Pulse } = {},
-  ): { a: A; b: B; hit: R }[] {
+    options?: Options,
+  ): Hit<A, B, R>[];
+}
+
+const noPulse: Pulse = () => undefined;
+const byNumber = (x: number, y: number): number => x - y;
+
+/** Finds hits by a packed Hilbert R-tree and remembers nothing. */
+export function findHits<R, A extends Thing, B extends Thing>(
+  as: readonly A[],
+  bs: readonly B[],
+  test: (a: A, b: B) => R | null,
+  { within = false, pulse = noPulse }: Options = {},
+): Hit<A, B, R>[] {
+  const found: Hit<A, B, R>[] = [];
+  const near = nearIn(bs);
+  for (let i = 0; i < as.length; i++) {
+    pulse();
+    const a = as[i]!;
+    for (const k of near(a.box, within ? i : -1)) {
+      const b = bs[k]!;
+      const hit = test(a, b);
+      if (hit !== null) found.push({ a, b, hit });
+    }
+  }
+  return found;
+}
+
+/** For a box, the numbers of the things beyond a number whose boxes meet it, in order. */
+function nearIn(things: readonly Thing[]): (box: Box, beyond: number) => number[] {
+  if (things.length === 0) return () => [];
+  const tree = new Flatbush(things.length);
+  for (const { box } of things) tree.add(box.left, box.top, box.right, box.bottom);
+  tree.finish();
+  return ({ left, top, right, bottom }, beyond) => {
+    const near = tree.search(left, top, right, bottom, beyond < 0 ? undefined : (k) => k > beyond);
+    return near.length < 2 ? near : near.sort(byNumber);
+  };
+}
+
+/** How many of a list may be new before all of it is looked at afresh. */
+const FEW = 1 / 8;
+
+/**
+ * Remembers hits from one asking to the next: only pairs with a new thing in them are tested again. A first asking,
+ * or one where much is new, finds its candidates by the tree; the answer is the same either way.
+ */
+export class Hits<R> implements HitFinder<R> {
+  private known = new Map<object, Map<object, R>>();
+  private others = new Set<object>();
+
+  find<A extends Thing, B extends Thing>(
+    as: readonly A[],
+    bs: readonly B[],
+    test: (a: A, b: B) => R | null,
+    { within = false, pulse = noPulse }: Options = {},
+  ): Hit<A, B, R>[] {
     if (within && !this.isInOrder(as)) this.known = new Map();
-    const found: { a: A; b: B; hit: R }[] = [];
+    const found: Hit<A, B, R>[] = [];
     const next = new Map<object, Map<object, R>>();
     const near = this.candidates(as, bs);
     as.forEach((a, i) => {
       pulse();
       const before = this.known.get(a.key);
-      const hits = this.remembers ? new Map<object, R>() : null;
-      for (const k of near(a, i)) {
+      const hits = new Map<object, R>();
+      for (const k of near(a, within ? i : -1)) {
         if (within && k <= i) continue;
         const b = bs[k]!;
         const hit = before && this.others.has(b.key) ? (before.get(b.key) ?? null) : test(a, b);
         if (hit === null) continue;
-        hits?.set(b.key, hit);
+        hits.set(b.key, hit);
         found.push({ a, b, hit });
       }
-      if (hits) next.set(a.key, hits);
+      next.set(a.key, hits);
     });
-    if (this.remembers) {
-      this.known = next;
-      this.others = new Set(bs.map(({ key }) => key));
-    }
+    this.known = next;
+    this.others = new Set(bs.map(({ key }) => key));
     return found;
   }
 
@@ -72,16 +123,13 @@ export class Hits<R> {
   }
 
   /** For a thing, the numbers of those in the other list that it may meet, in order. */
-  private candidates(as: readonly Thing[], bs: readonly Thing[]): (a: Thing, i: number) => readonly number[] {
+  private candidates(as: readonly Thing[], bs: readonly Thing[]): (a: Thing, beyond: number) => readonly number[] {
     const fresh = bs.flatMap(({ key }, k) => (this.others.has(key) ? [] : [k]));
     const freshAs = as.filter(({ key }) => !this.known.has(key)).length;
     const isMuch = this.known.size === 0 || fresh.length > bs.length * FEW || freshAs > as.length * FEW;
     if (isMuch) {
-      if (bs.length === 0) return () => [];
-      const tree = new Flatbush(bs.length);
-      for (const { box } of bs) tree.add(box.left, box.top, box.right, box.bottom);
-      tree.finish();
-      return ({ box }) => tree.search(box.left, box.top, box.right, box.bottom).sort((x, y) => x - y);
+      const near = nearIn(bs);
+      return ({ box }, beyond) => near(box, beyond);
     }
     const numberOf = new Map(bs.map(({ key }, k) => [key, k]));
     const every = bs.map((_, k) => k);
@@ -95,7 +143,7 @@ export class Hits<R> {
         if (k !== undefined) near.push(k);
       }
       for (const k of fresh) if (may(k)) near.push(k);
-      return near.length < 2 ? near : near.sort((x, y) => x - y);
+      return near.length < 2 ? near : near.sort(byNumber);
     };
   }
 }

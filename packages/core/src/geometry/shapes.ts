@@ -74,11 +74,21 @@ interface Placed {
   height: number;
 }
 
-const placed = (polygon: Polygon, { x, y, width, height }: Placed): Point[] =>
-  polygon.map(([px, py]) => ({ x: x + (px * width) / 2, y: y + (py * height) / 2 }));
+/** The corners of a polygon as x, y, x, y …: checks go over thousands of them, and an object for each would cost more than the sums. */
+export type Corners = readonly number[];
 
 /** The polygon the checks reckon with: corner rounding ignored, an ellipse by 64 of its points. */
-export const polygonOf = (shape: Shape, box: Placed): Point[] => placed(POLYGONS[shape], box);
+export function polygonCorners(shape: Shape, { x, y, width, height }: Placed): Corners {
+  const corners: number[] = [];
+  for (const [px, py] of POLYGONS[shape]) corners.push(x + (px * width) / 2, y + (py * height) / 2);
+  return corners;
+}
+
+const pointsOf = (corners: Corners): Point[] =>
+  Array.from({ length: corners.length / 2 }, (_, i) => ({ x: corners[2 * i]!, y: corners[2 * i + 1]! }));
+
+export const polygonOf = (shape: Shape, box: Placed): Point[] => pointsOf(polygonCorners(shape, box));
+export const outlineOf = (shape: Shape, box: Placed): Point[] => pointsOf(outlineCorners(shape, box));
 
 const CORNER = { rectangle: 2, rounded: 8, note: 0, plain: 0 } as const;
 /** The side of a note's folded corner, canvas units. */
@@ -88,9 +98,8 @@ export const NOTE_FOLD = 12;
 export const isSharp = (shape: Shape): boolean => !['rectangle', 'rounded', 'capsule', 'note'].includes(shape);
 
 /** The visible outline, where drawn arrows end: as `polygonOf`, with round corners followed and a note's fold cut off. */
-export function outlineOf(shape: Shape, box: Placed): Point[] {
+export function outlineCorners(shape: Shape, box: Placed): Corners {
   const { x, y, width, height } = box;
-  const [right, top] = [x + width / 2, y - height / 2];
   switch (shape) {
     case 'capsule':
       return roundedBox(box, Math.min(width, height) / 2);
@@ -99,16 +108,11 @@ export function outlineOf(shape: Shape, box: Placed): Point[] {
       return roundedBox(box, Math.min(CORNER[shape], width / 2, height / 2));
     case 'note': {
       const fold = Math.min(NOTE_FOLD, width / 2, height / 2);
-      return [
-        { x: x - width / 2, y: top },
-        { x: right - fold, y: top },
-        { x: right, y: top + fold },
-        { x: right, y: y + height / 2 },
-        { x: x - width / 2, y: y + height / 2 },
-      ];
+      const [left, top, right, bottom] = [x - width / 2, y - height / 2, x + width / 2, y + height / 2];
+      return [left, top, right - fold, top, right, top + fold, right, bottom, left, bottom];
     }
     default:
-      return polygonOf(shape, box);
+      return polygonCorners(shape, box);
   }
 }
 
@@ -127,11 +131,12 @@ const CORNERS = (
   }),
 );
 
-const roundedBox = ({ x, y, width, height }: Placed, radius: number): Point[] =>
-  CORNERS.map(({ sx, sy, cos, sin }) => ({
-    x: x + sx * (width / 2 - radius) + radius * cos,
-    y: y + sy * (height / 2 - radius) + radius * sin,
-  }));
+function roundedBox({ x, y, width, height }: Placed, radius: number): Corners {
+  const corners: number[] = [];
+  for (const { sx, sy, cos, sin } of CORNERS)
+    corners.push(x + sx * (width / 2 - radius) + radius * cos, y + sy * (height / 2 - radius) + radius * sin);
+  return corners;
+}
 
 /** How much wider and higher than its text a shape must be, and by how many units on each side, so that words stay in. */
 export const ROOM: Record<Shape, { across: number; down: number; x: number; y: number }> = {

@@ -1,6 +1,7 @@
 import { drawnSolid, phraseBlock, phraseBoxOn, visibleLine } from '../geometry/draw-link.js';
 import { partOutside, solidOf } from '../geometry/drawn-part.js';
-import { Hits } from '../geometry/hits.js';
+import { findHits, Hits } from '../geometry/hits.js';
+import type { HitFinder } from '../geometry/hits.js';
 import { polyline } from '../geometry/points.js';
 import type { Box, Point, Polyline } from '../geometry/points.js';
 import { isBlank } from '../words/normal-form.js';
@@ -39,11 +40,12 @@ export class Drawings {
     private readonly legend: Legend,
     remembers = true,
   ) {
-    this.meetings = new Hits<Point>(remembers);
-    this.linesInTopics = new Hits<true>(remembers);
-    this.phrasesOnTopics = new Hits<true>(remembers);
-    this.phrasesOnPhrases = new Hits<true>(remembers);
-    this.linesInPhrases = new Hits<true>(remembers);
+    const finder = <R>(): HitFinder<R> => (remembers ? new Hits<R>() : { find: findHits });
+    this.meetings = finder<Point>();
+    this.linesInTopics = finder<true>();
+    this.phrasesOnTopics = finder<true>();
+    this.phrasesOnPhrases = finder<true>();
+    this.linesInPhrases = finder<true>();
   }
 
   /** The drawn part of a link: canvas units, possibly of no points. */

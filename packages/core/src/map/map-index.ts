@@ -6,7 +6,7 @@ import { crossingsOf } from './crossings.js';
 import type { Crossing } from './crossings.js';
 import { levelsFrom, strongParts } from './graph.js';
 import { effectiveKind, isStructural } from './kinds.js';
-import { kindOfLink, linkStyle } from './style.js';
+import { kindOfLink, linkArrow } from './style.js';
 import { Matcher } from './terms.js';
 import type { TermMatch } from './terms.js';
 import type { Arrow, Assignment, Link, Topic, TopicKind, TopicMap } from './types.js';
@@ -15,6 +15,7 @@ import type { Arrow, Assignment, Link, Topic, TopicKind, TopicMap } from './type
 export class MapIndex {
   readonly topicById: ReadonlyMap<string, Topic>;
   private kinds = new Map<string, TopicKind | undefined>();
+  private readonly pairs = new Map<Link, readonly [Topic, Topic]>();
 
   constructor(
     readonly map: TopicMap,
@@ -40,18 +41,25 @@ export class MapIndex {
   }
 
   kindOf(topic: Topic): TopicKind | undefined {
-    if (!this.kinds.has(topic.id)) this.kinds.set(topic.id, effectiveKind(topic, this.assignment));
-    return this.kinds.get(topic.id);
+    const known = this.kinds.get(topic.id);
+    if (known || this.kinds.has(topic.id)) return known;
+    const kind = effectiveKind(topic, this.assignment);
+    this.kinds.set(topic.id, kind);
+    return kind;
   }
 
   isStructuralTopic(topic: Topic): boolean {
     return isStructural(this.kindOf(topic));
   }
 
-  ends({ from, to }: Link): [Topic, Topic] {
-    const [a, b] = [this.topicById.get(from), this.topicById.get(to)];
-    if (!a || !b) throw new Error(`a link ends at a topic that is not on the map: ${from}, ${to}`);
-    return [a, b];
+  ends(link: Link): readonly [Topic, Topic] {
+    const known = this.pairs.get(link);
+    if (known) return known;
+    const [a, b] = [this.topicById.get(link.from), this.topicById.get(link.to)];
+    if (!a || !b) throw new Error(`a link ends at a topic that is not on the map: ${link.from}, ${link.to}`);
+    const pair = [a, b] as const;
+    this.pairs.set(link, pair);
+    return pair;
   }
 
   @once get structuralTopics(): readonly Topic[] {
@@ -132,7 +140,7 @@ export class MapIndex {
   }
 
   arrowOf(link: Link): Arrow {
-    return linkStyle(link, this.assignment.legend).arrow;
+    return linkArrow(link, this.assignment.legend);
   }
 
   /** For each topic's id, the structural links out of it: forward ones from it, both-way and plain ones at either end. */

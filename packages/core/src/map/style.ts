@@ -44,6 +44,9 @@ export function topicStyle(topic: Topic, legend: Legend | undefined): TopicStyle
   };
 }
 
+export const linkArrow = ({ arrow, kind }: Link, legend: Legend | undefined): Arrow =>
+  arrow ?? kindOfLink(legend, kind)?.arrow ?? 'forward';
+
 /** How a link looks, by the same rule. */
 export function linkStyle(link: Link, legend: Legend | undefined): LinkStyle {
   const kind = kindOfLink(legend, link.kind);
@@ -55,7 +58,7 @@ export function linkStyle(link: Link, legend: Legend | undefined): LinkStyle {
     colour: link.colour ?? kind?.colour ?? '#333333',
     width: link.width ?? kind?.width ?? 1.5,
     dash: link.dash ?? kind?.dash ?? 'solid',
-    arrow: link.arrow ?? kind?.arrow ?? 'forward',
+    arrow: linkArrow(link, legend),
     z: link.z ?? 0,
   };
 }

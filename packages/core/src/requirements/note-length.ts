@@ -1,6 +1,5 @@
 import { matchText } from '../map/terms.js';
 import type { Topic } from '../map/types.js';
-import { wordsOf } from '../words/normal-form.js';
 import { CLOSE } from '../map/kinds.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
@@ -47,7 +46,7 @@ export const noteLength = requirementType<Params>({
   },
   check: ({ per, minWords, maxWords, kinds, each = [] }, { index, assignment }) => {
     const counted = index.topicsOf(kinds);
-    const wordsIn = ({ note }: Topic): number => wordsOf(note ?? '').length;
+    const wordsIn = ({ note }: Topic): number => index.words.wordsOf(note ?? '').length;
     const limitsOf = (branch: Topic): { min: number; max: number | undefined } => {
       const own = each.find((one) => matchText(one.branch, assignment.terms, [branch], assignment.language));
       return own ? { min: own.minWords, max: own.maxWords } : { min: minWords, max: maxWords };

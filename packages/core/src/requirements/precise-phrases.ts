@@ -1,5 +1,5 @@
 import { knowsVerbsOf } from '../words/verbs.js';
-import { isBlank, normalForm, wordsOf } from '../words/normal-form.js';
+import { isBlank } from '../words/normal-form.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
@@ -62,11 +62,11 @@ export const precisePhrases = requirementType<Params>({
   },
   check: ({ minWords, maxWords, needVerb, vague = VAGUE }, { index, assignment: { language } }) => {
     const links = index.structuralLinks.filter(({ phrase }) => !isBlank(phrase));
-    const vagueForms = new Set(vague.map(normalForm));
+    const vagueForms = new Set(vague.map(index.words.normal));
     const looksAtVerbs = needVerb && knowsVerbsOf(language);
     const evidence = links.flatMap((link): Finding[] => {
       index.pulse();
-      const words = wordsOf(link.phrase).length;
+      const words = index.words.wordsOf(link.phrase).length;
       const [from, to] = index.ends(link);
       const message =
         words < minWords

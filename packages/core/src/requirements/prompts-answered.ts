@@ -1,4 +1,3 @@
-import { wordsOf } from '../words/normal-form.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
@@ -26,10 +25,10 @@ export const promptsAnswered = requirementType<Params>({
     if (prompts.length === 0) return { doesNotApply: 'noPrompts' };
     const evidence = prompts.flatMap((prompt): Finding[] => {
       const here = index.map.topics.filter(({ origin }) => origin === prompt.id);
-      const asked = wordsOf(prompt.text).length + minWords;
+      const asked = index.words.wordsOf(prompt.text).length + minWords;
       const isAnswered = here.some(
         ({ text }) =>
-          index.words.normal(text).startsWith(index.words.normal(prompt.text)) && wordsOf(text).length >= asked,
+          index.words.normal(text).startsWith(index.words.normal(prompt.text)) && index.words.wordsOf(text).length >= asked,
       );
       return isAnswered ? [] : [{ message: 'open', data: { text: prompt.text }, topics: here.map(({ id }) => id) }];
     });

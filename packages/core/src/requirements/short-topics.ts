@@ -1,4 +1,3 @@
-import { wordsOf } from '../words/normal-form.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
 import { blank, kindNames, ofThem, quoted } from './words.js';
@@ -24,7 +23,7 @@ export const shortTopics = requirementType<Params>({
   check: ({ maxWords, kinds }, { index }) => {
     const topics = index.topicsOf(kinds);
     const long = topics
-      .map((topic) => ({ topic, words: wordsOf(topic.text).length }))
+      .map((topic) => ({ topic, words: index.words.wordsOf(topic.text).length }))
       .filter(({ words }) => words > maxWords);
     const [count, of] = [topics.length - long.length, topics.length];
     return {

@@ -1,4 +1,4 @@
-import { normalForm } from './normal-form.js';
+import { normalForm, wordsIn } from './normal-form.js';
 import { stemmerFor } from './stemmers.js';
 import { holdsVerb } from './verbs.js';
 
@@ -15,6 +15,11 @@ export class WordForms {
     return form === '' ? '' : form.split(' ').map(this.stem).join(' ');
   });
   readonly holdsVerb = remembered(holdsVerb);
+
+  /** Words of the normal form; a blank text has none. */
+  wordsOf(text: string): string[] {
+    return wordsIn(this.normal(text));
+  }
 
   /** @param language BCP 47; its primary subtag counts */
   constructor(readonly language: string) {
