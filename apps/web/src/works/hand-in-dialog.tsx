@@ -32,9 +32,7 @@ export function HandInDialog({
   const [note, setNote] = useState('');
   const [trouble, setTrouble] = useState('');
   const [sending, setSending] = useState(false);
-  const open = numbered(report?.results ?? []).filter(
-    ({ status }) => status !== 'met' && status !== 'not-applicable',
-  );
+  const open = numbered(report?.results ?? []).filter(({ status }) => status !== 'met' && status !== 'not-applicable');
   const handIn = async (): Promise<void> => {
     setTrouble('');
     setSending(true);

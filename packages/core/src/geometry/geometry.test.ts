@@ -50,10 +50,7 @@ test('of several pieces the longest is drawn, the first if equal', () => {
   const topic = { x: 0, y: 0, width: 2, height: 20 };
   const wall = { corners: polygonCorners('rectangle', topic), box: boxOf(topic) };
   expect(longestOutside([p(-10, 0), p(30, 0)], [wall])).toEqual([p(1, 0), p(30, 0)]);
-  expect(longestOutside([p(-11, 0), p(11, 0)], [wall])).toEqual([
-    p(-11, 0),
-    p(-1, 0),
-  ]);
+  expect(longestOutside([p(-11, 0), p(11, 0)], [wall])).toEqual([p(-11, 0), p(-1, 0)]);
 });
 
 test.each([

@@ -1,6 +1,8 @@
 import { inGroups, numbered } from './listing.js';
 
-const asked = ['no-overlaps', 'topic-count', 'few-crossings', 'all-connected', 'all-terms-present'].map((type) => ({ type }));
+const asked = ['no-overlaps', 'topic-count', 'few-crossings', 'all-connected', 'all-terms-present'].map((type) => ({
+  type,
+}));
 
 test('a list is numbered in the order it is read: by group, and as the assignment has it within one', () => {
   expect(inGroups(asked).map(({ group, members }) => [group, members.map(({ type }) => type)])).toEqual([

@@ -28,7 +28,8 @@ export const promptsAnswered = requirementType<Params>({
       const asked = index.words.wordsOf(prompt.text).length + minWords;
       const isAnswered = here.some(
         ({ text }) =>
-          index.words.normal(text).startsWith(index.words.normal(prompt.text)) && index.words.wordsOf(text).length >= asked,
+          index.words.normal(text).startsWith(index.words.normal(prompt.text)) &&
+          index.words.wordsOf(text).length >= asked,
       );
       return isAnswered ? [] : [{ message: 'open', data: { text: prompt.text }, topics: here.map(({ id }) => id) }];
     });

@@ -12,7 +12,10 @@ export function normalForm(text: string): string {
   const plain = PLAIN.test(text)
     ? text.toLowerCase()
     : text.normalize('NFKC').toLowerCase().normalize('NFD').replace(/\p{M}/gu, '');
-  const words = plain.replace(/['’]/g, '').replace(/[^\p{L}\p{Nd}]+/gu, ' ').trim();
+  const words = plain
+    .replace(/['’]/g, '')
+    .replace(/[^\p{L}\p{Nd}]+/gu, ' ')
+    .trim();
   return words === '' ? text.trim() : words;
 }
 
