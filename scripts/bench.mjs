@@ -3,15 +3,14 @@ import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { root } from './lib/commands.mjs';
 import { DATABASE_PACKAGES } from './lib/database.mjs';
-import { ensureBuilt, ensureDebian, ensureModules, ensureNode } from './lib/prepare.mjs';
+import { ensureBuilt, ensureNode, ensurePackages } from './lib/prepare.mjs';
 import { run } from './lib/say.mjs';
 
 const PARTS = ['checks', 'heap', 'saving', 'sizes'];
 
 await run(async () => {
   ensureNode();
-  await ensureDebian(DATABASE_PACKAGES);
-  await ensureModules();
+  await ensurePackages(DATABASE_PACKAGES);
   await ensureBuilt();
   // Each part in a process of its own: what one leaves in memory must not weigh on the next.
   for (const part of process.argv.slice(2).length ? process.argv.slice(2) : PARTS) {

@@ -3,15 +3,14 @@ import path from 'node:path';
 import { chromium } from '@playwright/test';
 import { root } from './lib/commands.mjs';
 import { DATABASE_PACKAGES } from './lib/database.mjs';
-import { ensureBuilt, ensureDebian, ensureModules } from './lib/prepare.mjs';
+import { ensureBuilt, ensurePackages } from './lib/prepare.mjs';
 import { run, say } from './lib/say.mjs';
 import { Stack } from './lib/stack.mjs';
 
 const folder = path.join(root, 'docs/screenshots');
 
 await run(async () => {
-  await ensureDebian({ ...DATABASE_PACKAGES, chromium: 'chromium' });
-  await ensureModules();
+  await ensurePackages({ ...DATABASE_PACKAGES, chromium: 'chromium' });
   await ensureBuilt();
   const stack = new Stack('screenshots');
   const browser = await chromium.launch({

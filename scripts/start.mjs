@@ -5,7 +5,7 @@ import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { command, root } from './lib/commands.mjs';
 import { Database, DATABASE_PACKAGES } from './lib/database.mjs';
-import { ensureBuilt, ensureDebian, ensureModules, ensureNode, ensureRoom } from './lib/prepare.mjs';
+import { ensureBuilt, ensureNode, ensurePackages, ensureRoom } from './lib/prepare.mjs';
 import { run, say, Stop } from './lib/say.mjs';
 import { startServer, stopServer } from './lib/server.mjs';
 
@@ -82,8 +82,7 @@ await run(async () => {
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0));
   try {
-    await ensureDebian(DATABASE_PACKAGES);
-    await ensureModules();
+    await ensurePackages(DATABASE_PACKAGES);
     await ensureBuilt();
     if (fresh) {
       say('Forgetting the data of the last time');

@@ -1,33 +1,50 @@
 // Every check there is, in the order of how soon it tells. Prints what failed, and as its last line the counts.
 import { spawn } from 'node:child_process';
+import { Buffer } from 'node:buffer';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { root } from './lib/commands.mjs';
 import { DATABASE_PACKAGES } from './lib/database.mjs';
-import { ensureBuilt, ensureDebian, ensureModules, ensureNode, ensureRoom } from './lib/prepare.mjs';
+import { ensureBuilt, ensureNode, ensurePackages, ensureRoom } from './lib/prepare.mjs';
 import { run, say } from './lib/say.mjs';
 
 const results = path.join(root, '.data/test-results');
 let [passed, failed] = [0, 0];
 
+/** What is not built by `tsc -b`, and so has its types checked here. */
+const TYPED = ['tsconfig.test.json', 'apps/web', 'apps/web/tsconfig.test.json', 'e2e'];
+const CODE = ['packages', 'apps', 'demo', 'bench'];
+
 const bin = (name) => path.join(root, 'node_modules', name);
 
-/** Runs a tool with its output on the terminal; answers whether it was content. */
-function tool(what, args, env = {}) {
+/**
+ * Runs a tool; answers whether it was content.
+ * @param held keeps what it prints until it ends, so that two at once do not talk into each other
+ */
+function tool(what, args, { env = {}, held = false } = {}) {
   say(what);
   return new Promise((resolve) => {
+    const out = held ? 'pipe' : 'inherit';
     const child = spawn(process.execPath, args, {
       cwd: root,
-      stdio: ['ignore', 'inherit', 'inherit'],
+      stdio: ['ignore', out, out],
       env: { ...process.env, ...env },
     });
-    child.on('close', (code) => resolve(code === 0));
+    const kept = [];
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (piece) => kept.push(piece));
+    child.on('close', (code) => {
+      if (kept.length > 0) process.stderr.write(Buffer.concat([Buffer.from(`${what}:\n`), ...kept]));
+      resolve(code === 0);
+    });
   });
 }
 
-async function check(what, args) {
-  if (await tool(what, args)) passed += 1;
-  else failed += 1;
+/** Checks that say yes or no, one after the other. */
+async function checks(list) {
+  for (const [what, ...args] of list) {
+    if (await tool(what, args, { held: true })) passed += 1;
+    else failed += 1;
+  }
 }
 
 async function jest(what, config) {
@@ -35,7 +52,7 @@ async function jest(what, config) {
   const content = await tool(
     what,
     [bin('jest/bin/jest.js'), '-c', config, '--json', `--outputFile=${file}`, '--silent=false', '--reporters=default'],
-    { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
+    { env: { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' } },
   );
   if (!existsSync(file)) return void (failed += 1);
   const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(file, 'utf8'));
@@ -61,24 +78,19 @@ async function browser() {
 await run(async () => {
   ensureNode();
   ensureRoom(1500);
-  await ensureDebian({ ...DATABASE_PACKAGES, chromium: 'chromium' });
-  await ensureModules();
+  await ensurePackages({ ...DATABASE_PACKAGES, chromium: 'chromium' });
   await ensureBuilt();
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
-  await check('Lint', [bin('eslint/bin/eslint.js'), '.']);
-  await check('Format', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level=warn', '**/*.{ts,tsx,mjs,css}']);
-  await check('Imports', [
-    bin('dependency-cruiser/bin/dependency-cruise.mjs'),
-    '--config',
-    '.dependency-cruiser.cjs',
-    'packages',
-    'apps',
-    'demo',
-    'bench',
+  // Each of these keeps one core busy: two at a time.
+  await Promise.all([
+    checks([['Lint', bin('eslint/bin/eslint.js'), '.']]),
+    checks([
+      ['Format', bin('prettier/bin/prettier.cjs'), '--check', '--log-level=warn', '**/*.{ts,tsx,mjs,css}'],
+      ['Imports', bin('dependency-cruiser/bin/dependency-cruise.mjs'), '--config', '.dependency-cruiser.cjs', ...CODE],
+      ...TYPED.map((project) => [`Types of ${project}`, bin('typescript/bin/tsc'), '-p', project]),
+    ]),
   ]);
-  for (const project of ['tsconfig.test.json', 'apps/web', 'apps/web/tsconfig.test.json', 'e2e'])
-    await check(`Types of ${project}`, [bin('typescript/bin/tsc'), '-p', project]);
   await jest('Unit tests', 'jest.config.mjs');
   await jest('Server tests', 'jest.server.config.mjs');
   await browser();

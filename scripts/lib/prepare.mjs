@@ -7,8 +7,19 @@ import { say, Stop } from './say.mjs';
 
 const has = (binary) => spawnSync('sh', ['-c', `command -v ${binary}`]).status === 0;
 
-/** Debian packages by the binary that shows they are there. Installs the missing ones, as root or with sudo. */
-export async function ensureDebian(wanted) {
+/**
+ * Debian's packages, named by the binary that shows they are there, and npm's. Both at once: they come from different
+ * places, and waiting for one leaves room for the other.
+ */
+export async function ensurePackages(debian) {
+  const missing = missingDebian(debian);
+  const outcomes = await Promise.allSettled([installDebian(missing), ensureModules()]);
+  const fault = outcomes.find(({ status }) => status === 'rejected');
+  if (fault) throw fault.reason;
+}
+
+/** The packages to install; refuses at once where nobody here may install them. */
+function missingDebian(wanted) {
   const missing = [
     ...new Set(
       Object.entries(wanted)
@@ -16,12 +27,18 @@ export async function ensureDebian(wanted) {
         .map(([, name]) => name),
     ),
   ];
+  if (missing.length > 0 && (!has('apt-get') || (!isRoot() && !has('sudo'))))
+    throw new Stop(`Some Debian packages are missing. As root, run: ${installing(missing)}`);
+  return missing;
+}
+
+const isRoot = () => process.getuid() === 0;
+const installing = (names) => `apt-get install -y --no-install-recommends ${names.join(' ')}`;
+
+/** As root or with sudo. */
+async function installDebian(missing) {
   if (missing.length === 0) return;
-  const line = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
-  const rooted = process.getuid() === 0;
-  if (!has('apt-get') || (!rooted && !has('sudo')))
-    throw new Stop(`Some Debian packages are missing. As root, run: ${line}`);
-  const sudo = rooted ? [] : ['sudo', '-E'];
+  const sudo = isRoot() ? [] : ['sudo', '-E'];
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   const [first, ...rest] = [...sudo, 'apt-get'];
   try {
@@ -33,7 +50,9 @@ export async function ensureDebian(wanted) {
       { env },
     );
   } catch (error) {
-    throw new Stop(`${error.message}\nIf you cannot install packages, ask someone who can to run: ${line}`);
+    throw new Stop(
+      `${error.message}\nIf you cannot install packages, ask someone who can to run: ${installing(missing)}`,
+    );
   }
 }
 
@@ -70,7 +89,8 @@ export async function ensureModules() {
 }
 
 const SOURCES = ['packages', 'apps', 'demo', 'scripts'];
-const LEFT_OUT = new Set(['node_modules', 'dist', 'generated', 'testdata', 'test']);
+/** What is made from the sources is none: it comes into being after the first look. */
+const LEFT_OUT = new Set(['node_modules', 'dist', 'generated', 'font-tables.ts', 'testdata', 'test']);
 
 function* filesUnder(folder) {
   for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
