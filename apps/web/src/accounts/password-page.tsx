@@ -1,25 +1,15 @@
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { ChangePassword, PASSWORD_LEAST } from '@ichnograph/contract';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { announce } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { Page } from '../app/page';
+import { useFields } from '../app/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
 
 export function PasswordPage() {
   const [trouble, setTrouble] = useState('');
   const [done, setDone] = useState(false);
-  const {
-    register,
-    handleSubmit,
-    reset,
-    formState: { errors, isSubmitting },
-  } = useForm<ChangePassword>({
-    resolver: classValidatorResolver(ChangePassword),
-    defaultValues: { current: '', next: '' },
-  });
   const change = async (wanted: ChangePassword): Promise<void> => {
     setTrouble('');
     setDone(false);
@@ -32,27 +22,26 @@ export function PasswordPage() {
       setTrouble(sentenceOfError(error));
     }
   };
+  const { form, field, sending, reset } = useFields(ChangePassword, { current: '', next: '' }, change);
   return (
     <Page title="Change your password" lead="Wherever else you are signed in, you will be signed out.">
-      <form noValidate className="max-w-md" onSubmit={(event) => void handleSubmit(change)(event)}>
+      <form className="max-w-md" {...form}>
         <Trouble>{trouble}</Trouble>
         {done && <p className="mb-4 border-l-4 border-action bg-wash px-3 py-2">Your password is changed.</p>}
         <Field
           label="The password you have now"
           type="password"
           autoComplete="current-password"
-          error={errors.current?.message}
-          {...register('current')}
+          {...field('current')}
         />
         <Field
           label="The new one"
           type="password"
           autoComplete="new-password"
           hint={`At least ${PASSWORD_LEAST} characters. A few words make a good one.`}
-          error={errors.next?.message}
-          {...register('next')}
+          {...field('next')}
         />
-        <Button type="submit" look="action" disabled={isSubmitting}>
+        <Button type="submit" look="action" disabled={sending}>
           Change password
         </Button>
       </form>

@@ -1,11 +1,10 @@
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { SignIn } from '@ichnograph/contract';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { api, sentenceOfError } from '../app/api';
 import { Mark } from '../app/mark';
 import { useTitle } from '../app/page';
 import { refresh, useDemoPeople, useWelcome } from '../app/queries';
+import { useFields } from '../app/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
 
@@ -49,32 +48,13 @@ export function SignInPage() {
 }
 
 function SignInForm({ onEnter }: { onEnter: (wanted: SignIn) => Promise<void> }) {
-  const {
-    register,
-    handleSubmit,
-    formState: { errors, isSubmitting },
-  } = useForm<SignIn>({
-    resolver: classValidatorResolver(SignIn),
-    defaultValues: { name: '', password: '' },
-  });
+  const { form, field, sending } = useFields(SignIn, { name: '', password: '' }, onEnter);
   return (
-    <form noValidate onSubmit={(event) => void handleSubmit(onEnter)(event)}>
-      <Field
-        label="Sign-in name"
-        autoComplete="username"
-        autoCapitalize="none"
-        error={errors.name?.message}
-        {...register('name')}
-      />
-      <Field
-        label="Password"
-        type="password"
-        autoComplete="current-password"
-        error={errors.password?.message}
-        {...register('password')}
-      />
-      <Button type="submit" look="action" disabled={isSubmitting}>
-        {isSubmitting ? 'Signing in …' : 'Sign in'}
+    <form {...form}>
+      <Field label="Sign-in name" autoComplete="username" autoCapitalize="none" {...field('name')} />
+      <Field label="Password" type="password" autoComplete="current-password" {...field('password')} />
+      <Button type="submit" look="action" disabled={sending}>
+        {sending ? 'Signing in …' : 'Sign in'}
       </Button>
     </form>
   );

@@ -1,13 +1,12 @@
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { NewAccount, NewClass, PARTS } from '@ichnograph/contract';
 import type { ClassRow, Part } from '@ichnograph/contract';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { api } from '../app/api';
 import { Failed } from '../app/failures';
 import { Loading, Page } from '../app/page';
 import { useAccounts, useClasses, useMe, useRoster } from '../app/queries';
 import { useAction } from '../app/use-action';
+import { useFields } from '../app/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
 
@@ -65,46 +64,35 @@ export function PeoplePage() {
 
 function ClassForm() {
   const { trouble, act } = useAction();
-  const {
-    register,
-    handleSubmit,
-    reset,
-    formState: { errors },
-  } = useForm<NewClass>({ resolver: classValidatorResolver(NewClass), defaultValues: { name: '' } });
   const make = async (wanted: NewClass): Promise<void> => {
     if (await act(() => api.post('classes', wanted), `The class ${wanted.name} is made.`)) reset();
   };
+  const { form, field, reset } = useFields(NewClass, { name: '' }, make);
   return (
-    <form noValidate className="mb-6 border-t border-rule pt-4" onSubmit={(event) => void handleSubmit(make)(event)}>
+    <form className="mb-6 border-t border-rule pt-4" {...form}>
       <Trouble>{trouble}</Trouble>
-      <Field label="New class" error={errors.name?.message} {...register('name')} />
+      <Field label="New class" {...field('name')} />
       <Button type="submit">Make the class</Button>
     </form>
   );
 }
 
+const NOBODY = { role: 'student', givenName: '', familyName: '', name: '', password: '' } as const;
+
 function AccountForm() {
   const { trouble, act } = useAction();
-  const {
-    register,
-    handleSubmit,
-    reset,
-    formState: { errors },
-  } = useForm<NewAccount>({
-    resolver: classValidatorResolver(NewAccount),
-    defaultValues: { role: 'student', givenName: '', familyName: '', name: '', password: '' },
-  });
   const make = async (wanted: NewAccount): Promise<void> => {
     if (await act(() => api.post('accounts', wanted), `${wanted.givenName} ${wanted.familyName} can sign in.`)) reset();
   };
+  const { form, field, register, reset } = useFields(NewAccount, NOBODY, make);
   return (
-    <form noValidate className="border-t border-rule pt-4" onSubmit={(event) => void handleSubmit(make)(event)}>
+    <form className="border-t border-rule pt-4" {...form}>
       <h3 className="mb-3 font-semibold">New account</h3>
       <Trouble>{trouble}</Trouble>
-      <Field label="Given name" error={errors.givenName?.message} {...register('givenName')} />
-      <Field label="Family name" error={errors.familyName?.message} {...register('familyName')} />
-      <Field label="Sign-in name" autoCapitalize="none" error={errors.name?.message} {...register('name')} />
-      <Field label="First password" autoComplete="off" error={errors.password?.message} {...register('password')} />
+      <Field label="Given name" {...field('givenName')} />
+      <Field label="Family name" {...field('familyName')} />
+      <Field label="Sign-in name" autoCapitalize="none" {...field('name')} />
+      <Field label="First password" autoComplete="off" {...field('password')} />
       <label className="mb-4 block">
         <span className="mb-1 block font-semibold">Role</span>
         <select className="field" {...register('role')}>

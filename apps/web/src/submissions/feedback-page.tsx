@@ -1,43 +1,26 @@
 import type { SubmissionDetail } from '@ichnograph/contract';
-import { ReactFlowProvider } from '@xyflow/react';
-import { useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { alertAloud } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
-import { HeadOfPage } from '../app/crumbs';
 import { showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
 import { Loading, useTitle } from '../app/page';
 import { refresh, useSubmission, useTimeZone } from '../app/queries';
-import { CommentCard, FrozenMap, ReportHead, ResultsList, SentencesView, useFrozen, useGo } from '../map';
+import { CommentCard, FrozenDesk, ReportHead } from '../map';
 import { Button, buttonClass } from '../ui/button';
-import { Desk } from '../ui/desk';
-import { Segments } from '../ui/segments';
-import { Link } from 'react-router';
 
 /** What came back: the map as handed in, the comments in its margin, the results. */
 export function FeedbackPage() {
   const submission = useSubmission(useParams().id!);
   if (submission.isPending) return <Loading what="Opening the comments …" />;
   if (submission.isError) return <Failed error={submission.error} />;
-  return (
-    <ReactFlowProvider>
-      <Feedback key={submission.data.id} detail={submission.data} />
-    </ReactFlowProvider>
-  );
+  return <Feedback key={submission.data.id} detail={submission.data} />;
 }
-
-const VIEWS = ['Map', 'Sentences'] as const;
 
 function Feedback({ detail }: { detail: SubmissionDetail }) {
   useTitle(`Comments on ${detail.title}`);
   const navigate = useNavigate();
   const zone = useTimeZone();
-  const frozen = useFrozen(detail);
-  const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
-  const [selection, setSelection] = useState<readonly string[]>([]);
-  const [requirement, setRequirement] = useState<string | null>(null);
-  const go = useGo(frozen, setSelection);
   const revise = async (): Promise<void> => {
     try {
       await api.post(`works/${detail.workId}/revise`);
@@ -47,73 +30,38 @@ function Feedback({ detail }: { detail: SubmissionDetail }) {
       alertAloud(sentenceOfError(error));
     }
   };
-  const { map, assignment, report } = frozen;
   return (
-    <>
-      <HeadOfPage
-        crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
-        middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
-        actions={
-          detail.state === 'returned' ? (
-            <Button look="action" onClick={() => void revise()}>
-              Revise
-            </Button>
-          ) : (
-            <Link className={buttonClass()} to={`/works/${detail.workId}`}>
-              Go to the map
-            </Link>
-          )
-        }
-      />
-      <Desk
-        id="feedback"
-        right={{
-          name: 'requirements',
-          size: 288,
-          content: (
-            <div className="pb-4">
-              <Returned detail={detail} zone={zone} />
-              <ReportHead report={report} />
-              <ResultsList
-                assignment={assignment}
-                report={report}
-                chosen={requirement}
-                onChoose={setRequirement}
-                onGo={go}
-                showPoints
-              />
-            </div>
-          ),
-        }}
-      >
-        {view === 'Map' ? (
-          <FrozenMap
-            detail={detail}
-            frozen={frozen}
-            selection={selection}
-            onSelect={setSelection}
-            requirement={requirement}
-            card={(comment) => (
-              <CommentCard
-                comment={comment}
-                map={map}
-                legend={assignment.legend}
-                {...(comment.target && { onGo: () => go([comment.target!]) })}
-              />
-            )}
-          />
+    <FrozenDesk
+      detail={detail}
+      id="feedback"
+      crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
+      actions={
+        detail.state === 'returned' ? (
+          <Button look="action" onClick={() => void revise()}>
+            Revise
+          </Button>
         ) : (
-          <SentencesView
-            map={map}
-            legend={assignment.legend}
-            onGo={(id) => {
-              setView('Map');
-              setSelection([id]);
-            }}
-          />
-        )}
-      </Desk>
-    </>
+          <Link className={buttonClass()} to={`/works/${detail.workId}`}>
+            Go to the map
+          </Link>
+        )
+      }
+      results="requirements"
+      above={({ frozen }) => (
+        <>
+          <Returned detail={detail} zone={zone} />
+          <ReportHead report={frozen.report} />
+        </>
+      )}
+      card={(comment, { frozen: { map, assignment }, go }) => (
+        <CommentCard
+          comment={comment}
+          map={map}
+          legend={assignment.legend}
+          {...(comment.target && { onGo: () => go([comment.target!]) })}
+        />
+      )}
+    />
   );
 }
 

@@ -1,7 +1,14 @@
+import type { HitFinder, Thing } from '../geometry/hits.js';
 import { meetingPoint } from '../geometry/meetings.js';
-import type { Point } from '../geometry/points.js';
-import type { MapIndex } from './map-index.js';
+import type { Pulse } from '../geometry/meetings.js';
+import type { Point, Polyline } from '../geometry/points.js';
 import type { Link } from './types.js';
+
+/** A link with its drawn part, known again in the next map as long as nothing of it changed. */
+export interface Line extends Thing {
+  link: Link;
+  part: Polyline;
+}
 
 export interface Crossing {
   links: [Link, Link];
@@ -9,16 +16,16 @@ export interface Crossing {
 }
 
 /** The unordered pairs of links with no end in common whose drawn parts meet, each with a point where they do. */
-export function crossingsOf(index: MapIndex): Crossing[] {
-  const lines = index.lines.filter(({ part }) => part.points.length > 1);
-  const found = index.drawings.meetings.find(
-    lines,
-    lines,
+export function crossingsOf(lines: readonly Line[], meetings: HitFinder<Point>, pulse: Pulse): Crossing[] {
+  const drawn = lines.filter(({ part }) => part.points.length > 1);
+  const found = meetings.find(
+    drawn,
+    drawn,
     ({ link: one, part }, { link: other, part: theirs }) =>
       other.from === one.from || other.from === one.to || other.to === one.from || other.to === one.to
         ? null
         : meetingPoint(part.points, theirs.points),
-    { within: true, pulse: index.pulse },
+    { within: true, pulse },
   );
   return found.map(({ a, b, hit }) => ({ links: [a.link, b.link], at: hit }));
 }

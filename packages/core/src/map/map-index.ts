@@ -1,9 +1,9 @@
 import { WordForms } from '../words/word-forms.js';
 import type { Pulse } from '../geometry/meetings.js';
-import type { Box, Polyline } from '../geometry/points.js';
+import type { Polyline } from '../geometry/points.js';
 import { Drawings } from './drawings.js';
 import { crossingsOf } from './crossings.js';
-import type { Crossing } from './crossings.js';
+import type { Crossing, Line } from './crossings.js';
 import { levelsFrom, strongParts } from './graph.js';
 import { effectiveKind, isStructural } from './kinds.js';
 import { kindOfLink, linkArrow } from './style.js';
@@ -214,8 +214,7 @@ export class MapIndex {
     ).filter((part) => part.length > 1);
   }
 
-  /** Every link with its drawn part, known again in the next map as long as nothing of it changed. */
-  @once get lines(): readonly { link: Link; part: Polyline; key: object; box: Box }[] {
+  @once get lines(): readonly Line[] {
     return this.map.links.map((link) => {
       const part = this.drawnPart(link);
       return { link, part, key: part, box: part.box };
@@ -223,7 +222,7 @@ export class MapIndex {
   }
 
   @once get crossings(): readonly Crossing[] {
-    return crossingsOf(this);
+    return crossingsOf(this.lines, this.drawings.meetings, this.pulse);
   }
 
   /** The drawn part of a link: canvas units, possibly of no points. */

@@ -3,7 +3,6 @@ import path from 'node:path';
 import fc from 'fast-check';
 import { applyChanges } from '../map/changes.js';
 import { MapIndex } from '../map/map-index.js';
-import { crossingsOf } from '../map/crossings.js';
 import type { TopicMap } from '../map/types.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { assignment, maps, need, NEEDED, whole } from '../testing/random-maps.js';
@@ -153,7 +152,7 @@ test('adding a link never lowers all-connected, and crossings do not depend on t
         expect(joined(more)).toBeGreaterThanOrEqual(joined(map));
       }
       const pairs = (of: TopicMap): string[] =>
-        crossingsOf(new MapIndex(of, assignment))
+        new MapIndex(of, assignment).crossings
           .map(({ links }) =>
             links
               .map(({ id }) => id)

@@ -95,6 +95,14 @@ requirementTester(
       flags: ['t2', 'Arch'],
     },
     {
+      name: 'two of the same words gone, one kept',
+      assignment: assignmentOf({ starter: mapOf([...starter.topics, topic('s3', { text: 'Arch', kind: 'part' })]) }),
+      map: mapOf([given('t2', 'Made of')]),
+      status: 'partly',
+      fraction: 1 / 3,
+      flags: ['Arch'],
+    },
+    {
       name: 'no starter',
       assignment: assignmentOf(),
       map: mapOf([topic('a')]),

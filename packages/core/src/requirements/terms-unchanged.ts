@@ -20,7 +20,7 @@ export const termsUnchanged = requirementType({
   check: (_, { index, assignment }) => {
     const { starter, styleMode } = assignment;
     if (!starter) return { doesNotApply: 'noStarter' };
-    const evidence = starter.topics.flatMap((given): Finding[] => {
+    const lost = starter.topics.map((given): Finding[] => {
       const form = index.words.normal(given.text);
       const here = index.map.topics.filter((topic) => topic.origin === given.id);
       const keepsWords = (text: string): boolean =>
@@ -35,15 +35,14 @@ export const termsUnchanged = requirementType({
           : { message: 'renamed', data: { ...data, now: topic.text }, topics: [topic.id] },
       );
     });
-    const lost = new Set(evidence.map(({ data }) => data?.text)).size;
     const of = starter.topics.length;
-    const count = of - lost;
+    const count = lost.filter((findings) => findings.length === 0).length;
     return {
       fraction: share(count, of),
       figures: { kept: count, given: of },
-      message: lost ? 'some' : 'all',
+      message: count < of ? 'some' : 'all',
       data: { count, of },
-      evidence,
+      evidence: lost.flat(),
     };
   },
 });
