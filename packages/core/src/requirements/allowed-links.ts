@@ -1,4 +1,4 @@
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, kindName, listed, ofThem, quoted } from './words.js';
 
@@ -31,16 +31,14 @@ export const allowedLinks = requirementType<Params>({
       const [from, to] = index.ends(link).map((topic) => index.kindOf(topic)?.id);
       return !pairs.some((pair) => pair[0] === from && pair[1] === to);
     });
-    const [count, of] = [links.length - others.length, links.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, links: of },
-      message: of === 0 ? 'none' : 'share',
-      data: { count, of },
-      evidence: others.map((link) => {
+    return allBut(
+      others.map((link) => {
         const [from, to] = index.ends(link);
         return { message: 'other', data: { from: from.text, to: to.text }, links: [link.id] };
       }),
-    };
+      links.length,
+      'links',
+      'none',
+    );
   },
 });

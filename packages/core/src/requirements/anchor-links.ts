@@ -1,4 +1,4 @@
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
 import { blank, kindName, kindNames, linkKindNames, ofThem, plural, quoted } from './words.js';
@@ -48,13 +48,6 @@ export const anchorLinks = requirementType<Params>({
       }
       return [];
     });
-    const [right, of] = [topics.length - findings.length, topics.length];
-    return {
-      fraction: share(right, of),
-      figures: { count: right, topics: of },
-      message: 'share',
-      data: { count: right, of },
-      evidence: findings,
-    };
+    return allBut(findings, topics.length, 'topics');
   },
 });

@@ -1,4 +1,4 @@
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { ofThem, quoted } from './words.js';
 
@@ -17,16 +17,14 @@ export const arrowedLinks = requirementType({
   check: (_, { index }) => {
     const links = index.structuralLinks;
     const others = links.filter((link) => index.arrowOf(link) !== 'forward');
-    const [count, of] = [links.length - others.length, links.length];
-    return {
-      fraction: share(count, of),
-      figures: { arrowed: count, links: of },
-      message: of === 0 ? 'none' : 'share',
-      data: { count, of },
-      evidence: others.map((link) => {
+    return allBut(
+      others.map((link) => {
         const [from, to] = index.ends(link);
         return { message: 'plain', data: { from: from.text, to: to.text }, links: [link.id] };
       }),
-    };
+      links.length,
+      'links',
+      'none',
+    );
   },
 });

@@ -1,4 +1,4 @@
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, ofThem, quoted } from './words.js';
 
@@ -22,17 +22,15 @@ export const branching = requirementType<Params>({
       .map((topic) => ({ topic, count: index.children(topic.id).length }))
       .filter(({ count }) => count > 0);
     const heavy = parents.filter(({ count }) => count > maxChildren);
-    const [count, of] = [parents.length - heavy.length, parents.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, parents: of },
-      message: of === 0 ? 'none' : 'share',
-      data: { count, of },
-      evidence: heavy.map(({ topic, count: children }) => ({
+    return allBut(
+      heavy.map(({ topic, count: children }) => ({
         message: 'heavy',
         data: { text: topic.text, count: children },
         topics: [topic.id],
       })),
-    };
+      parents.length,
+      'parents',
+      'none',
+    );
   },
 });

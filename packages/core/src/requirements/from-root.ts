@@ -1,5 +1,5 @@
 import { levelsFrom } from '../map/graph.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, quoted } from './words.js';
 
@@ -29,17 +29,14 @@ export const fromRoot = requirementType<Params>({
         ? index.levels
         : levelsFrom(root.id, (id) => (index.outLinks.get(id) ?? []).map(({ from, to }) => (from === id ? to : from)));
     const unreached = topics.filter(({ id }) => !reached.has(id));
-    const [count, of] = [topics.length - unreached.length, topics.length];
-    return {
-      fraction: share(count, of),
-      figures: { reached: count, topics: of },
-      message: 'share',
-      data: { count, of },
-      evidence: unreached.map(({ id, text }) => ({
+    return allBut(
+      unreached.map(({ id, text }) => ({
         message: index.levels.has(id) ? 'wrongWay' : 'unreached',
         data: { text, root: root.text },
         topics: [id],
       })),
-    };
+      topics.length,
+      'topics',
+    );
   },
 });

@@ -1,4 +1,4 @@
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, kindNames, plural, quoted } from './words.js';
 
@@ -38,17 +38,15 @@ export const inSequence = requirementType<Params>({
     const [right, down] = [wrong('x'), wrong('y')];
     const isRight = axis === 'right' || (axis === 'either' && right.length <= down.length);
     const others = isRight ? right : down;
-    const [count, of] = [pairs.length - others.length, pairs.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, pairs: of },
-      message: of === 0 ? 'none' : 'share',
-      data: { count, of },
-      evidence: others.map(([a, b]) => ({
+    return allBut(
+      others.map(([a, b]) => ({
         message: 'step',
         data: { a: a.text, b: b.text, way: isRight ? 'right' : 'down' },
         topics: [a.id, b.id],
       })),
-    };
+      pairs.length,
+      'pairs',
+      'none',
+    );
   },
 });

@@ -2,7 +2,7 @@ import { remembered } from '../words/word-forms.js';
 import { contrast } from '../map/colour.js';
 import { CLOSE } from '../map/kinds.js';
 import { topicStyle } from '../map/style.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, ofThem, quoted } from './words.js';
 
@@ -25,17 +25,14 @@ export const inkContrast = requirementType<Params>({
       return { topic, ratio: ratioOf(`${ink} ${fill}`) };
     });
     const faint = ratios.filter(({ ratio }) => ratio < min - CLOSE);
-    const [count, of] = [ratios.length - faint.length, ratios.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, topics: of },
-      message: 'share',
-      data: { count, of },
-      evidence: faint.map(({ topic, ratio }) => ({
+    return allBut(
+      faint.map(({ topic, ratio }) => ({
         message: 'faint',
         data: { text: topic.text, ratio: Math.floor(ratio * 10) / 10 },
         topics: [topic.id],
       })),
-    };
+      ratios.length,
+      'topics',
+    );
   },
 });

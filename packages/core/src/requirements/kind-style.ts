@@ -2,7 +2,7 @@ import { colourDistance } from '../map/colour.js';
 import { CLOSE, effectiveKind } from '../map/kinds.js';
 import { topicStyle } from '../map/style.js';
 import type { Topic, TopicKind } from '../map/types.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import type { CheckInput, Finding } from './types.js';
 import { requirementType } from './types.js';
 import { blank, kindNames, listed, ofThem, quoted } from './words.js';
@@ -94,13 +94,6 @@ export const kindStyle = requirementType<Params>({
         ? []
         : [{ message: 'wrong', data: { text: topic.text, kind: kind.name, what: listed(lost) }, topics: [topic.id] }];
     });
-    const [count, of] = [topics.length - evidence.length, topics.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, topics: of },
-      message: 'share',
-      data: { count, of },
-      evidence,
-    };
+    return allBut(evidence, topics.length, 'topics');
   },
 });

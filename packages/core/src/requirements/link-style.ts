@@ -1,7 +1,7 @@
 import { colourDistance } from '../map/colour.js';
 import { CLOSE } from '../map/kinds.js';
 import { kindOfLink, linkStyle } from '../map/style.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
 import { blank, kindNames, linkKindNames, listed, ofThem, quoted } from './words.js';
@@ -52,13 +52,6 @@ export const linkStyleAsKind = requirementType<Params>({
         ? []
         : [{ message: 'wrong', data: { a: a.text, b: b.text, what: listed(off) }, links: [link.id] }];
     });
-    const [count, of] = [links.length - evidence.length, links.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, links: of },
-      message: 'share',
-      data: { count, of },
-      evidence,
-    };
+    return allBut(evidence, links.length, 'links');
   },
 });

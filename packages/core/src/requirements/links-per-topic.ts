@@ -1,7 +1,7 @@
 import type { Topic } from '../map/types.js';
 import { CLOSE } from '../map/kinds.js';
 import type { MapIndex } from '../map/map-index.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
 import { between, blank, kindNames, ofThem, plural, quoted } from './words.js';
@@ -57,13 +57,6 @@ export const linksPerTopic = requirementType<Params>({
         ? [{ message: 'many', data: { ...data, max }, topics: [topic.id] }]
         : [];
     });
-    const [count, of] = [topics.length - evidence.length, topics.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, topics: of },
-      message: 'share',
-      data: { count, of },
-      evidence,
-    };
+    return allBut(evidence, topics.length, 'topics');
   },
 });

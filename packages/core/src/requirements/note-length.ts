@@ -1,7 +1,7 @@
 import { matchText } from '../map/terms.js';
 import type { Topic } from '../map/types.js';
 import { CLOSE } from '../map/kinds.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
 import { blank, kindNames, ofThem, quoted } from './words.js';
@@ -67,7 +67,6 @@ export const noteLength = requirementType<Params>({
         ? [{ message: 'long', data: { ...data, max }, topics: members }]
         : [];
     });
-    const [count, of] = [units.length - evidence.length, units.length];
-    return { fraction: share(count, of), figures: { count, of }, message: 'share', data: { count, of }, evidence };
+    return allBut(evidence, units.length, per === 'topic' ? 'topics' : 'branches');
   },
 });

@@ -2,7 +2,7 @@ import { remembered } from '../words/word-forms.js';
 import { luminance } from '../map/colour.js';
 import { CLOSE } from '../map/kinds.js';
 import { topicStyle } from '../map/style.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, ofThem, percent, quoted } from './words.js';
 
@@ -26,17 +26,14 @@ export const paleFills = requirementType<Params>({
     const lightOf = remembered(luminance);
     const fills = index.map.topics.map((topic) => ({ topic, light: lightOf(topicStyle(topic, legend).fill) }));
     const dark = fills.filter(({ light }) => light < minLuminance - CLOSE);
-    const [count, of] = [fills.length - dark.length, fills.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, topics: of },
-      message: 'share',
-      data: { count, of },
-      evidence: dark.map(({ topic, light }) => ({
+    return allBut(
+      dark.map(({ topic, light }) => ({
         message: 'dark',
         data: { text: topic.text, light: Math.round(light * 100) },
         topics: [topic.id],
       })),
-    };
+      fills.length,
+      'topics',
+    );
   },
 });

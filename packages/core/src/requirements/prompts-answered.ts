@@ -1,4 +1,4 @@
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
 import { blank, ofThem, quoted } from './words.js';
@@ -33,13 +33,6 @@ export const promptsAnswered = requirementType<Params>({
       );
       return isAnswered ? [] : [{ message: 'open', data: { text: prompt.text }, topics: here.map(({ id }) => id) }];
     });
-    const [count, of] = [prompts.length - evidence.length, prompts.length];
-    return {
-      fraction: share(count, of),
-      figures: { answered: count, prompts: of },
-      message: 'share',
-      data: { count, of },
-      evidence,
-    };
+    return allBut(evidence, prompts.length, 'prompts');
   },
 });

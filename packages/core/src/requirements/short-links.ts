@@ -1,6 +1,6 @@
 import { CLOSE } from '../map/kinds.js';
 import { lengthOf } from '../geometry/points.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, ofThem, quoted } from './words.js';
 
@@ -22,16 +22,14 @@ export const shortLinks = requirementType<Params>({
   check: ({ max }, { index }) => {
     const lengths = index.lines.map(({ link, part }) => ({ link, length: lengthOf(part.points) }));
     const long = lengths.filter(({ length }) => length > max + CLOSE);
-    const [count, of] = [lengths.length - long.length, lengths.length];
-    return {
-      fraction: share(count, of),
-      figures: { short: count, links: of },
-      message: of === 0 ? 'none' : 'share',
-      data: { count, of },
-      evidence: long.map(({ link, length }) => {
+    return allBut(
+      long.map(({ link, length }) => {
         const [a, b] = index.ends(link);
         return { message: 'long', data: { a: a.text, b: b.text, length: Math.round(length) }, links: [link.id] };
       }),
-    };
+      lengths.length,
+      'links',
+      'none',
+    );
   },
 });

@@ -1,4 +1,4 @@
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, kindNames, ofThem, quoted } from './words.js';
 
@@ -25,17 +25,14 @@ export const shortTopics = requirementType<Params>({
     const long = topics
       .map((topic) => ({ topic, words: index.words.wordsOf(topic.text).length }))
       .filter(({ words }) => words > maxWords);
-    const [count, of] = [topics.length - long.length, topics.length];
-    return {
-      fraction: share(count, of),
-      figures: { short: count, topics: of },
-      message: 'share',
-      data: { count, of },
-      evidence: long.map(({ topic, words }) => ({
+    return allBut(
+      long.map(({ topic, words }) => ({
         message: 'long',
         data: { text: topic.text, words, maxWords },
         topics: [topic.id],
       })),
-    };
+      topics.length,
+      'topics',
+    );
   },
 });

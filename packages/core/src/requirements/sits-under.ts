@@ -1,6 +1,6 @@
 import { CLOSE } from '../map/kinds.js';
 import { neighboursOf } from './links-per-topic.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, kindNames, ofThem, quoted } from './words.js';
 
@@ -42,17 +42,14 @@ export const sitsUnder = requirementType<Params>({
       ]),
     );
     const others = topics.filter(({ id }) => countOf.get(id)! < min - CLOSE);
-    const [count, of] = [topics.length - others.length, topics.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, topics: of },
-      message: 'share',
-      data: { count, of },
-      evidence: others.map(({ id, text }) => ({
+    return allBut(
+      others.map(({ id, text }) => ({
         message: 'loose',
         data: { text, count: countOf.get(id)!, parents: kindNames(assignment, parents) },
         topics: [id],
       })),
-    };
+      topics.length,
+      'topics',
+    );
   },
 });

@@ -1,6 +1,6 @@
 import { CLOSE } from '../map/kinds.js';
 import { topicStyle } from '../map/style.js';
-import { share } from './fractions.js';
+import { allBut } from './all-but.js';
 import { requirementType } from './types.js';
 import { blank, ofThem, quoted } from './words.js';
 
@@ -19,17 +19,14 @@ export const textSize = requirementType<Params>({
   check: ({ min }, { index, assignment: { legend } }) => {
     const sizes = index.map.topics.map((topic) => ({ topic, size: topicStyle(topic, legend).fontSize }));
     const small = sizes.filter(({ size }) => size < min - CLOSE);
-    const [count, of] = [sizes.length - small.length, sizes.length];
-    return {
-      fraction: share(count, of),
-      figures: { count, topics: of },
-      message: 'share',
-      data: { count, of },
-      evidence: small.map(({ topic, size }) => ({
+    return allBut(
+      small.map(({ topic, size }) => ({
         message: 'small',
         data: { text: topic.text, size, min },
         topics: [topic.id],
       })),
-    };
+      sizes.length,
+      'topics',
+    );
   },
 });
