@@ -2,10 +2,12 @@ import { checkMap, LiveCheck, readMapText, writeMap } from '@ichnograph/core';
 import type { CheckContext, TopicMap } from '@ichnograph/core';
 import { ALL_PAIRS } from './all-pairs.js';
 import { assignmentFor, mapOf } from './maps.js';
-import { line, median, ms, timeOf, times, title } from './measure.js';
+import { line, median, ms, timeOf, times, timesInTurn, title } from './measure.js';
 
 const SIZES = [30, 300, 3000] as const;
-const ROUNDS = { 30: 400, 300: 100, 3000: 9 } as const;
+/** How often each size is checked in a round, and how many rounds. */
+const CALLS = [20, 6, 1] as const;
+const ROUNDS = 15;
 const SEED = 11;
 const CONTEXT: CheckContext = {
   members: ['me', 'you'],
@@ -16,29 +18,28 @@ const CONTEXT: CheckContext = {
 /** How long checks take, as ratios within this run. */
 export function benchChecks(): void {
   title('A whole check of all 52 types (links: 1.5 a topic, density and length of links fixed)');
-  const whole = new Map<number, number>();
-  const single = new Map<string, Map<number, number>>();
-  for (const size of SIZES) {
-    const map = mapOf(size, SEED);
-    const assignment = assignmentFor(map);
-    whole.set(
-      size,
-      timeOf(() => void checkMap(map, assignment, CONTEXT), ROUNDS[size]),
-    );
-    line(`${size} topics, ${map.links.length} links`, ms(whole.get(size)!));
-    for (const requirement of assignment.requirements) {
-      const one = { ...assignment, requirements: [requirement] };
-      const rounds = Math.max(5, Math.round(ROUNDS[size] / 5));
-      const time = timeOf(() => void checkMap(map, one, CONTEXT), rounds);
-      single.set(requirement.type, (single.get(requirement.type) ?? new Map<number, number>()).set(size, time));
-    }
-  }
-  line('3,000 topics : 300 topics', times(whole.get(3000)! / whole.get(300)!), 'wanted: at most 12');
+  const maps = SIZES.map((size) => mapOf(size, SEED));
+  const assignments = maps.map(assignmentFor);
+  const whole = timesInTurn(
+    maps.map((map, i) => ({ calls: CALLS[i]!, work: () => void checkMap(map, assignments[i]!, CONTEXT) })),
+    ROUNDS,
+  );
+  maps.forEach(({ links }, i) => line(`${SIZES[i]} topics, ${links.length} links`, ms(whole[i]!)));
+  line('3,000 topics : 300 topics', times(whole[2]! / whole[1]!), 'wanted: at most 12');
   besideJson();
   moving();
   againstAllPairs();
   title('Each type by itself: 30, 300 and 3,000 topics');
-  for (const [type, found] of single) line(type, SIZES.map((size) => ms(found.get(size)!)).join(' · '));
+  assignments[0]!.requirements.forEach(({ type }, r) => {
+    const found = timesInTurn(
+      maps.map((map, i) => {
+        const one = { ...assignments[i]!, requirements: [assignments[i]!.requirements[r]!] };
+        return { calls: CALLS[i]!, work: () => void checkMap(map, one, CONTEXT) };
+      }),
+      5,
+    );
+    line(type, found.map(ms).join(' · '));
+  });
 }
 
 /** One run of both, turn about, so that what else the machine does falls on both. */

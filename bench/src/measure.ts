@@ -16,6 +16,25 @@ export function timeOf(work: () => void, rounds: number): number {
   return median(times);
 }
 
+/**
+ * Milliseconds that one call of each takes: medians over rounds in which all take turns, so that a machine that is slow
+ * for a while is slow for all. A third as many rounds go before, to warm up.
+ * @param calls how often each is called in a round
+ */
+export function timesInTurn(works: readonly { calls: number; work: () => void }[], rounds: number): number[] {
+  const times = works.map((): number[] => []);
+  for (let i = -Math.ceil(rounds / 3); i < rounds; i++) {
+    works.forEach(({ calls, work }, w) => {
+      for (let k = 0; k < calls; k++) {
+        const start = performance.now();
+        work();
+        if (i >= 0) times[w]!.push(performance.now() - start);
+      }
+    });
+  }
+  return times.map(median);
+}
+
 export const line = (what: string, value: string, wanted = ''): void => {
   process.stdout.write(`${what.padEnd(58)} ${value.padStart(14)}  ${wanted}\n`);
 };
