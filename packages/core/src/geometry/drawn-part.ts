@@ -54,7 +54,7 @@ export function longestOutside(line: readonly Point[], solids: readonly Solid[])
     const a = line[i - 1]!;
     const b = line[i]!;
     let t = 0;
-    for (const [enter, leave] of coveredOf(a, b, solids)) {
+    for (const { enter, leave } of coveredOf(a, b, solids)) {
       if (enter > t) {
         if (piece.length === 0) piece.push(pointAt(a, b, t));
         piece.push(pointAt(a, b, enter));
@@ -78,7 +78,7 @@ function coveredOf(a: Point, b: Point, solids: readonly Solid[]): readonly Inter
   let found: Interval[] | null = null;
   for (const { corners, box } of solids) {
     const inside = isBeside(a, b, box) ? null : insideOf(a, b, corners);
-    if (inside) (found ??= []).push(inside);
+    if (inside) found = found ? [...found, inside] : [inside];
   }
   return found ? merged(found) : NOTHING;
 }
@@ -90,7 +90,10 @@ const pointAt = (a: Point, b: Point, t: number): Point =>
 export const isBeside = (a: Point, b: Point, { left, top, right, bottom }: Box): boolean =>
   Math.max(a.x, b.x) < left || Math.min(a.x, b.x) > right || Math.max(a.y, b.y) < top || Math.min(a.y, b.y) > bottom;
 
-type Interval = [enter: number, leave: number];
+interface Interval {
+  enter: number;
+  leave: number;
+}
 
 /** The parameters between which the segment ab is strictly inside a convex clockwise polygon (Cyrus and Beck, 1978). */
 function insideOf(a: Point, b: Point, corners: Corners): Interval | null {
@@ -117,16 +120,16 @@ function insideOf(a: Point, b: Point, corners: Corners): Interval | null {
     else leave = Math.min(leave, -outside / speed);
     if (enter >= leave) return null;
   }
-  return [enter, leave];
+  return { enter, leave };
 }
 
 function merged(intervals: Interval[]): Interval[] {
   if (intervals.length === 1) return intervals;
   const result: Interval[] = [];
-  for (const [enter, leave] of intervals.sort((x, y) => x[0] - y[0])) {
+  for (const { enter, leave } of intervals.sort((x, y) => x.enter - y.enter)) {
     const last = result.at(-1);
-    if (last && enter <= last[1]) last[1] = Math.max(last[1], leave);
-    else result.push([enter, leave]);
+    if (last && enter <= last.leave) last.leave = Math.max(last.leave, leave);
+    else result.push({ enter, leave });
   }
   return result;
 }

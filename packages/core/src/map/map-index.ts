@@ -216,6 +216,7 @@ export class MapIndex {
 
   @once get lines(): readonly Line[] {
     return this.map.links.map((link) => {
+      this.pulse();
       const part = this.drawnPart(link);
       return { link, part, key: part, box: part.box };
     });

@@ -28,14 +28,15 @@ export const clearPhrases = requirementType({
   },
   check: (_, { index }) => {
     const { topics, links } = index.map;
+    const { pulse } = index;
     const worded = links.filter(({ phrase }) => !isBlank(phrase));
     const phrases = worded.flatMap((link) => {
+      pulse();
       const box = index.drawings.phraseBox(link, ...index.ends(link));
       return box ? [{ link, key: box, box }] : [];
     });
     const boxes = topics.map((topic) => ({ topic, key: topic, box: boxOf(topic) }));
     const { phrasesOnTopics, phrasesOnPhrases, linesInPhrases } = index.drawings;
-    const { pulse } = index;
     const tally = new Tally();
     const meet = (a: { box: Box }, b: { box: Box }): true | null => (boxesMeet(a.box, b.box) ? true : null);
     for (const { a, b } of phrasesOnTopics.find(phrases, boxes, meet, { pulse }))
