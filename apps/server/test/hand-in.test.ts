@@ -51,6 +51,33 @@ test('freezes what is stored, with a report that equals core’s own to the last
   expect(body.assignment.reference).toBeNull();
 });
 
+test('what no map may hold is left out and counted, and what is left can be read by everybody', async () => {
+  const { client, handIn } = await drawn('Bo');
+  const [first] = client.live.snapshot.topics;
+  const junk = [
+    { do: 'add', to: 'tours', item: { id: 'tour', title: 'Down', stops: [null] } },
+    { do: 'add', to: 'regions', item: { id: 'region' } },
+    { do: 'add', to: 'topics', item: { ...first, id: 'x'.repeat(201) } },
+    {
+      do: 'set',
+      in: 'topics',
+      id: first!.id,
+      fields: { weblinks: [{ url: 7 }], kind: 'x'.repeat(201), note: 'Kept.' },
+    },
+    { do: 'entitle', fields: { title: 'x'.repeat(400) } },
+  ];
+  client.live.apply(junk as never);
+  const { status, body } = await handIn();
+  client.close();
+  expect(status).toBe(201);
+  expect(body.leftOut).toBe(5);
+  const map = readMap(body.map);
+  expect(map.title).toHaveLength(300);
+  expect(map.topics.find(({ id }) => id === first!.id)).toMatchObject({ kind: null, note: 'Kept.' });
+  const maren = await Person.signedIn('maren');
+  expect((await maren.get<SubmissionDetail>(`submissions/${body.id}`)).body.leftOut).toBe(5);
+});
+
 test('waits for the client’s last change, and hands nothing in when it does not come', async () => {
   const { person, work, client, handIn } = await drawn('Mateus');
   const early = await handIn({ count: client.live.made + 5 });

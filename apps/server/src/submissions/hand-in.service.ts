@@ -48,7 +48,8 @@ export class HandInService {
     const doc = await this.log.stored(name);
     if (!doc) throw new Error(`the live document ${name} is gone`);
     const { map: snapshot, dropped } = snapshotOf(doc);
-    const map: TopicMap = { ...snapshot, author: members.map(nameOf).join(', ') };
+    const author = members.map(nameOf).join(', ').slice(0, LIMITS.text);
+    const map: TopicMap = { ...snapshot, author };
     refuseOversize(map);
     const assignment = bodyOf(work.revision!);
     const report = await this.checks.check(map, assignment, {

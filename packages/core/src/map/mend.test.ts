@@ -1,8 +1,10 @@
 import fc from 'fast-check';
+import { readMap, writeMap } from '../formats/map-file.js';
 import { link, mapOf, topic } from '../testing/make.js';
 import { mend } from './mend.js';
 import { sortMap } from './order.js';
-import type { Topic } from './types.js';
+import { emptyMap } from './types.js';
+import type { Topic, TopicMap } from './types.js';
 
 test('a whole map comes back as the very same object', () => {
   const map = mapOf([topic('a'), topic('b')], [link('a', 'b')]);
@@ -53,6 +55,95 @@ test('mending twice is mending once', () => {
       expect(mend(once)).toEqual({ map: once, dropped: [] });
     }),
   );
+});
+
+/** What a client might write into a field: what belongs there now and then, and anything else. */
+const anything = fc.oneof(
+  fc.constantFrom<unknown>(null, '', 'a', 'x'.repeat(201), 'x'.repeat(301), 'x'.repeat(1001), 'x'.repeat(20_001)),
+  fc.constantFrom<unknown>('#ffffff', 'none', 'red', 'rounded', 'elbow', 'both', 'left', true, 0, 1, -1, 0.5, 1e9, NaN),
+  fc.constantFrom<unknown>({}, [], ['a'], [1], [null], [{ url: 'x' }], [{ url: 1 }], [{ src: 'a', alt: 'b' }]),
+  fc.constantFrom<unknown>([{ topic: 'a', words: 'w' }], [{ topic: '', words: 'w' }], [{ topic: 'a' }]),
+);
+const ids = fc.constantFrom('a', 'b', 'c', 'd', '', 'x'.repeat(201));
+const members = (names: string) =>
+  fc.array(
+    fc.record(
+      { id: ids, ...Object.fromEntries(names.split(' ').map((name) => [name, anything])) },
+      { requiredKeys: ['id'] },
+    ),
+    { maxLength: 4 },
+  );
+const written = fc.record({
+  title: fc.constantFrom('', 'A map', 'x'.repeat(400)),
+  author: fc.constantFrom('', 'Noor', 'x'.repeat(400)),
+  focusQuestion: fc.constantFrom('', 'x'.repeat(1200)),
+  topics: members(
+    'text kind x y width height minWidth minHeight shape fill outline ink fontSize bold italic align z note source ' +
+      'weblinks pictures files marks sequence when origin toComplete folded by anything-else',
+  ),
+  links: fc.array(
+    fc.record(
+      {
+        id: ids,
+        from: ids,
+        to: ids,
+        phrase: anything,
+        kind: anything,
+        route: anything,
+        width: anything,
+        bend: anything,
+      },
+      { requiredKeys: ['id', 'from', 'to'] },
+    ),
+    { maxLength: 4 },
+  ),
+  pictures: members('x y width height src alt z'),
+  regions: members('topics title fill'),
+  groups: members('topics'),
+  tours: members('title stops'),
+  wordBank: members('text by note'),
+});
+
+test('whatever is written into a map, what is left of it is a map that the file’s reader takes, and is left again', () => {
+  fc.assert(
+    fc.property(written, (fields) => {
+      const { map } = mend({ ...emptyMap(), ...(fields as unknown as Partial<TopicMap>) });
+      const asJson = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+      const { wordBank, ...read } = readMap(asJson(writeMap(map)));
+      expect(wordBank.map(({ text }) => text)).toEqual(map.wordBank.map(({ text }) => text));
+      const { title, topics, links, tours } = asJson(map);
+      expect(read).toMatchObject({ title, topics, links, tours });
+      expect(mend(map)).toEqual({ map, dropped: [] });
+    }),
+    { numRuns: 1000 },
+  );
+});
+
+test('what lies beside topics and links is dropped whole where it lacks what it needs, and said', () => {
+  const { map, dropped } = mend({
+    ...emptyMap(),
+    title: 'x'.repeat(400),
+    pictures: [
+      { id: 'p', x: 0, y: 0, width: 10, height: 10, src: 'a.png', alt: '' },
+      { id: 'q', x: 0, y: 0, width: 0, height: 10, src: 'a.png', alt: '' },
+    ],
+    regions: [{ id: 'r', topics: ['gone'], title: 'Stone', fill: '#ffffff' }, { id: 's' } as never],
+    tours: [
+      { id: 't', title: 'Down', stops: [{ topic: 'gone', words: '' }] },
+      { id: 'u', title: 'Up', stops: [null] } as never,
+    ],
+    wordBank: [{ id: 'w', text: 'Truss', note: 'x'.repeat(2001) }, { id: 'v', text: 7 } as never],
+  });
+  expect(map.title).toHaveLength(300);
+  expect([map.pictures, map.regions, map.tours].map((list) => list.map(({ id }) => id))).toEqual([['p'], ['r'], ['t']]);
+  expect(map.wordBank).toEqual([{ id: 'w', text: 'Truss' }]);
+  expect(dropped.map(({ what, id }) => `${what} ${id}`)).toEqual([
+    'picture q',
+    'region s',
+    'tour u',
+    'value w',
+    'bank entry v',
+  ]);
 });
 
 test('lists are sorted by (order, id), whatever order they came in', () => {

@@ -1,6 +1,23 @@
 import { LIMITS } from './types.js';
-import type { BankEntry, Group, Link, LoosePicture, Region, Topic, TopicMap, Tour } from './types.js';
-import { length, LINK_FIELDS, position, TOPIC_FIELDS } from './values.js';
+import type { Link, Topic, TopicMap } from './types.js';
+import {
+  BANK_FIELDS,
+  BANK_NEEDS,
+  GROUP_NEEDS,
+  holds,
+  isId,
+  isKind,
+  length,
+  LINK_FIELDS,
+  PICTURE_FIELDS,
+  PICTURE_NEEDS,
+  position,
+  REGION_NEEDS,
+  TITLE_ROOM,
+  TOPIC_FIELDS,
+  TOUR_NEEDS,
+} from './values.js';
+import type { Rules } from './values.js';
 
 export interface Dropped {
   what: 'topic' | 'link' | 'picture' | 'region' | 'group' | 'tour' | 'bank entry' | 'value';
@@ -11,14 +28,15 @@ export interface Dropped {
 
 /**
  * Makes a map whole that may have come out of a merge: drops links whose end is gone, repeated ids and values out of
- * range. Pure and idempotent; a map with nothing wrong comes back as the very same object.
+ * range. Pure and idempotent; a map with nothing wrong comes back as the very same object, and one that was mended is
+ * one that the map file's reader takes.
  * Limits on the size of a map are not its business: the server refuses such a map whole.
  */
 export function mend(map: TopicMap): { map: TopicMap; dropped: Dropped[] } {
   const dropped: Dropped[] = [];
   const seen = new Set<string>();
   const fresh = (what: Dropped['what'], id: unknown): id is string => {
-    const because = typeof id !== 'string' || id === '' ? 'no id' : seen.has(id) ? 'repeated id' : null;
+    const because = !isId(id) ? 'no id' : seen.has(id as string) ? 'repeated id' : null;
     if (because) {
       dropped.push({ what, id: String(id), because });
       return false;
@@ -26,6 +44,18 @@ export function mend(map: TopicMap): { map: TopicMap; dropped: Dropped[] } {
     seen.add(id as string);
     return true;
   };
+  const members = <T extends { id: string }>(
+    what: Dropped['what'],
+    list: readonly T[],
+    needs: Rules,
+    optional: Rules = {},
+  ): readonly T[] =>
+    keep(list, (item) => {
+      if (!fresh(what, item.id)) return null;
+      if (holds(item, needs)) return withValues(item, {}, optional, dropped);
+      dropped.push({ what, id: item.id, because: 'out of range' });
+      return null;
+    });
 
   const topics = keep(map.topics, (topic) => (fresh('topic', topic.id) ? mendTopic(topic, dropped) : null));
   const topicIds = new Set(topics.map((topic) => topic.id));
@@ -41,18 +71,12 @@ export function mend(map: TopicMap): { map: TopicMap; dropped: Dropped[] } {
     }
     return mendLink(link, dropped);
   });
-  const pictures = keep<LoosePicture>(map.pictures, (picture) => {
-    if (!fresh('picture', picture.id)) return null;
-    if (position(picture.x) && position(picture.y) && length(picture.width) && length(picture.height)) return picture;
-    dropped.push({ what: 'picture', id: picture.id, because: 'out of range' });
-    return null;
-  });
-  const regions = keep<Region>(map.regions, (region) => (fresh('region', region.id) ? region : null));
-  const groups = keep<Group>(map.groups, (group) => (fresh('group', group.id) ? group : null));
-  const tours = keep<Tour>(map.tours, (tour) => (fresh('tour', tour.id) ? tour : null));
-  const wordBank = keep<BankEntry>(map.wordBank, (entry) =>
-    fresh('bank entry', entry.id) && typeof entry.text === 'string' ? entry : null,
-  );
+  const pictures = members('picture', map.pictures, PICTURE_NEEDS, PICTURE_FIELDS);
+  const regions = members('region', map.regions, REGION_NEEDS);
+  const groups = members('group', map.groups, GROUP_NEEDS);
+  const tours = members('tour', map.tours, TOUR_NEEDS);
+  const wordBank = members('bank entry', map.wordBank, BANK_NEEDS, BANK_FIELDS);
+  const titles = titleBlock(map);
 
   const same =
     topics === map.topics &&
@@ -61,14 +85,26 @@ export function mend(map: TopicMap): { map: TopicMap; dropped: Dropped[] } {
     regions === map.regions &&
     groups === map.groups &&
     tours === map.tours &&
-    wordBank === map.wordBank;
-  return { map: same ? map : { ...map, topics, links, pictures, regions, groups, tours, wordBank }, dropped };
+    wordBank === map.wordBank &&
+    titles === null;
+  return {
+    map: same ? map : { ...map, ...titles, topics, links, pictures, regions, groups, tours, wordBank },
+    dropped,
+  };
+}
+
+/** What of the title block is longer than it has room for, cut; null when nothing is. */
+function titleBlock(map: TopicMap): Partial<TopicMap> | null {
+  const long = Object.entries(TITLE_ROOM).filter(([name, room]) => map[name as keyof typeof TITLE_ROOM].length > room);
+  return long.length === 0
+    ? null
+    : Object.fromEntries(long.map(([name, room]) => [name, map[name as keyof typeof TITLE_ROOM].slice(0, room)]));
 }
 
 function mendTopic(topic: Topic, dropped: Dropped[]): Topic {
   const needed = {
     text: typeof topic.text === 'string' ? topic.text.slice(0, LIMITS.text) : '',
-    kind: typeof topic.kind === 'string' ? topic.kind : null,
+    kind: isKind(topic.kind) ? topic.kind : null,
     x: position(topic.x) ? topic.x : 0,
     y: position(topic.y) ? topic.y : 0,
     width: length(topic.width) ? topic.width : 120,
@@ -80,17 +116,12 @@ function mendTopic(topic: Topic, dropped: Dropped[]): Topic {
 function mendLink(link: Link, dropped: Dropped[]): Link {
   const needed = {
     phrase: typeof link.phrase === 'string' ? link.phrase.slice(0, LIMITS.text) : '',
-    kind: typeof link.kind === 'string' ? link.kind : null,
+    kind: isKind(link.kind) ? link.kind : null,
   };
   return withValues(link, needed, LINK_FIELDS, dropped);
 }
 
-function withValues<T extends { id: string }>(
-  item: T,
-  needed: Partial<T>,
-  optional: Record<string, (value: unknown) => boolean>,
-  dropped: Dropped[],
-): T {
+function withValues<T extends { id: string }>(item: T, needed: Partial<T>, optional: Rules, dropped: Dropped[]): T {
   const mended = { ...item } as Record<string, unknown>;
   let changed = false;
   const lose = (field: string): void => {
