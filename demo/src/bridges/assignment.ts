@@ -228,7 +228,7 @@ export const bridges: Assignment = {
   terms,
   root: 'Bridge',
   starter,
-  reference,
+  reference: { ...reference, author: 'Maren Oyelaran' },
   requirements: [
     { id: 'r1', type: 'all-terms-present', params: {}, level: 'must', points: 6 },
     { id: 'r2', type: 'terms-unchanged', params: {}, level: 'must', points: 2 },
