@@ -11,15 +11,16 @@ export function startChecker(
   context: CheckContext,
   onAnswer: (answer: Answer) => void,
   onTooLong: () => void,
+  newWorker = () => new Worker(new URL('./check-worker.ts', import.meta.url), { type: 'module' }),
 ) {
   // Checks end by themselves; the first one of a worker loads its code too.
   const PATIENCE = CHECK_LIMIT_MS * 4;
-  let worker = newWorker();
+  let worker = startWorker();
   let busy: ReturnType<typeof setTimeout> | null = null;
   let waiting: TopicMap | null = null;
 
-  function newWorker(): Worker {
-    const made = new Worker(new URL('./check-worker.ts', import.meta.url), { type: 'module' });
+  function startWorker(): Worker {
+    const made = newWorker();
     made.onmessage = ({ data }: MessageEvent<Answer>) => {
       finish();
       onAnswer(data);
@@ -38,7 +39,7 @@ export function startChecker(
     waiting = null;
     busy = setTimeout(() => {
       worker.terminate();
-      worker = newWorker();
+      worker = startWorker();
       finish();
       onTooLong();
       next();

@@ -11,6 +11,9 @@ interface NewLink {
   kind: string | null;
 }
 
+const tidy = (phrase: string): string => phrase.replace(/\s+/g, ' ').trim();
+const TOO_LONG = `A link has room for ${LIMITS.text} characters.`;
+
 export const newLink = (wanted: NewLink, maker: Maker): Link => ({ id: maker.newId(), ...wanted, by: maker.by });
 
 /** Joins two topics. A link to itself, and a second one the same way round, are refused with the reason. */
@@ -25,15 +28,17 @@ export function addLink(map: TopicMap, wanted: NewLink, maker: Maker): Outcome {
   }
   if (map.links.length >= LIMITS.links)
     return refused(`A map holds ${LIMITS.links.toLocaleString('en')} links, and this one is full.`);
-  return done({ do: 'add', to: 'links', item: newLink(wanted, maker) });
+  const phrase = tidy(wanted.phrase);
+  if (phrase.length > LIMITS.text) return refused(TOO_LONG);
+  return done({ do: 'add', to: 'links', item: newLink({ ...wanted, phrase }, maker) });
 }
 
 /** Changes the words on a link; it may have none. */
 export function setPhrase(map: TopicMap, id: string, phrase: string): Outcome {
   const link = map.links.find((one) => one.id === id);
   if (!link) return refused('That link is gone.');
-  const words = phrase.replace(/\s+/g, ' ').trim();
-  if (words.length > LIMITS.text) return refused(`A link has room for ${LIMITS.text} characters.`);
+  const words = tidy(phrase);
+  if (words.length > LIMITS.text) return refused(TOO_LONG);
   return words === link.phrase ? done() : done({ do: 'set', in: 'links', id, fields: { phrase: words } });
 }
 

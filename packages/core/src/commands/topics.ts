@@ -5,7 +5,8 @@ import { LIMITS } from '../map/types.js';
 import type { Legend, Topic, TopicMap } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
 import { newLink } from './links.js';
-import { refitted, topicOf } from './maker.js';
+import { LONGEST } from '../map/values.js';
+import { onMap, refitted, topicOf } from './maker.js';
 import type { Spot } from './maker.js';
 import { freeSpot } from './free-spot.js';
 
@@ -24,8 +25,7 @@ function newTopic({ text, kind, at, origin }: NewTopic, maker: Maker, legend: Le
     id: maker.newId(),
     text,
     kind,
-    x: at.x,
-    y: at.y,
+    ...onMap(at),
     width: 0,
     height: 0,
     by: maker.by,
@@ -55,7 +55,7 @@ export function growTopic(
   const draft = newTopic({ ...wanted, at: wanted.at ?? parent }, maker, legend);
   const spot =
     wanted.at ?? freeSpot(map, { x: parent.x, y: parent.y + parent.height / 2 + 70 + draft.height / 2 }, draft);
-  const topic = { ...draft, ...spot };
+  const topic = { ...draft, ...onMap(spot) };
   return done(
     { do: 'add', to: 'topics', item: topic },
     {
@@ -81,7 +81,12 @@ export function setText(map: TopicMap, id: string, text: string, legend: Legend)
 export function moveTopics(map: TopicMap, ids: readonly string[], step: Spot): Outcome {
   const moved = map.topics.filter((topic) => ids.includes(topic.id));
   return done(
-    ...moved.map(({ id, x, y }): Change => ({ do: 'set', in: 'topics', id, fields: { x: x + step.x, y: y + step.y } })),
+    ...moved.map(({ id, x, y }): Change => ({
+      do: 'set',
+      in: 'topics',
+      id,
+      fields: { ...onMap({ x: x + step.x, y: y + step.y }) },
+    })),
   );
 }
 
@@ -94,7 +99,8 @@ export function resizeTopic(
 ): Outcome {
   const topic = topicOf(map, id);
   if (!topic) return refused('That topic is gone.');
-  const by = { minWidth: Math.round(Math.max(1, wanted.width)), minHeight: Math.round(Math.max(1, wanted.height)) };
+  const size = (length: number): number => Math.round(Math.min(LONGEST, Math.max(1, length)));
+  const by = { minWidth: size(wanted.width), minHeight: size(wanted.height) };
   const fields = refitted(topic, by, legend);
   return done({
     do: 'set',
@@ -102,8 +108,10 @@ export function resizeTopic(
     id,
     fields: {
       ...fields,
-      x: topic.x + (fields.width! - topic.width) / 2,
-      y: topic.y + (fields.height! - topic.height) / 2,
+      ...onMap({
+        x: topic.x + (fields.width! - topic.width) / 2,
+        y: topic.y + (fields.height! - topic.height) / 2,
+      }),
     },
   });
 }

@@ -2,6 +2,7 @@ import { done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
 import { LIMITS } from '../map/types.js';
 import type { Link, Topic, TopicMap } from '../map/types.js';
+import { onMap } from './maker.js';
 import { isBlank, normalForm } from '../words/normal-form.js';
 
 /** Takes topics and links off the map, and with a topic every link that ends at it. */
@@ -43,7 +44,7 @@ export function pasteMarks(
     ...topics.map((topic): Change => ({
       do: 'add',
       to: 'topics',
-      item: copyOf(topic, { id: newIds.get(topic.id)!, x: topic.x + step.x, y: topic.y + step.y }),
+      item: copyOf(topic, { id: newIds.get(topic.id)!, ...onMap({ x: topic.x + step.x, y: topic.y + step.y }) }),
     })),
     ...links.map((link): Change => ({
       do: 'add',

@@ -45,7 +45,8 @@ export const isKind: Rule = (value) => value === null || text(SHORT)(value);
 
 export const FAR = 1e6;
 export const position = number(-FAR, FAR);
-export const length = number(1, 20000);
+export const LONGEST = 20_000;
+export const length = number(1, LONGEST);
 
 export const TOPIC_FIELDS: Rules = {
   minWidth: length,
