@@ -1,6 +1,6 @@
 import { jest } from '@jest/globals';
 import { CHECK_LIMIT_MS, emptyMap } from '@ichnograph/core';
-import type { Assignment, TopicMap } from '@ichnograph/core';
+import type { Assignment } from '@ichnograph/core';
 import type { Answer, Question } from './check-worker';
 import { startChecker } from './checker';
 
@@ -20,7 +20,7 @@ class SlowWorker {
   }
   /** the titles of the maps it was asked to check */
   get maps(): string[] {
-    return this.asked.flatMap((question) => ('map' in question ? [(question).map.title] : []));
+    return this.asked.flatMap((question) => ('map' in question ? [question.map.title] : []));
   }
 }
 

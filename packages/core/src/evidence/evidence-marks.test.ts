@@ -1,6 +1,8 @@
 import type { Requirement, TopicMap } from '../map/types.js';
 import { checkMap } from '../requirements/check-map.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
+import { checkedExample } from '../examples/example-views.js';
+import { requirementTypes } from '../requirements/registry.js';
 import { need } from '../testing/random-maps.js';
 import { evidenceMarks } from './evidence-marks.js';
 import type { EvidenceMark } from './evidence-marks.js';
@@ -60,3 +62,23 @@ test('what rings explain has no other marks; what does not apply has none', () =
   expect(marksOf(star, need('text-size'))).toEqual([]);
   expect(marksOf(star, need('like-reference'))).toEqual([]);
 });
+
+test.each(requirementTypes().map(({ id }) => id))(
+  '%s: what is drawn over its example stands on the map, finite',
+  (id) => {
+    const { assignment, requirement, met, unmet } = checkedExample(id);
+    for (const { map, result } of [met, unmet]) {
+      for (const mark of evidenceMarks(
+        map,
+        { ...exampleAssignment, requirements: [requirement] },
+        requirement,
+        result,
+      )) {
+        const numbers = 'at' in mark ? Object.values(mark.at) : Object.values(mark.box);
+        expect(numbers.filter((value) => !Number.isFinite(value))).toEqual([]);
+        if ('box' in mark) expect(mark.box.right - mark.box.left).toBeGreaterThan(0);
+        if ('label' in mark) expect(mark.label).not.toMatch(/undefined|NaN/);
+      }
+    }
+  },
+);
