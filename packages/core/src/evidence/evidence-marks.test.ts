@@ -68,12 +68,7 @@ test.each(requirementTypes().map(({ id }) => id))(
   (id) => {
     const { assignment, requirement, met, unmet } = checkedExample(id);
     for (const { map, result } of [met, unmet]) {
-      for (const mark of evidenceMarks(
-        map,
-        { ...exampleAssignment, requirements: [requirement] },
-        requirement,
-        result,
-      )) {
+      for (const mark of evidenceMarks(map, assignment, requirement, result)) {
         const numbers = 'at' in mark ? Object.values(mark.at) : Object.values(mark.box);
         expect(numbers.filter((value) => !Number.isFinite(value))).toEqual([]);
         if ('box' in mark) expect(mark.box.right - mark.box.left).toBeGreaterThan(0);
