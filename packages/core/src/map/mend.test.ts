@@ -119,6 +119,27 @@ test('whatever is written into a map, what is left of it is a map that the file�
   );
 });
 
+test('what the file’s reader takes, mend leaves as it is, up to the edge of every limit', () => {
+  const edge = topic('i'.repeat(200), {
+    text: '橋'.repeat(300),
+    note: '橋'.repeat(20_000),
+    kind: 'k'.repeat(200),
+    x: -1e6,
+    width: 0.5,
+    height: 20_000,
+    fontSize: 4,
+    sequence: -1e15,
+    marks: ['m'.repeat(100)],
+  });
+  const title = 't'.repeat(300);
+  const map = readMap(
+    writeMap({ ...mapOf([edge, topic('b')], [link(edge.id, 'b', { id: 'l', width: 0.1, bend: -1 })]), title }),
+  );
+  expect(mend(map)).toEqual({ map, dropped: [] });
+  const long = mend({ ...map, title: `${title}t` }).map.title;
+  expect(long).toBe(title);
+});
+
 test('what lies beside topics and links is dropped whole where it lacks what it needs, and said', () => {
   const { map, dropped } = mend({
     ...emptyMap(),

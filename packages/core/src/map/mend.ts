@@ -19,6 +19,8 @@ import {
 } from './values.js';
 import type { Rules } from './values.js';
 
+type TitleField = keyof typeof TITLE_ROOM;
+
 export interface Dropped {
   what: 'topic' | 'link' | 'picture' | 'region' | 'group' | 'tour' | 'bank entry' | 'value';
   id: string;
@@ -95,10 +97,11 @@ export function mend(map: TopicMap): { map: TopicMap; dropped: Dropped[] } {
 
 /** What of the title block is longer than it has room for, cut; null when nothing is. */
 function titleBlock(map: TopicMap): Partial<TopicMap> | null {
-  const long = Object.entries(TITLE_ROOM).filter(([name, room]) => map[name as keyof typeof TITLE_ROOM].length > room);
-  return long.length === 0
-    ? null
-    : Object.fromEntries(long.map(([name, room]) => [name, map[name as keyof typeof TITLE_ROOM].slice(0, room)]));
+  const fields = Object.entries(TITLE_ROOM).map(
+    ([name, room]) => [name, map[name as TitleField].slice(0, room)] as const,
+  );
+  const long = fields.filter(([name, value]) => value !== map[name as TitleField]);
+  return long.length === 0 ? null : Object.fromEntries(long);
 }
 
 function mendTopic(topic: Topic, dropped: Dropped[]): Topic {

@@ -40,13 +40,13 @@ export const isColour: Rule = (value) => typeof value === 'string' && /^#[0-9a-f
 export const isFill: Rule = (value) => value === 'none' || isColour(value);
 
 const SHORT = 200;
-export const isId: Rule = (value) => typeof value === 'string' && value !== '' && value.length <= SHORT;
+export const isId: Rule = (value) => value !== '' && text(SHORT)(value);
 export const isKind: Rule = (value) => value === null || text(SHORT)(value);
 
 export const FAR = 1e6;
 export const position = number(-FAR, FAR);
 export const LONGEST = 20_000;
-export const length = number(1, LONGEST);
+export const length = number(Number.MIN_VALUE, LONGEST);
 
 export const TOPIC_FIELDS: Rules = {
   minWidth: length,
@@ -66,7 +66,7 @@ export const TOPIC_FIELDS: Rules = {
   pictures: listOf(record({ src: text(SHORT) }, { alt: text(2000) })),
   files: listOf(record({ src: text(SHORT) }, { name: text(LIMITS.text) })),
   marks: listOf(text(100)),
-  sequence: number(-1e12, 1e12),
+  sequence: number(-Infinity, Infinity),
   when: text(LIMITS.text),
   origin: text(SHORT),
   toComplete: boolean,
