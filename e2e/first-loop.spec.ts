@@ -141,11 +141,26 @@ test('a student builds a map from the starter and hands it in; the teacher comme
   });
   await test.step('comments on a topic, on a link and on the whole stand in the margin', async () => {
     const marked = new MapDesk(teacher);
+    const margin = teacher.getByRole('complementary', { name: 'Margin' });
     const write = async (text: string): Promise<void> => {
       await teacher.getByPlaceholder('Write a comment …').fill(text);
       await teacher.getByRole('button', { name: 'Add', exact: true }).click();
-      await expect(teacher.getByRole('complementary', { name: 'Margin' }).getByText(text)).toBeVisible();
+      await expect(margin.getByText(text)).toBeVisible();
     };
+    const box = teacher.getByPlaceholder('Write a comment …');
+    await box.fill('   ');
+    await box.press('Control+Enter');
+    await box.fill('Written in haste.');
+    // Two presses in one breath, as a nervous hand does it.
+    await box.evaluate((field) => {
+      const press = { key: 'Enter', ctrlKey: true, bubbles: true, cancelable: true };
+      for (let i = 0; i < 2; i++) field.dispatchEvent(new KeyboardEvent('keydown', press));
+    });
+    await expect(box).toHaveValue('');
+    await expect(margin.getByText('Written in haste.')).toHaveCount(1);
+    await expect(teacher.getByText('A comment has 1 to 2,000 characters.')).toHaveCount(0);
+    await margin.getByRole('button', { name: 'Delete' }).click();
+    await expect(margin.getByText('Written in haste.')).toHaveCount(0);
     await write('Everything is there.');
     await marked.topic('Loads').click();
     await write('Which of the forces belong here?');

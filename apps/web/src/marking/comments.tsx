@@ -1,5 +1,5 @@
 import type { CommentRow, NewComment } from '@ichnograph/contract';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { api } from '../app/api';
 import { CommentCard, subjectOf } from '../map';
 import type { FrozenView } from '../map';
@@ -21,11 +21,16 @@ export function WriteComment({
   act,
 }: Writing & { submissionId: string }) {
   const [text, setText] = useState('');
+  const sending = useRef(false);
   const [target] = selection.length === 1 ? selection : [];
   const anchor = target === undefined ? 'map' : map.topics.some(({ id }) => id === target) ? 'topic' : 'link';
   const write = async (): Promise<void> => {
+    // The keys come as fast as they are hit: one comment must not be written twice, nor an empty one at all.
+    if (sending.current || text.trim() === '') return;
+    sending.current = true;
     const wanted: NewComment = { anchor, text: text.trim(), ...(target !== undefined && { target }) };
     if (await act(() => api.post(`submissions/${submissionId}/comments`, wanted), 'The comment is kept.')) setText('');
+    sending.current = false;
   };
   return (
     <form
