@@ -6,7 +6,7 @@ import path from 'node:path';
 import { root } from './lib/commands.mjs';
 import { DATABASE_PACKAGES } from './lib/database.mjs';
 import { ensureBuilt, ensureNode, ensurePackages, ensureRoom } from './lib/prepare.mjs';
-import { run, say } from './lib/say.mjs';
+import { run, say, Stop } from './lib/say.mjs';
 
 const results = path.join(root, '.data/test-results');
 let [passed, failed] = [0, 0];
@@ -75,14 +75,40 @@ async function browser() {
   failed += Math.max(stats.unexpected + stats.flaky, content ? 0 : 1);
 }
 
+const PARTS = ['static', 'unit', 'server', 'browser'];
+const USAGE = `./test                      every check there is
+./test ${PARTS.join(' | ')}   one part, or several
+./test unit --thorough      properties tried on many more cases`;
+
+function options() {
+  const [flags, parts] = [[], []];
+  for (const word of process.argv.slice(2)) (word.startsWith('-') ? flags : parts).push(word);
+  if (flags.some((flag) => flag !== '--thorough') || parts.some((part) => !PARTS.includes(part))) throw new Stop(USAGE);
+  return { thorough: flags.length > 0, runs: (part) => parts.length === 0 || parts.includes(part) };
+}
+
 await run(async () => {
+  const { thorough, runs } = options();
+  if (thorough) process.env.ICHNOGRAPH_THOROUGH = '1';
   ensureNode();
   ensureRoom(1500);
   await ensurePackages({ ...DATABASE_PACKAGES, chromium: 'chromium' });
   await ensureBuilt();
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });
-  // Each of these keeps one core busy: two at a time.
+  if (runs('static')) await statics();
+  if (runs('unit')) await jest('Unit tests', 'jest.config.mjs');
+  if (runs('server')) await jest('Server tests', 'jest.server.config.mjs');
+  if (runs('browser')) await browser();
+  rmSync(results, { recursive: true, force: true });
+  rmSync(path.join(root, 'e2e/test-results/report.json'), { force: true });
+  say(failed === 0 ? 'All is well' : 'Something failed; see above');
+  process.stdout.write(`${passed} passed, ${failed} failed\n`);
+  process.exitCode = failed === 0 ? 0 : 1;
+});
+
+/** Each of these keeps one core busy: two at a time. */
+async function statics() {
   await Promise.all([
     checks([['Lint', bin('eslint/bin/eslint.js'), '.']]),
     checks([
@@ -91,12 +117,4 @@ await run(async () => {
       ...TYPED.map((project) => [`Types of ${project}`, bin('typescript/bin/tsc'), '-p', project]),
     ]),
   ]);
-  await jest('Unit tests', 'jest.config.mjs');
-  await jest('Server tests', 'jest.server.config.mjs');
-  await browser();
-  rmSync(results, { recursive: true, force: true });
-  rmSync(path.join(root, 'e2e/test-results/report.json'), { force: true });
-  say(failed === 0 ? 'All is well' : 'Something failed; see above');
-  process.stdout.write(`${passed} passed, ${failed} failed\n`);
-  process.exitCode = failed === 0 ? 0 : 1;
-});
+}

@@ -1,6 +1,6 @@
 import type { INestApplication } from '@nestjs/common';
 import { writeAssignment } from '@ichnograph/core';
-import { AccountsService, AssignmentsService, ClassesService, MarkingService } from '@ichnograph/server';
+import { AccountsService, actOf, AssignmentsService, ClassesService, MarkingService } from '@ichnograph/server';
 import { bridges } from './bridges/assignment.js';
 import { classWorks } from './bridges/class.js';
 import { kofi } from './bridges/works.js';
@@ -21,10 +21,10 @@ export async function loadSchool(app: INestApplication, clock: DemoClock): Promi
   clock.at(-6, '13:10');
   const maren = people.get('maren')!;
   const assignments = app.get(AssignmentsService);
-  const { id } = await assignments.bringIn(writeAssignment(bridges), maren);
+  const id = await assignments.bringIn(writeAssignment(bridges), actOf(maren.id));
   const due = new Date(new Date(Date.now() + 3 * 24 * 3_600_000).toISOString().replace(/T.*/, 'T17:00:00Z'));
-  const publication = await assignments.publish(id, { classId, due: due.toISOString() }, maren);
-  await drawWorks(app, clock, publication.id, people);
+  const publicationId = await assignments.publish(id, { classId, due: due.toISOString() }, actOf(maren.id));
+  await drawWorks(app, clock, publicationId, people);
   return true;
 }
 
@@ -34,7 +34,9 @@ async function peopleOf(accounts: AccountsService): Promise<Map<string, Account>
     password: DEMO_PASSWORD,
   }));
   const { role: _role, ...founder } = head!;
-  const made = [await accounts.found({ ...founder, school: SCHOOL.name, timeZone: SCHOOL.timeZone })];
+  const founded = await accounts.found({ ...founder, school: SCHOOL.name, timeZone: SCHOOL.timeZone });
+  if (!founded) throw new Error('the school was founded by somebody else');
+  const made = [founded];
   for (const person of others) made.push(await accounts.create(person));
   return new Map(made.map((account) => [account.name, account]));
 }
@@ -71,7 +73,7 @@ async function drawWorks(
   await marking.addComment(
     handedIn,
     { anchor: 'topic', target: first.topic('torsion'), text: 'Wind twists a deck: can you show that with one link?' },
-    maren,
+    actOf(maren.id),
   );
   await marking.addComment(
     handedIn,
@@ -80,7 +82,7 @@ async function drawWorks(
       target: first.topic('live'),
       text: 'This was “Live load”. A bus is traffic, and so is a person: which word holds them all?',
     },
-    maren,
+    actOf(maren.id),
   );
   await marking.addComment(
     handedIn,
@@ -89,7 +91,7 @@ async function drawWorks(
       target: first.link('forces', 'dead'),
       text: '“Has” tells me little. What does a dead load do that a live load does not?',
     },
-    maren,
+    actOf(maren.id),
   );
   await marking.addComment(
     handedIn,
@@ -97,9 +99,9 @@ async function drawWorks(
       anchor: 'map',
       text: 'The parts hang together well, Kofi. Now let the forces meet them: five links between your two families would show me that you see how a load travels.',
     },
-    maren,
+    actOf(maren.id),
   );
-  await marking.return(handedIn, maren);
+  await marking.return(handedIn, actOf(maren.id));
 
   for (const work of classWorks) {
     const one = await student(work.name, ...work.begun);
@@ -109,8 +111,8 @@ async function drawWorks(
     const submission = await one.handIn(work.note ?? '');
     if (!work.returned) continue;
     clock.at(...work.returned.at);
-    await marking.addComment(submission, { anchor: 'map', text: work.returned.comment }, maren);
-    await marking.return(submission, maren);
+    await marking.addComment(submission, { anchor: 'map', text: work.returned.comment }, actOf(maren.id));
+    await marking.return(submission, actOf(maren.id));
     if (!work.again) continue;
     clock.at(...work.again.at);
     await one.revise();

@@ -1,6 +1,14 @@
 import { Controller, Get, HttpCode, Module, Param, Post, Res } from '@nestjs/common';
 import type { DemoPerson } from '@ichnograph/contract';
-import { accountRowOf, AccountsService, notFound, Open, SessionCookie, SessionsService } from '@ichnograph/server';
+import {
+  accountRowOf,
+  AccountsModule,
+  AccountsService,
+  notFound,
+  Open,
+  SessionCookie,
+  SessionsService,
+} from '@ichnograph/server';
 import type { Response } from 'express';
 import { FIRST_PAGE } from './people.js';
 
@@ -32,5 +40,5 @@ export class DemoSignInController {
   }
 }
 
-@Module({ controllers: [DemoSignInController] })
+@Module({ imports: [AccountsModule], controllers: [DemoSignInController] })
 export class DemoSignInModule {}

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { INestApplication } from '@nestjs/common';
 import type { Change, TopicMap } from '@ichnograph/core';
 import { countersOf, LiveMap } from '@ichnograph/livemap';
-import { HandInService, UpdateLog, WorksService } from '@ichnograph/server';
+import { actOf, HandInService, UpdateLog, WorksService } from '@ichnograph/server';
 import type { AccountsService } from '@ichnograph/server';
 
 type Account = NonNullable<Awaited<ReturnType<AccountsService['byId']>>>;
@@ -24,7 +24,7 @@ export class DemoStudent {
     this.workId = await this.app.get(WorksService).begin(publicationId, this.account);
     this.name = `work:${this.workId}`;
     const log = this.app.get(UpdateLog);
-    const doc = await log.load(this.name);
+    const doc = (await log.load(this.name))?.doc;
     if (!doc) throw new Error(`no live document for ${this.account.name}`);
     this.live = new LiveMap(doc, `demo-${this.account.name}`);
     doc.on('update', (update: Uint8Array) => log.append(this.name, update, countersOf(doc)));
@@ -72,7 +72,7 @@ export class DemoStudent {
   handIn(note: string): Promise<string> {
     return this.app
       .get(HandInService)
-      .handIn(this.workId, { note, client: this.live.client, count: this.live.made }, this.account);
+      .handIn(this.workId, { note, client: this.live.client, count: this.live.made }, actOf(this.account.id));
   }
 
   private apply(...changes: Change[]): void {

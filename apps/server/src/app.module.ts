@@ -1,46 +1,22 @@
 import { Global, Module } from '@nestjs/common';
 import type { DynamicModule, Type } from '@nestjs/common';
-import { APP_FILTER, APP_GUARD } from '@nestjs/core';
-import { ThrottlerModule } from '@nestjs/throttler';
+import { APP_FILTER } from '@nestjs/core';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import type { Logger } from 'pino';
-import {
-  AccountsController,
-  AccountsService,
-  SessionCookie,
-  SessionGuard,
-  SessionsService,
-  throttling,
-} from './accounts/index.js';
-import { AssignmentsController, AssignmentsService } from './assignments/index.js';
-import { ClassesController, ClassesService } from './classes/index.js';
+import { AccountsModule } from './accounts/index.js';
+import { ActsModule } from './acts/index.js';
+import { AssignmentsModule } from './assignments/index.js';
+import { ClassesModule } from './classes/index.js';
 import { Clock } from './common/clock.js';
 import { ProblemFilter } from './common/problem.filter.js';
 import { LOGGER, SETTINGS } from './common/tokens.js';
 import { dataSourceOptions } from './database/data-source.js';
-import { LiveService, UpdateLog } from './live/index.js';
-import { MarkingController, MarkingService, PileService } from './marking/index.js';
+import { LiveModule } from './live/index.js';
+import { MarkingModule } from './marking/index.js';
 import type { Settings } from './settings.js';
-import { CheckPool, HandInService, SubmissionsController, SubmissionsService } from './submissions/index.js';
-import { TodayController, TodayService } from './today/index.js';
-import { WorksController, WorksService } from './works/index.js';
-
-const SERVICES = [
-  AccountsService,
-  SessionsService,
-  SessionCookie,
-  ClassesService,
-  AssignmentsService,
-  UpdateLog,
-  LiveService,
-  WorksService,
-  TodayService,
-  CheckPool,
-  HandInService,
-  SubmissionsService,
-  MarkingService,
-  PileService,
-];
+import { SubmissionsModule } from './submissions/index.js';
+import { TodayModule } from './today/index.js';
+import { WorksModule } from './works/index.js';
 
 export interface Outside {
   settings: Settings;
@@ -49,36 +25,44 @@ export interface Outside {
   extras?: Type[];
 }
 
-/** The whole server. `extras` are modules from outside it, such as the demo's sign-in. */
+/** What every feature may ask for and none makes: settings, the log, the present. */
 @Global()
 @Module({})
-export class AppModule {
-  static with({ settings, logger, clock, extras = [] }: Outside): DynamicModule {
+class OutsideModule {
+  static with({ settings, logger, clock }: Outside): DynamicModule {
     return {
-      module: AppModule,
-      imports: [
-        TypeOrmModule.forRoot({ ...dataSourceOptions(settings), retryAttempts: 2, retryDelay: 1000 }),
-        ThrottlerModule.forRoot(throttling),
-        ...extras,
-      ],
-      controllers: [
-        AccountsController,
-        ClassesController,
-        AssignmentsController,
-        WorksController,
-        SubmissionsController,
-        MarkingController,
-        TodayController,
-      ],
+      module: OutsideModule,
       providers: [
         { provide: SETTINGS, useValue: settings },
         { provide: LOGGER, useValue: logger },
         { provide: Clock, useValue: clock },
-        { provide: APP_GUARD, useClass: SessionGuard },
         { provide: APP_FILTER, useFactory: () => new ProblemFilter(logger) },
-        ...SERVICES,
       ],
-      exports: [...SERVICES, Clock, SETTINGS, LOGGER],
+      exports: [SETTINGS, LOGGER, Clock],
+    };
+  }
+}
+
+/** The whole server, a module a feature. `extras` are modules from outside it, such as the demo's sign-in. */
+@Module({})
+export class AppModule {
+  static with(outside: Outside): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        OutsideModule.with(outside),
+        TypeOrmModule.forRoot({ ...dataSourceOptions(outside.settings), retryAttempts: 2, retryDelay: 1000 }),
+        ActsModule,
+        AccountsModule,
+        ClassesModule,
+        AssignmentsModule,
+        LiveModule,
+        WorksModule,
+        SubmissionsModule,
+        MarkingModule,
+        TodayModule,
+        ...(outside.extras ?? []),
+      ],
     };
   }
 }

@@ -7,6 +7,7 @@ import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import type { Outside } from './app.module.js';
+import { onlyShallow } from './common/body-depth.js';
 import { onlySameOrigin } from './common/same-origin.js';
 import { validation } from './common/validation.js';
 import { LiveService } from './live/index.js';
@@ -32,14 +33,15 @@ export async function createApplication(outside: Outside): Promise<NestExpressAp
       strictTransportSecurity: outside.settings.secureCookie,
     }),
   );
-  app.use(cookieParser(), onlySameOrigin);
-  // An assignment file holds maps; everything else is small.
-  app.use('/api/assignments', express.json({ limit: '8mb' }));
-  app.use('/api', express.json({ limit: '1mb' }));
+  // First of all, so that refusals bear it too.
   app.use('/api', (_request: Request, response: Response, next: NextFunction) => {
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
+  app.use(cookieParser(), onlySameOrigin);
+  // An assignment file holds maps; everything else is small.
+  app.use('/api/assignments', express.json({ limit: '8mb' }));
+  app.use('/api', express.json({ limit: '1mb' }), onlyShallow);
   app.useGlobalPipes(validation());
   app.enableShutdownHooks();
   if (outside.settings.webFolder) serveWeb(app, outside.settings.webFolder);

@@ -2,6 +2,8 @@ export { AccountsService, accountRowOf } from './accounts/accounts.service.js';
 export { SessionsService } from './accounts/sessions.service.js';
 export { SessionCookie } from './accounts/session-cookie.js';
 export { Open } from './accounts/session.guard.js';
+export { AccountsModule } from './accounts/accounts.module.js';
+export { actOf } from './acts/named.decorator.js';
 export { createApplication } from './application.js';
 export { AppModule } from './app.module.js';
 export { AssignmentsService } from './assignments/assignments.service.js';

@@ -1,6 +1,7 @@
 import { pino } from 'pino';
 import type { Type } from '@nestjs/common';
 import { createApplication } from './application.js';
+import { briefly } from './common/briefly.js';
 import { Clock } from './common/clock.js';
 import { readSettings } from './settings.js';
 
@@ -13,6 +14,21 @@ async function demoModules(demo: boolean): Promise<Type[]> {
   const { DemoSignInModule } = (await import(name)) as { DemoSignInModule: Type };
   return [DemoSignInModule];
 }
+
+// A fault in one connection or request never ends the process: what is called stored is committed, so that nothing in
+// memory is worth ending everyone's session for. It is logged as the bug it is.
+for (const event of ['uncaughtException', 'unhandledRejection'] as const)
+  process.on(event, (fault: unknown) => {
+    logger.error(
+      { ...briefly(fault), stack: (fault as Partial<Error> | null)?.stack },
+      `the server goes on after an ${event}`,
+    );
+  });
+// Libraries that write to the console say one line each in the log instead.
+console.error = console.warn = (...words: unknown[]) => {
+  const fault = words.find((word) => word instanceof Error);
+  logger.info(briefly(fault ?? words.map(String).join(' ')), 'a library says');
+};
 
 try {
   const settings = readSettings(process.env);

@@ -1,5 +1,5 @@
 import { addTopic, checkMap, readAssignment, readMap } from '@ichnograph/core';
-import type { Pile, PileEntry, SubmissionDetail, WorkDetail } from '@ichnograph/contract';
+import type { CommentRow, Pile, PileEntry, SubmissionDetail, WorkDetail } from '@ichnograph/contract';
 import { Person, until } from './setup/client.js';
 
 const topicOf = (detail: SubmissionDetail): string => (detail.map.topics as { id: string }[])[0]!.id;
@@ -37,7 +37,7 @@ test('freezes what is stored, with a report that equals core’s own to the last
     state: 'handed in',
     late: false,
     note: 'Please look at <b>loads</b>.',
-    comments: [],
+    opened: false,
     leftOut: 0,
   });
   expect(body.map.author).toBe('Leila Newcomer');
@@ -104,30 +104,29 @@ test('again and again until the teacher begins to mark; then read only until it 
     (await maren.post(`submissions/${second.id}/comments`, { anchor: 'topic', target: 'nowhere', text: 'x' })).status,
   ).toBe(422);
   expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'map', text: '' })).status).toBe(422);
-  const marked = await maren.post<SubmissionDetail>(`submissions/${second.id}/comments`, {
+  const marked = await maren.post<CommentRow>(`submissions/${second.id}/comments`, {
     anchor: 'topic',
     target: topicOf(second),
     text: 'Which loads?',
   });
-  expect(marked.body).toMatchObject({
-    state: 'being marked',
-    comments: [{ text: 'Which loads?', by: { givenName: 'Maren' } }],
-  });
+  expect(marked.body).toMatchObject({ text: 'Which loads?', by: { givenName: 'Maren' } });
+  expect((await maren.get<SubmissionDetail>(`submissions/${second.id}`)).body.state).toBe('being marked');
   await until('word that the work changed', () => client.messages.some(({ type }) => type === 'work changed'));
   expect((await handIn()).status).toBe(409);
-  expect((await person.get<SubmissionDetail>(`submissions/${second.id}`)).body.comments).toEqual([]);
+  expect((await person.get<CommentRow[]>(`submissions/${second.id}/comments`)).body).toEqual([]);
   const before = client.live.made;
   client.live.apply([{ do: 'entitle', fields: { title: 'Too late' } }]);
 
-  const [comment] = marked.body.comments;
   expect(
-    (await maren.call<SubmissionDetail>('PATCH', `comments/${comment!.id}`, { text: 'Which loads, and where?' })).body
-      .comments[0]!.text,
+    (await maren.call<CommentRow>('PATCH', `comments/${marked.body.id}`, { text: 'Which loads, and where?' })).body.text,
   ).toContain('where');
-  expect((await maren.post<SubmissionDetail>(`submissions/${second.id}/return`)).body.state).toBe('returned');
+  expect((await maren.post(`submissions/${second.id}/return`)).status).toBe(204);
   expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'map', text: 'One more' })).status).toBe(409);
   const read = (await person.get<SubmissionDetail>(`submissions/${second.id}`)).body;
-  expect(read).toMatchObject({ returnedBy: { givenName: 'Maren' }, comments: [{ text: 'Which loads, and where?' }] });
+  expect(read).toMatchObject({ state: 'returned', returnedBy: { givenName: 'Maren' } });
+  expect((await person.get<CommentRow[]>(`submissions/${second.id}/comments`)).body).toMatchObject([
+    { text: 'Which loads, and where?' },
+  ]);
   expect(read.map.title).not.toBe('Too late');
   expect(client.stored[client.client] ?? 0).toBeLessThanOrEqual(before);
   client.close();
@@ -170,7 +169,7 @@ test('other people’s maps, submissions and comments are not there', async () =
     await Person.signedIn('maren'),
   ];
   const { id } = (await handIn()).body;
-  const { body } = await maren.post<SubmissionDetail>(`submissions/${id}/comments`, {
+  const { body } = await maren.post<CommentRow>(`submissions/${id}/comments`, {
     anchor: 'map',
     text: 'Good start.',
   });
@@ -182,7 +181,7 @@ test('other people’s maps, submissions and comments are not there', async () =
   expect((await priya.post(`works/${work.id}/hand-in`, { client: client.client, count: 0 })).status).toBe(404);
   expect((await tobias.get(`publications/${publicationId}/pile`)).status).toBe(404);
   expect((await tobias.post(`submissions/${id}/return`)).status).toBe(404);
-  expect((await tobias.call('DELETE', `comments/${body.comments[0]!.id}`)).status).toBe(404);
+  expect((await tobias.call('DELETE', `comments/${body.id}`)).status).toBe(404);
   expect((await tobias.post(`publications/${publicationId}/work`)).status).toBe(403);
   expect((await priya.get('works/not-an-id')).status).toBe(404);
   const entry = (await maren.get<Pile>(`publications/${publicationId}/pile`)).body.entries.find(
@@ -201,7 +200,8 @@ test('someone taken out of the class loses the map and its live connection at on
     ({ name }) => name === 'new-rosa',
   );
   expect((await halina.call('DELETE', `classes/${room!.id}/people/${me!.id}`)).status).toBe(204);
-  await until('the connection to be closed', () => client.closedWith === 4401);
+  await until('the document to be closed', () => client.closedBecause === 'not yours');
   expect((await person.get(`works/${work.id}`)).status).toBe(404);
+  expect((await person.get('today/student')).body).toEqual([]);
   client.close();
 });

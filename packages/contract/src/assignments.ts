@@ -1,4 +1,5 @@
 import { IsBoolean, IsISO8601, IsObject, IsOptional, IsUUID } from 'class-validator';
+import type { Person } from './accounts.js';
 
 export class BringInAssignment {
   /** a parsed assignment file; its insides are read by core and may hold unknown fields */
@@ -20,6 +21,11 @@ export class NewPublication {
   mayHandInAgain?: boolean;
 }
 
+export class ShareAssignment {
+  @IsUUID(undefined, { message: 'choose a teacher' })
+  accountId!: string;
+}
+
 export interface PublicationRow {
   id: string;
   classId: string;
@@ -35,6 +41,9 @@ export interface AssignmentRow {
   focusQuestion: string;
   revision: number;
   broughtIn: string;
+  owner: Person;
+  /** the owner and collaborators change and give out; others who see it teach a class that has it */
+  mayChange: boolean;
   publications: PublicationRow[];
 }
 

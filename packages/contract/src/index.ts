@@ -1,3 +1,4 @@
+export * from './acts.js';
 export * from './accounts.js';
 export * from './assignments.js';
 export * from './classes.js';

@@ -1,6 +1,6 @@
 import { IsIn, IsOptional, IsString, Length } from 'class-validator';
 import type { Person } from './accounts.js';
-import type { WorkState } from './works.js';
+import type { SubmissionRow, WorkState } from './works.js';
 
 export const ANCHORS = ['topic', 'link', 'map'] as const;
 export type Anchor = (typeof ANCHORS)[number];
@@ -57,8 +57,8 @@ export interface SubmissionDetail {
   map: Record<string, unknown>;
   assignment: Record<string, unknown>;
   report: Record<string, unknown>;
-  /** to students only once returned */
-  comments: CommentRow[];
-  /** whether this is the newest one of its work */
-  newest: boolean;
+  /** whether a member has read what was returned */
+  opened: boolean;
+  /** all of the work's, newest first */
+  submissions: SubmissionRow[];
 }

@@ -72,8 +72,10 @@ export interface SubmissionRow {
   number: number;
   handedInAt: string;
   late: boolean;
+  /** without extra points */
   earned: number;
   outOf: number;
+  extra: number;
   returnedAt: string | null;
 }
 
@@ -82,6 +84,8 @@ export interface PileEntry {
   members: Person[];
   state: WorkState;
   late: boolean;
+  /** whether everyone who made it has left the class; what they handed in stays to be marked */
+  left: boolean;
   submission: (SubmissionRow & { flags: number }) | null;
 }
 

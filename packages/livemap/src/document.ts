@@ -84,7 +84,11 @@ function setField(member: Y.Map<unknown>, field: string, value: unknown): void {
 const stored = (field: string, value: unknown): unknown =>
   field === 'note' && typeof value === 'string' ? new Y.Text(value) : value;
 
-const plain = (member: Y.Map<unknown>): { id: string } => member.toJSON() as { id: string };
+/** A member as an object that has each field as its own, whatever the field is called. */
+const plain = (member: Y.Map<unknown>): { id: string } =>
+  Object.fromEntries(
+    [...member.entries()].map(([field, value]) => [field, value instanceof Y.AbstractType ? value.toJSON() : value]),
+  ) as { id: string };
 
 export type Snapshot = { map: TopicMap; dropped: Dropped[] };
 

@@ -1,17 +1,20 @@
-import { Body, Controller, Get, HttpCode, Inject, Post, Req, Res, UseGuards } from '@nestjs/common';
-import { Throttle, ThrottlerGuard } from '@nestjs/throttler';
+import { Body, Controller, Get, HttpCode, Inject, Post, Req, Res } from '@nestjs/common';
 import { ChangePassword, FirstAdministrator, NewAccount, SignIn } from '@ichnograph/contract';
 import type { AccountRow, Welcome } from '@ichnograph/contract';
 import type { Request, Response } from 'express';
-import { Problem } from '../common/problem.js';
+import { Acting, Acts } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { conflict, Problem, refused } from '../common/problem.js';
 import { SETTINGS } from '../common/tokens.js';
 import type { Settings } from '../settings.js';
 import type { Account } from './account.entity.js';
 import { accountRowOf, AccountsService } from './accounts.service.js';
 import { For, Open, Who } from './session.guard.js';
+import { normalName } from './names.js';
 import { SESSION_COOKIE, SessionsService } from './sessions.service.js';
 import type { SignedIn } from './sessions.service.js';
 import { SessionCookie } from './session-cookie.js';
+import { Tries } from './tries.js';
 
 @Controller()
 export class AccountsController {
@@ -19,13 +22,15 @@ export class AccountsController {
     private readonly accounts: AccountsService,
     private readonly sessions: SessionsService,
     private readonly cookie: SessionCookie,
+    private readonly tries: Tries,
+    private readonly acts: Acts,
     @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
 
   @Open()
   @Get('welcome')
   async welcome(@Req() request: Request): Promise<Welcome> {
-    const signedIn = await this.sessions.find((request.cookies as Record<string, string | undefined>)[SESSION_COOKIE]);
+    const signedIn = await this.sessions.find(tokenOf(request));
     const school = await this.accounts.school();
     return {
       school: school?.name ?? '',
@@ -39,17 +44,23 @@ export class AccountsController {
   @Open()
   @Post('sign-in')
   @HttpCode(204)
-  @UseGuards(ThrottlerGuard)
-  @Throttle({ default: { limit: 10, ttl: 60_000 } })
-  async signIn(@Body() { name, password }: SignIn, @Res({ passthrough: true }) response: Response): Promise<void> {
-    const account = await this.accounts.withPassword(name, password);
+  async signIn(
+    @Body() { name: typed, password }: SignIn,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<void> {
+    const name = normalName(typed);
+    const address = String(request.ip);
+    const account = await this.tries.one({ address, 'name and address': `${address} ${name}` }, () =>
+      this.accounts.withPassword(name, password),
+    );
     if (!account)
       throw new Problem(
         401,
         'Not signed in',
         'That name and password do not belong together. Check both and try again.',
       );
-    await this.begin(account, response);
+    await this.begin(account, request, response);
   }
 
   @Post('sign-out')
@@ -61,26 +72,30 @@ export class AccountsController {
 
   @Post('password')
   @HttpCode(204)
-  @UseGuards(ThrottlerGuard)
-  @Throttle({ default: { limit: 10, ttl: 60_000 } })
   async changePassword(
     @Who() { account, session }: SignedIn,
     @Body() { current, next }: ChangePassword,
   ): Promise<void> {
-    await this.accounts.changePassword(account, current, next);
+    const right = await this.tries.one({ password: account.id }, () =>
+      this.accounts.withPassword(account.name, current),
+    );
+    if (!right)
+      throw refused('That is not the password you have now.', [{ path: '$.current', reason: 'is not right' }]);
+    await this.accounts.changePassword(account, next);
     await this.sessions.endOthers(session);
   }
 
   @Open()
   @Post('first-administrator')
   @HttpCode(204)
-  @UseGuards(ThrottlerGuard)
-  @Throttle({ default: { limit: 10, ttl: 60_000 } })
   async firstAdministrator(
     @Body() wanted: FirstAdministrator,
+    @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<void> {
-    await this.begin(await this.accounts.found(wanted), response);
+    const founder = await this.tries.one({ found: String(request.ip) }, () => this.accounts.found(wanted));
+    if (!founder) throw conflict('The first administrator is there already. Sign in instead.');
+    await this.begin(founder, request, response);
   }
 
   @For('administrator')
@@ -91,11 +106,20 @@ export class AccountsController {
 
   @For('administrator')
   @Post('accounts')
-  async create(@Body() wanted: NewAccount): Promise<AccountRow> {
-    return accountRowOf(await this.accounts.create(wanted));
+  async create(@Acting() named: Named, @Body() wanted: NewAccount): Promise<AccountRow> {
+    const id = await this.acts.once(named, 'make an account', async (manager) => {
+      return (await this.accounts.create(wanted, undefined, manager)).id;
+    });
+    return accountRowOf((await this.accounts.byId(id))!);
   }
 
-  private async begin(account: Account, response: Response): Promise<void> {
+  /** A new session; the one this browser had until now ends. */
+  private async begin(account: Account, request: Request, response: Response): Promise<void> {
+    const before = await this.sessions.find(tokenOf(request));
     this.cookie.set(response, await this.sessions.begin(account));
+    if (before) await this.sessions.end(before.session);
   }
 }
+
+const tokenOf = (request: Request): string | undefined =>
+  (request.cookies as Record<string, string | undefined>)[SESSION_COOKIE];

@@ -4,8 +4,10 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
 import type { AccountRow, FirstAdministrator, NewAccount, Person } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import { Clock } from '../common/clock.js';
-import { conflict, refused } from '../common/problem.js';
+import { conflict } from '../common/problem.js';
+import { isTaken, unlessTaken } from '../common/taken.js';
 import { Account } from './account.entity.js';
 import { School } from './school.entity.js';
 
@@ -49,46 +51,46 @@ export class AccountsService {
     return new Map(found.map((account) => [account.id, personOf(account)]));
   }
 
-  async create({ password, ...person }: NewAccount, id = randomUUID() as string): Promise<Account> {
-    if (await this.accounts.existsBy({ name: person.name })) {
-      throw conflict(`The sign-in name “${person.name}” is taken. Choose another.`);
-    }
-    return this.accounts.save({ id, ...person, passwordHash: await hash(password), createdAt: this.clock.now() });
+  async create(
+    { password, ...person }: NewAccount,
+    id = randomUUID() as string,
+    manager: EntityManager = this.data.manager,
+  ): Promise<Account> {
+    const account = { id, ...person, passwordHash: await hash(password), createdAt: this.clock.now() };
+    const taken = () => conflict(`The sign-in name “${person.name}” is taken. Choose another.`);
+    await unlessTaken(manager.insert(Account, account), taken);
+    return manager.create(Account, account);
   }
 
-  /** Makes the school and its first administrator; works once, on an empty installation. */
-  async found({ school, timeZone, ...person }: FirstAdministrator): Promise<Account> {
-    return this.data.transaction(async (manager) => {
-      // The school's row is the lock: of two who try at once, one fails on its primary key.
-      if (await manager.existsBy(School, { id: 1 }))
-        throw conflict('The first administrator is there already. Sign in instead.');
-      await manager.insert(School, { id: 1, name: school, timeZone });
-      const { password, ...names } = person;
-      return manager.save(Account, {
-        id: randomUUID(),
-        ...names,
-        role: 'administrator',
-        passwordHash: await hash(password),
-        createdAt: this.clock.now(),
+  /**
+   * Makes the school and its first administrator; works once, on an empty installation.
+   * @returns null where there is one already: of two who try at once, one fails on the school's primary key
+   */
+  async found({ school, timeZone, ...person }: FirstAdministrator): Promise<Account | null> {
+    if (await this.school()) return null;
+    try {
+      return await this.data.transaction(async (manager) => {
+        await manager.insert(School, { id: 1, name: school, timeZone });
+        return this.create({ ...person, role: 'administrator' }, undefined, manager);
       });
-    });
+    } catch (error) {
+      if (isTaken(error, 'school')) return null;
+      throw error;
+    }
   }
 
-  /** The account of a name and password, or null. Takes as long for a name that nobody has. */
+  /** The account of a name (in its normal form) and password, or null. Takes as long for a name that nobody has. */
   async withPassword(name: string, password: string): Promise<Account | null> {
     const account = await this.accounts
       .createQueryBuilder('account')
       .addSelect('account.passwordHash')
-      .where('account.name = :name', { name: name.trim().toLowerCase() })
+      .where('account.name = :name', { name })
       .getOne();
     const right = await verify(account?.passwordHash ?? NOBODYS_HASH, password);
     return account && right ? account : null;
   }
 
-  async changePassword(account: Account, current: string, next: string): Promise<void> {
-    if (!(await this.withPassword(account.name, current))) {
-      throw refused('That is not the password you have now.', [{ path: '$.current', reason: 'is not right' }]);
-    }
+  async changePassword(account: Account, next: string): Promise<void> {
     await this.accounts.update({ id: account.id }, { passwordHash: await hash(next) });
   }
 }

@@ -1,11 +1,10 @@
 /** What other folders may use of this one. */
 export { Account } from './account.entity.js';
-export { AccountsController } from './accounts.controller.js';
-export { AccountsService, personOf } from './accounts.service.js';
+export { AccountsModule } from './accounts.module.js';
+export { accountRowOf, AccountsService, personOf } from './accounts.service.js';
 export { School } from './school.entity.js';
 export { SessionCookie } from './session-cookie.js';
 export { Session } from './session.entity.js';
 export { For, SessionGuard, Who } from './session.guard.js';
 export { SESSION_COOKIE, SessionsService } from './sessions.service.js';
 export type { SignedIn } from './sessions.service.js';
-export { throttling } from './throttling.js';

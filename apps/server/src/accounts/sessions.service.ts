@@ -48,6 +48,12 @@ export class SessionsService {
     return account && { session, account };
   }
 
+  /** Whether a session that was found earlier still is one. */
+  async isLive({ id }: Session): Promise<boolean> {
+    const session = await this.data.getRepository(Session).findOneBy({ id });
+    return session !== null && session.expiresAt > this.clock.now();
+  }
+
   async end(session: Session): Promise<void> {
     await this.data.getRepository(Session).delete({ id: session.id });
     this.tell([session.id]);

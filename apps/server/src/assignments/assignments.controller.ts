@@ -1,9 +1,12 @@
-import { Body, Controller, Get, Param, Post, Res } from '@nestjs/common';
-import { BringInAssignment, NewPublication } from '@ichnograph/contract';
+import { Body, Controller, Delete, Get, HttpCode, Post, Res } from '@nestjs/common';
+import { BringInAssignment, NewPublication, ShareAssignment } from '@ichnograph/contract';
 import type { AssignmentDetail, AssignmentRow } from '@ichnograph/contract';
 import type { Response } from 'express';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
+import { Acting } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { Id } from '../common/ids.js';
 import { AssignmentsService } from './assignments.service.js';
 
 @For('teacher')
@@ -17,19 +20,22 @@ export class AssignmentsController {
   }
 
   @Post()
-  async bringIn(@Who() { account }: SignedIn, @Body() { file }: BringInAssignment): Promise<AssignmentDetail> {
-    const { id } = await this.assignments.bringIn(file, account);
-    return this.assignments.detail(id, account);
+  async bringIn(
+    @Who() { account }: SignedIn,
+    @Acting() named: Named,
+    @Body() { file }: BringInAssignment,
+  ): Promise<AssignmentDetail> {
+    return this.assignments.detail(await this.assignments.bringIn(file, named), account);
   }
 
   @Get(':id')
-  detail(@Who() { account }: SignedIn, @Param('id') id: string): Promise<AssignmentDetail> {
+  detail(@Who() { account }: SignedIn, @Id() id: string): Promise<AssignmentDetail> {
     return this.assignments.detail(id, account);
   }
 
   /** The assignment written out again, as a file to keep or pass on. */
   @Get(':id/file')
-  async file(@Who() { account }: SignedIn, @Param('id') id: string, @Res() response: Response): Promise<void> {
+  async file(@Who() { account }: SignedIn, @Id() id: string, @Res() response: Response): Promise<void> {
     const { file, title } = await this.assignments.detail(id, account);
     response.attachment(`${title.replace(/[^\p{L}\p{Nd} -]/gu, '').trim() || 'assignment'}.json`);
     response.type('application/json').send(`${JSON.stringify(file, null, 2)}\n`);
@@ -38,10 +44,23 @@ export class AssignmentsController {
   @Post(':id/publications')
   async publish(
     @Who() { account }: SignedIn,
-    @Param('id') id: string,
+    @Acting() named: Named,
+    @Id() id: string,
     @Body() wanted: NewPublication,
   ): Promise<AssignmentDetail> {
-    await this.assignments.publish(id, wanted, account);
+    await this.assignments.publish(id, wanted, named);
     return this.assignments.detail(id, account);
+  }
+
+  @Post(':id/collaborators')
+  @HttpCode(204)
+  share(@Who() { account }: SignedIn, @Id() id: string, @Body() { accountId }: ShareAssignment): Promise<void> {
+    return this.assignments.share(id, accountId, account);
+  }
+
+  @Delete(':id/collaborators/:accountId')
+  @HttpCode(204)
+  unshare(@Who() { account }: SignedIn, @Id() id: string, @Id('accountId') accountId: string): Promise<void> {
+    return this.assignments.unshare(id, accountId, account);
   }
 }

@@ -6,40 +6,48 @@ import type { Assignment as AssignmentBody } from '@ichnograph/core';
 import type { AssignmentDetail, AssignmentRow, NewPublication, PublicationRow } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
 import type { Account } from '../accounts/index.js';
-import { ClassesService } from '../classes/index.js';
+import { AccountsService } from '../accounts/index.js';
+import { Acts } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { ClassesService, STAFF } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
-import { conflict, notFound, refused } from '../common/problem.js';
+import { conflict, forbidden, notFound, refused } from '../common/problem.js';
+import { unlessTaken } from '../common/taken.js';
 import { Assignment } from './assignment.entity.js';
+import { Collaborator } from './collaborator.entity.js';
 import { Publication } from './publication.entity.js';
 import { Revision } from './revision.entity.js';
+import { Revisions } from './revisions.service.js';
 
-/** The assignment that a revision holds. Stored bodies were read once already, so a refusal here is a bug. */
-export const bodyOf = (revision: Revision): AssignmentBody => readAssignment(revision.body);
-
+/**
+ * Assignments as those see them who set them: the owner and collaborators change and give out, the teachers and
+ * assistants of a class that has one read it.
+ */
 @Injectable()
 export class AssignmentsService {
   constructor(
     @InjectDataSource() private readonly data: DataSource,
+    private readonly revisions: Revisions,
     private readonly classes: ClassesService,
+    private readonly accounts: AccountsService,
+    private readonly acts: Acts,
     private readonly clock: Clock,
   ) {}
 
   /** Takes an assignment file in as a new assignment with its first revision. Refuses by path and reason. */
-  async bringIn(file: Record<string, unknown>, owner: Account): Promise<{ id: string; revisionId: string }> {
+  async bringIn(file: Record<string, unknown>, named: Named): Promise<string> {
     const body = this.read(file);
-    const now = this.clock.now();
-    const [id, revisionId] = [randomUUID(), randomUUID()];
-    await this.data.transaction(async (manager) => {
-      await manager.insert(Assignment, { id, ownerId: owner.id, title: body.title, createdAt: now });
-      await manager.insert(Revision, {
-        id: revisionId,
-        assignmentId: id,
-        number: 1,
-        body: writeAssignment(body) as object,
-        createdAt: now,
+    return this.acts.once(named, 'bring in an assignment', async (manager) => {
+      const id = randomUUID();
+      await manager.insert(Assignment, {
+        id,
+        ownerId: named.accountId,
+        title: body.title,
+        createdAt: this.clock.now(),
       });
+      await this.revisions.add(manager, id, 1, body);
+      return id;
     });
-    return { id, revisionId };
   }
 
   private read(file: Record<string, unknown>): AssignmentBody {
@@ -51,76 +59,123 @@ export class AssignmentsService {
     }
   }
 
-  async list(owner: Account): Promise<AssignmentRow[]> {
-    const mine = await this.data
+  async list({ id: accountId }: Account): Promise<AssignmentRow[]> {
+    const [shared, published] = await Promise.all([
+      this.data.getRepository(Collaborator).findBy({ accountId }),
+      this.givenTo(await this.classes.classIdsOf(accountId, STAFF)),
+    ]);
+    const ids = [...shared.map(({ assignmentId }) => assignmentId), ...published.map((one) => one.assignmentId)];
+    const seen = await this.data
       .getRepository(Assignment)
-      .find({ where: { ownerId: owner.id }, order: { createdAt: 'DESC' } });
-    return this.rowsOf(mine);
+      .find({ where: [{ ownerId: accountId }, { id: In(ids) }], order: { createdAt: 'DESC' } });
+    return this.rowsOf(seen, accountId);
   }
 
-  async detail(id: string, owner: Account): Promise<AssignmentDetail> {
-    const assignment = await this.owned(id, owner);
-    const [row] = await this.rowsOf([assignment]);
-    return { ...row!, file: (await this.latest(id)).body };
+  async detail(id: string, { id: accountId }: Account): Promise<AssignmentDetail> {
+    const assignment = await this.data.getRepository(Assignment).findOneBy({ id });
+    if (!assignment || !(await this.maySee(assignment, accountId))) throw notFound('assignment');
+    const [row] = await this.rowsOf([assignment], accountId);
+    const { id: revisionId } = await this.revisions.latest(id);
+    return { ...row!, file: writeAssignment(await this.revisions.bodyOf(revisionId)) };
   }
 
   /** Gives the newest revision to a class of one's own. */
-  async publish(id: string, { classId, due, mayHandInAgain }: NewPublication, owner: Account): Promise<Publication> {
-    await this.owned(id, owner);
-    if ((await this.classes.partIn(classId, owner.id)) !== 'teacher') throw notFound('class');
-    const revision = await this.latest(id);
-    const already = await this.data
-      .getRepository(Publication)
-      .createQueryBuilder('p')
-      .innerJoin('p.revision', 'r')
-      .where('p.class_id = :classId AND r.assignment_id = :id', { classId, id })
-      .getExists();
-    if (already) throw conflict('This class has the assignment already.');
+  async publish(id: string, { classId, due, mayHandInAgain }: NewPublication, named: Named): Promise<string> {
+    await this.changeable(id, named.accountId);
+    if ((await this.classes.partIn(classId, named.accountId)) !== 'teacher') throw notFound('class');
     const now = this.clock.now();
     // No due time may be said by leaving it out, or by null, as answers say it.
     const dueDate = due == null ? null : new Date(due);
     if (dueDate && dueDate <= now)
       throw refused('The due time is past. Choose a later one.', [{ path: '$.due', reason: 'is past' }]);
-    return this.data.getRepository(Publication).save({
-      id: randomUUID(),
-      revisionId: revision.id,
-      classId,
-      due: dueDate,
-      mayHandInAgain: mayHandInAgain ?? true,
-      createdAt: now,
+    const { id: revisionId } = await this.revisions.latest(id);
+    return this.acts.once(named, 'publish', async (manager) => {
+      const publication = {
+        id: randomUUID(),
+        assignmentId: id,
+        revisionId,
+        classId,
+        due: dueDate,
+        mayHandInAgain: mayHandInAgain ?? true,
+        createdAt: now,
+      };
+      await unlessTaken(manager.insert(Publication, publication), () =>
+        conflict('This class has the assignment already.'),
+      );
+      return publication.id;
     });
   }
 
-  private async owned(id: string, owner: Account): Promise<Assignment> {
-    const found = await this.data.getRepository(Assignment).findOneBy({ id, ownerId: owner.id });
-    if (!found) throw notFound('assignment');
+  /** Lets another teacher change and give out the assignment too. */
+  async share(id: string, accountId: string, owner: Account): Promise<void> {
+    await this.changeable(id, owner.id);
+    const other = await this.accounts.byId(accountId);
+    if (!other || other.role === 'student') throw notFound('teacher');
+    await unlessTaken(this.data.getRepository(Collaborator).insert({ assignmentId: id, accountId }), () =>
+      conflict(`${other.givenName} has this assignment already.`),
+    );
+  }
+
+  async unshare(id: string, accountId: string, owner: Account): Promise<void> {
+    await this.changeable(id, owner.id);
+    await this.data.getRepository(Collaborator).delete({ assignmentId: id, accountId });
+  }
+
+  private async mayChange({ id, ownerId }: Assignment, accountId: string): Promise<boolean> {
+    return (
+      ownerId === accountId || (await this.data.getRepository(Collaborator).existsBy({ assignmentId: id, accountId }))
+    );
+  }
+
+  private async maySee(assignment: Assignment, accountId: string): Promise<boolean> {
+    if (await this.mayChange(assignment, accountId)) return true;
+    const given = await this.givenTo(await this.classes.classIdsOf(accountId, STAFF));
+    return given.some(({ assignmentId }) => assignmentId === assignment.id);
+  }
+
+  private async changeable(id: string, accountId: string): Promise<Assignment> {
+    const found = await this.data.getRepository(Assignment).findOneBy({ id });
+    if (!found || !(await this.maySee(found, accountId))) throw notFound('assignment');
+    if (!(await this.mayChange(found, accountId)))
+      throw forbidden('This assignment is a colleague’s. Ask them to share it with you.');
     return found;
   }
 
-  private async latest(assignmentId: string): Promise<Revision> {
-    return this.data.getRepository(Revision).findOneOrFail({ where: { assignmentId }, order: { number: 'DESC' } });
+  private async givenTo(classIds: readonly string[]): Promise<Publication[]> {
+    return classIds.length === 0 ? [] : this.data.getRepository(Publication).findBy({ classId: In([...classIds]) });
   }
 
-  private async rowsOf(assignments: readonly Assignment[]): Promise<AssignmentRow[]> {
+  private async rowsOf(assignments: readonly Assignment[], accountId: string): Promise<AssignmentRow[]> {
     if (assignments.length === 0) return [];
-    const ids = assignments.map(({ id }) => id);
-    const revisions = await this.data
-      .getRepository(Revision)
-      .find({ where: { assignmentId: In(ids) }, order: { number: 'ASC' } });
-    const publications = await this.data.getRepository(Publication).find({
-      where: { revisionId: In(revisions.map(({ id }) => id)) },
-      relations: { schoolClass: true, revision: true },
-      order: { createdAt: 'ASC' },
-    });
-    return assignments.map(({ id, title, createdAt }) => {
+    const ids = In(assignments.map(({ id }) => id));
+    const [revisions, publications, shared, owners, mine] = await Promise.all([
+      this.data.getRepository(Revision).find({ where: { assignmentId: ids }, order: { number: 'ASC' } }),
+      this.data.getRepository(Publication).find({
+        where: { assignmentId: ids },
+        relations: { schoolClass: true, revision: true },
+        order: { createdAt: 'ASC' },
+      }),
+      this.data.getRepository(Collaborator).findBy({ assignmentId: ids }),
+      this.accounts.people(assignments.map(({ ownerId }) => ownerId)),
+      this.classes.classIdsOf(accountId, STAFF),
+    ]);
+    return assignments.map((assignment): AssignmentRow => {
+      const { id, title, ownerId, createdAt } = assignment;
       const newest = revisions.filter((revision) => revision.assignmentId === id).at(-1)!;
+      const mayChange =
+        ownerId === accountId || shared.some((one) => one.assignmentId === id && one.accountId === accountId);
       return {
         id,
         title,
-        focusQuestion: String(newest.body.focusQuestion),
+        focusQuestion: newest.focusQuestion,
         revision: newest.number,
         broughtIn: createdAt.toISOString(),
-        publications: publications.filter(({ revision }) => revision!.assignmentId === id).map(publicationRowOf),
+        owner: owners.get(ownerId)!,
+        mayChange,
+        // Who only teaches a class that has it need not know of the others.
+        publications: publications
+          .filter(({ assignmentId, classId }) => assignmentId === id && (mayChange || mine.includes(classId)))
+          .map(publicationRowOf),
       };
     });
   }

@@ -1,6 +1,8 @@
 /** What other folders may use of this one. */
 export { Assignment } from './assignment.entity.js';
-export { AssignmentsController } from './assignments.controller.js';
-export { AssignmentsService, bodyOf } from './assignments.service.js';
+export { AssignmentsModule } from './assignments.module.js';
+export { AssignmentsService } from './assignments.service.js';
+export { Collaborator } from './collaborator.entity.js';
 export { Publication } from './publication.entity.js';
 export { Revision } from './revision.entity.js';
+export { Revisions } from './revisions.service.js';

@@ -3,10 +3,11 @@ import type { Relation } from 'typeorm';
 import { SchoolClass } from '../classes/index.js';
 import { Revision } from './revision.entity.js';
 
-/** A revision set to a class. */
+/** An assignment set to a class, with its current revision: works that begin now are pinned to that one. */
 @Entity('publication')
 export class Publication {
   @PrimaryColumn({ type: 'char', length: 36 }) id!: string;
+  @Column({ name: 'assignment_id', type: 'char', length: 36 }) assignmentId!: string;
   @Column({ name: 'revision_id', type: 'char', length: 36 }) revisionId!: string;
   @Column({ name: 'class_id', type: 'char', length: 36 }) classId!: string;
   @Column({ type: 'datetime', precision: 3, nullable: true }) due!: Date | null;

@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { ClassRow, NewEnrolment, Part, RosterEntry } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
-import type { Account } from '../accounts/index.js';
-import { AccountsService, personOf } from '../accounts/index.js';
-import { notFound, refused } from '../common/problem.js';
+import { grouped } from '@ichnograph/core';
+import type { ClassRow, NewEnrolment, Part, Person, RosterEntry } from '@ichnograph/contract';
+import { DataSource, In, Not } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import { Account, AccountsService, personOf } from '../accounts/index.js';
+import { conflict, notFound, refused } from '../common/problem.js';
+import { isTaken } from '../common/taken.js';
 import { Enrolment } from './enrolment.entity.js';
 import { SchoolClass } from './school-class.entity.js';
 
@@ -21,7 +23,7 @@ export class ClassesService {
     private readonly accounts: AccountsService,
   ) {}
 
-  /** Told when a person leaves a class, whose live connections must then end. */
+  /** Told when a person leaves a class, who may then do less. */
   onLeave(listener: (accountId: string) => void): void {
     this.leaveListeners.push(listener);
   }
@@ -65,8 +67,28 @@ export class ClassesService {
     return rows.map(({ account, part }) => ({ ...personOf(account!), name: account!.name, part }));
   }
 
-  async create(name: string, id = randomUUID() as string): Promise<SchoolClass> {
-    return this.data.getRepository(SchoolClass).save({ id, name });
+  /** The students of several classes, by class, in the roster's order. */
+  async rosters(classIds: readonly string[]): Promise<Map<string, Person[]>> {
+    if (classIds.length === 0) return new Map();
+    const rows = await this.data
+      .createQueryBuilder()
+      .select(['e.class_id AS classId', 'a.id AS id', 'a.given_name AS givenName', 'a.family_name AS familyName'])
+      .from(Enrolment, 'e')
+      .innerJoin(Account, 'a', 'a.id = e.account_id')
+      .where("e.class_id IN (:...classIds) AND e.part = 'student'", { classIds })
+      .orderBy('a.given_name')
+      .addOrderBy('a.family_name')
+      .getRawMany<Person & { classId: string }>();
+    return grouped(rows, ({ classId }) => classId);
+  }
+
+  async create(
+    name: string,
+    id = randomUUID() as string,
+    manager: EntityManager = this.data.manager,
+  ): Promise<SchoolClass> {
+    await manager.insert(SchoolClass, { id, name });
+    return { id, name };
   }
 
   async byId(id: string): Promise<SchoolClass> {
@@ -75,13 +97,24 @@ export class ClassesService {
     return found;
   }
 
-  async enrol(classId: string, { accountId, part }: NewEnrolment): Promise<void> {
-    await this.byId(classId);
+  /** Lets a person into a class, or gives one who is in it another part. */
+  async enrol(
+    classId: string,
+    { accountId, part }: NewEnrolment,
+    manager: EntityManager = this.data.manager,
+  ): Promise<void> {
+    const { name } = await this.byId(classId);
     const account = await this.accounts.byId(accountId);
     if (!account) throw notFound('person');
     if (part !== 'student' && account.role === 'student')
       throw refused('A student cannot teach a class. Give the account another role first.');
-    await this.data.getRepository(Enrolment).save({ classId, accountId, part });
+    try {
+      await manager.insert(Enrolment, { classId, accountId, part });
+    } catch (error) {
+      if (!isTaken(error)) throw error;
+      const { affected } = await manager.update(Enrolment, { classId, accountId, part: Not(part) }, { part });
+      if (!affected) throw conflict(`${account.givenName} is in ${name} already.`);
+    }
   }
 
   async leave(classId: string, accountId: string): Promise<void> {

@@ -1,5 +1,5 @@
 /** What other folders may use of this one. */
-export { ClassesController } from './classes.controller.js';
+export { ClassesModule } from './classes.module.js';
 export { ClassesService, STAFF } from './classes.service.js';
 export { Enrolment } from './enrolment.entity.js';
 export { SchoolClass } from './school-class.entity.js';

@@ -17,7 +17,8 @@ function answered(error: unknown): { problem: ProblemDetails; type: string; logg
     send: (body: string) => void (sent = body),
   };
   const host = { switchToHttp: () => ({ getResponse: () => response }) } as unknown as ArgumentsHost;
-  new ProblemFilter({ error: (what: unknown) => logged.push(what) } as unknown as Logger).catch(error, host);
+  const log = (what: unknown): number => logged.push(what);
+  new ProblemFilter({ error: log, warn: log } as unknown as Logger).catch(error, host);
   const problem = JSON.parse(sent) as ProblemDetails;
   expect(problem.status).toBe(status);
   return { problem, type, logged };

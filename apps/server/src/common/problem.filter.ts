@@ -3,6 +3,7 @@ import type { ArgumentsHost, ExceptionFilter } from '@nestjs/common';
 import type { ProblemDetails } from '@ichnograph/contract';
 import type { Response } from 'express';
 import type { Logger } from 'pino';
+import { briefly } from './briefly.js';
 import { Problem } from './problem.js';
 
 const SENTENCES: Record<number, string> = {
@@ -30,8 +31,10 @@ export class ProblemFilter implements ExceptionFilter {
     if (status < 500) {
       return { type: 'about:blank', title: 'Refused', status, detail: SENTENCES[status] ?? 'The request was refused.' };
     }
-    this.logger.error({ err: error }, 'a request failed');
     const unreachable = isDatabaseGone(error);
+    // A bug's stack is worth its lines; that the database is away is one line, as often as somebody asks.
+    if (unreachable) this.logger.warn(briefly(error), 'a request failed: the database is away');
+    else this.logger.error({ ...briefly(error), stack: stackOf(error) }, 'a request failed');
     return {
       type: 'about:blank',
       title: 'Server trouble',
@@ -43,6 +46,16 @@ export class ProblemFilter implements ExceptionFilter {
   }
 }
 
+/** Where it broke: the stack without the message, which may hold a whole statement with its values. */
+const stackOf = (error: unknown): string[] =>
+  error instanceof Error
+    ? (error.stack ?? '')
+        .split('\n')
+        .filter((line) => /^\s+at /.test(line))
+        .slice(0, 8)
+        .map((line) => line.trim())
+    : [];
+
 /** Body parsers throw plain errors that carry a status. */
 const statusOf = (error: unknown): number => {
   const status = (error as { status?: unknown } | null)?.status;
@@ -53,6 +66,14 @@ const isDatabaseGone = (error: unknown): boolean => {
   const code = (error as { code?: unknown } | null)?.code;
   return (
     typeof code === 'string' &&
-    ['ECONNREFUSED', 'ENOENT', 'ECONNRESET', 'PROTOCOL_CONNECTION_LOST', 'ER_SERVER_SHUTDOWN'].includes(code)
+    [
+      'ECONNREFUSED',
+      'ENOENT',
+      'ECONNRESET',
+      'PROTOCOL_CONNECTION_LOST',
+      'ER_SERVER_SHUTDOWN',
+      'EPIPE',
+      'ER_CONNECTION_KILLED',
+    ].includes(code)
   );
 };

@@ -1,12 +1,15 @@
 import type { DataSourceOptions } from 'typeorm';
 import { Account, School, Session } from '../accounts/index.js';
-import { Assignment, Publication, Revision } from '../assignments/index.js';
+import { Act } from '../acts/index.js';
+import { Assignment, Collaborator, Publication, Revision } from '../assignments/index.js';
 import { Enrolment, SchoolClass } from '../classes/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
-import { Comment } from '../submissions/index.js';
+import { Comment } from '../marking/index.js';
 import type { Settings } from '../settings.js';
-import { Submission, Work, WorkMember } from '../works/index.js';
+import { Submission } from '../submissions/index.js';
+import { Work, WorkMember } from '../works/index.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
+import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
 
 /** `type: 'mariadb'`, migrations only: with `mysql` or `synchronize` columns would be dropped and made anew. */
 export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => ({
@@ -21,12 +24,14 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
   migrationsRun: true,
   poolSize: 20,
   entities: [
+    Act,
     Account,
     School,
     Session,
     SchoolClass,
     Enrolment,
     Assignment,
+    Collaborator,
     Revision,
     Publication,
     Work,
@@ -36,5 +41,5 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Submission,
     Comment,
   ],
-  migrations: [FirstLoop1700000000001],
+  migrations: [FirstLoop1700000000001, SoundBase1700000000002],
 });

@@ -3,81 +3,98 @@ import type { Duplex } from 'node:stream';
 import { Inject, Injectable } from '@nestjs/common';
 import type { BeforeApplicationShutdown } from '@nestjs/common';
 import { Hocuspocus } from '@hocuspocus/server';
-import type { Connection, Document } from '@hocuspocus/server';
+import type { Connection } from '@hocuspocus/server';
 import { countersOf } from '@ichnograph/livemap';
-import { LIVE_PATH } from '@ichnograph/contract';
-import type { LiveMessage } from '@ichnograph/contract';
+import { LIVE_CLOSED, LIVE_PATH } from '@ichnograph/contract';
+import type { LiveMessage, LiveRefused } from '@ichnograph/contract';
 import type { Logger } from 'pino';
 import { WebSocketServer } from 'ws';
 import * as Y from 'yjs';
 import { SESSION_COOKIE, SessionsService } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { ClassesService } from '../classes/index.js';
+import { briefly } from '../common/briefly.js';
 import { Clock } from '../common/clock.js';
 import { sameOrigin } from '../common/same-origin.js';
 import { LOGGER } from '../common/tokens.js';
 import { keepAuthors } from './authorship.js';
+import { readDocumentName } from './document-names.js';
+import { GatedSocket } from './gated-socket.js';
 import { UpdateLog } from './update-log.js';
+import type { Counters } from './update-log.js';
 
 /** What someone may do with a live document; null: not even know that it is there. */
 export type Right = 'write' | 'read' | null;
-export type RightOf = (documentName: string, accountId: string) => Promise<Right>;
+export type RightOf = (id: string, accountId: string) => Promise<Right>;
 
 interface Context {
   signedIn: SignedIn;
 }
+/** A document in memory: what of it is stored, and how large it is at the most. */
+interface Held {
+  stored: Counters;
+  bytes: number;
+}
 
 const MAX_MESSAGE = 8 * 1024 * 1024;
-const GONE = { code: 4401, reason: 'signed out' };
+/** A document's state, encoded. The largest map that can be handed in needs about 6 MiB. */
+const MAX_DOCUMENT = 24 * 1024 * 1024;
+/** Often enough for a page to know within seconds that the way to here is free, or is not. */
+const HEARTBEAT_MS = 3000;
 
 /** Live documents over WebSocket on the API's port: who may connect, what is stored, who is told. */
 @Injectable()
 export class LiveService implements BeforeApplicationShutdown {
-  private readonly connections = new Map<Connection, SignedIn>();
-  private readonly sockets = new WebSocketServer({ noServer: true, maxPayload: MAX_MESSAGE });
-  private rightOf: RightOf = () => Promise.resolve(null);
-  private expiry: NodeJS.Timeout | undefined;
+  private readonly sockets = new WebSocketServer({
+    noServer: true,
+    maxPayload: MAX_MESSAGE,
+    WebSocket: GatedSocket as never,
+  });
+  private readonly signedIn = new Map<GatedSocket, SignedIn>();
+  private readonly rights = new Map<string, RightOf>();
+  private readonly held = new Map<string, Held>();
+  private readonly turns = new Map<string, Promise<void>>();
+  private readonly timers: NodeJS.Timeout[] = [];
 
   private readonly hocuspocus: Hocuspocus = new Hocuspocus({
     quiet: true,
     onAuthenticate: async ({ documentName, context, connectionConfig }) => {
       const { signedIn } = context as Context;
-      const right = await this.rightOf(documentName, signedIn.account.id);
-      if (!right) throw new Error('no such document');
-      connectionConfig.readOnly = right === 'read';
+      connectionConfig.readOnly = (await this.admit(documentName, signedIn)) === 'read';
     },
     onLoadDocument: async ({ documentName, document }) => {
-      const stored = await this.log.load(documentName);
-      if (!stored) throw new Error(`there is no live document ${documentName}`);
-      Y.applyUpdate(document, Y.encodeStateAsUpdate(stored), 'load');
+      const loaded = await this.log.load(documentName).catch((error: unknown) => this.notNow(error));
+      if (!loaded) throw new Refusal('not yours');
+      const state = Y.encodeStateAsUpdate(loaded.doc);
+      this.held.set(documentName, { stored: loaded.stored, bytes: state.length });
+      Y.applyUpdate(document, state, 'load');
     },
     afterLoadDocument: ({ document, documentName }) => {
       // Synchronous with each change: an update is queued before anything else can happen to the document.
-      document.on('update', (update: Uint8Array) => this.log.append(documentName, update, countersOf(document)));
-      keepAuthors(document, (origin) => this.connections.get(origin as Connection)?.account.id ?? null);
+      document.on('update', (update: Uint8Array) => {
+        this.held.get(documentName)!.bytes += update.length;
+        this.log.append(documentName, update, countersOf(document));
+      });
+      keepAuthors(document, (origin) => contextOf(origin)?.signedIn.account.id ?? null);
       return Promise.resolve();
     },
-    connected: ({ connection, context, documentName }) => {
-      this.connections.set(connection, (context as Context).signedIn);
+    connected: async ({ connection, documentName }) => {
+      (connection.webSocket as GatedSocket).open.add(documentName);
       // A client that comes back learns at once what of its own is stored already.
-      void this.log.stored(documentName).then(
-        (doc) => {
-          if (doc)
-            connection.sendStateless(
-              JSON.stringify({ type: 'stored', counters: countersOf(doc) } satisfies LiveMessage),
-            );
-        },
-        (error: unknown) => this.logger.warn({ err: error }, 'what is stored could not be read for a new connection'),
-      );
-      return Promise.resolve();
+      connection.sendStateless(JSON.stringify(this.storedOf(documentName)));
+      // Between the question at the door and now the state of the work may have become another.
+      await this.inTurn(documentName, () => this.look(connection));
     },
-    onDisconnect: () => {
-      for (const connection of this.connections.keys()) {
-        if (!connection.document.hasConnection(connection)) this.connections.delete(connection);
-      }
+    onDisconnect: ({ document, documentName }) => {
+      for (const socket of this.signedIn.keys())
+        if (!document.getConnections().some(({ webSocket }) => webSocket === socket)) socket.open.delete(documentName);
       return Promise.resolve();
     },
     beforeUnloadDocument: ({ documentName }) => this.log.drained(documentName),
+    afterUnloadDocument: ({ documentName }) => {
+      this.held.delete(documentName);
+      return Promise.resolve();
+    },
   });
 
   constructor(
@@ -88,66 +105,171 @@ export class LiveService implements BeforeApplicationShutdown {
     @Inject(LOGGER) private readonly logger: Logger,
   ) {
     log.listen({
-      stored: (name, counters) => this.tell(name, { type: 'stored', counters }),
+      stored: (name, counters) => {
+        const held = this.held.get(name);
+        if (held) held.stored = counters;
+        this.tell(name, { type: 'stored', counters });
+      },
       notStored: (name) => this.tell(name, { type: 'not stored' }),
     });
-    sessions.onEnd((ids) => this.closeWhere(({ session }) => ids.includes(session.id)));
-    classes.onLeave((accountId) => this.closeWhere(({ account }) => account.id === accountId));
+    sessions.onEnd((ids) => this.showOut(({ session }) => ids.includes(session.id)));
+    classes.onLeave((accountId) => {
+      for (const [name, connection] of this.connections())
+        if (contextOf(connection)?.signedIn.account.id === accountId)
+          void this.inTurn(name, () => this.look(connection));
+    });
   }
 
-  /** Whoever owns a kind of document says who may do what with it. */
-  decideBy(rightOf: RightOf): void {
-    this.rightOf = rightOf;
+  /** Whoever owns a kind of document says who may do what with one. */
+  register(kind: string, rightOf: RightOf): void {
+    this.rights.set(kind, rightOf);
   }
 
   /** Takes WebSocket upgrades of the live path; all others are none of its business and are ended. */
   attach(server: HttpServer): void {
     server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
       this.upgrade(request, socket, head).catch((error: unknown) => {
-        this.logger.warn({ err: error }, 'a live connection could not be opened');
+        this.logger.warn(briefly(error), 'a live connection could not be opened');
         refuse(socket, '503 Service Unavailable');
       });
     });
-    this.expiry = setInterval(() => this.closeWhere(({ session }) => session.expiresAt <= this.clock.now()), 60_000);
+    this.timers.push(
+      setInterval(() => this.showOut(({ session }) => session.expiresAt <= this.clock.now()), 60_000),
+      setInterval(() => {
+        for (const name of this.hocuspocus.documents.keys()) this.tell(name, this.storedOf(name));
+      }, HEARTBEAT_MS),
+    );
   }
 
   private async upgrade(request: IncomingMessage, socket: Duplex, head: Buffer): Promise<void> {
     socket.on('error', () => socket.destroy());
+    if (!URL.canParse(request.url ?? '/', 'http://host')) return refuse(socket, '400 Bad Request');
     if (new URL(request.url ?? '/', 'http://host').pathname !== LIVE_PATH) return refuse(socket, '404 Not Found');
     if (!sameOrigin(request.headers)) return refuse(socket, '403 Forbidden');
     const signedIn = await this.sessions.find(cookieOf(request.headers.cookie));
     if (!signedIn) return refuse(socket, '401 Unauthorized');
     this.sockets.handleUpgrade(request, socket, head, (webSocket) => {
-      this.hocuspocus.handleConnection(webSocket, request, { signedIn } satisfies Context);
+      this.welcome(webSocket as GatedSocket, request, signedIn);
     });
   }
 
-  /** Lets nobody write any more; those who look on are told that the work is in another state. */
-  setWritable(documentName: string, writable: (accountId: string) => boolean): void {
-    for (const [connection, { account }] of this.connections) {
-      if (connection.document.name === documentName) connection.readOnly = !writable(account.id);
+  private welcome(socket: GatedSocket, request: IncomingMessage, signedIn: SignedIn): void {
+    // A broken frame is that client's trouble: without a listener it would end the process.
+    socket.on('error', (error: Error) => {
+      this.logger.info(briefly(error), 'a live connection was broken off');
+      socket.terminate();
+    });
+    this.signedIn.set(socket, signedIn);
+    socket.once('close', () => this.signedIn.delete(socket));
+    socket.refusesChange = (name) => this.refusesChange(name);
+    this.hocuspocus.handleConnection(socket, request, { signedIn } satisfies Context);
+    // Somebody may have signed out between the question at the door and now.
+    this.sessions.isLive(signedIn.session).then(
+      (live) => {
+        if (!live) end(socket);
+      },
+      () => end(socket, LIVE_CLOSED.tryAgain),
+    );
+  }
+
+  /** @throws what the client is told as the reason of a refusal */
+  private async admit(documentName: string, { session, account }: SignedIn): Promise<Right> {
+    const name = readDocumentName(documentName);
+    const rightOf = name && this.rights.get(name.kind);
+    if (!rightOf) throw new Refusal('not yours');
+    if (this.log.isFull) throw new Refusal('try again');
+    const [live, right] = await Promise.all([this.sessions.isLive(session), rightOf(name.id, account.id)]).catch(
+      (error: unknown) => this.notNow(error),
+    );
+    if (!live) throw new Refusal('signed out');
+    if (!right) throw new Refusal('not yours');
+    return right;
+  }
+
+  private notNow(error: unknown): never {
+    this.logger.warn(briefly(error), 'a live document could not be opened');
+    throw new Refusal('try again');
+  }
+
+  /** Looks again at what an open connection may do, and lets it do that and no more. */
+  private async look(connection: Connection): Promise<void> {
+    const { signedIn } = contextOf(connection)!;
+    try {
+      connection.readOnly = (await this.admit(connection.document.name, signedIn)) === 'read';
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      connection.close({ code: 4403, reason: error.reason });
     }
-    this.tell(documentName, { type: 'work changed' });
+  }
+
+  private refusesChange(name: string): { code: number; reason: string } | null {
+    if (this.log.isFull) return LIVE_CLOSED.tryAgain;
+    const held = this.held.get(name);
+    const document = this.hocuspocus.documents.get(name);
+    if (!held || !document || held.bytes <= MAX_DOCUMENT) return null;
+    // The sum of what came is more than what is left of it: measured only when it matters.
+    held.bytes = Y.encodeStateAsUpdate(document).length;
+    return held.bytes <= MAX_DOCUMENT ? null : LIVE_CLOSED.full;
+  }
+
+  /** What may be done with a document is another now: those who have it open may do that and no more, and are told. */
+  changed(documentName: string): Promise<void> {
+    return this.inTurn(documentName, async () => {
+      for (const connection of this.hocuspocus.documents.get(documentName)?.getConnections() ?? [])
+        await this.look(connection);
+      this.tell(documentName, { type: 'work changed' });
+    });
+  }
+
+  /** One after the other for each document: the last to look sees the newest state, and has the last word. */
+  private inTurn(documentName: string, work: () => Promise<void>): Promise<void> {
+    const before = this.turns.get(documentName) ?? Promise.resolve();
+    const mine = before.then(work).catch((error: unknown) => {
+      this.logger.error(briefly(error), 'the rights to a live document could not be looked at');
+    });
+    this.turns.set(documentName, mine);
+    void mine.then(() => {
+      if (this.turns.get(documentName) === mine) this.turns.delete(documentName);
+    });
+    return mine;
+  }
+
+  private *connections(): Generator<[name: string, connection: Connection]> {
+    for (const [name, document] of this.hocuspocus.documents)
+      for (const connection of document.getConnections()) yield [name, connection];
+  }
+
+  private storedOf(name: string): LiveMessage {
+    return { type: 'stored', counters: this.held.get(name)?.stored ?? {} };
   }
 
   private tell(documentName: string, message: LiveMessage): void {
-    const document: Document | undefined = this.hocuspocus.documents.get(documentName);
-    document?.broadcastStateless(JSON.stringify(message));
+    this.hocuspocus.documents.get(documentName)?.broadcastStateless(JSON.stringify(message));
   }
 
-  private closeWhere(is: (signedIn: SignedIn) => boolean): void {
-    for (const [connection, signedIn] of this.connections) {
-      if (!is(signedIn)) continue;
-      this.connections.delete(connection);
-      connection.close(GONE);
-      connection.webSocket.close(GONE.code, GONE.reason);
-    }
+  private showOut(is: (signedIn: SignedIn) => boolean): void {
+    for (const [socket, signedIn] of this.signedIn) if (is(signedIn)) end(socket);
   }
 
   async beforeApplicationShutdown(): Promise<void> {
-    clearInterval(this.expiry);
-    for (const socket of this.sockets.clients) socket.close(1001, 'the server ends');
+    for (const timer of this.timers) clearInterval(timer);
+    for (const socket of this.signedIn.keys()) socket.close(1001, 'the server ends');
     await this.log.close();
+  }
+}
+
+/** The gate lets nothing more through once a socket is closing; one that does not answer is cut off by the library. */
+function end(socket: GatedSocket, { code, reason }: { code: number; reason: string } = LIVE_CLOSED.signedOut): void {
+  socket.close(code, reason);
+}
+
+const contextOf = (origin: unknown): Context | undefined =>
+  (origin as { context?: Partial<Context> } | null | undefined)?.context as Context | undefined;
+
+/** What the library tells the client as the reason; without a message, which the library would print. */
+class Refusal extends Error {
+  constructor(readonly reason: LiveRefused) {
+    super('');
   }
 }
 

@@ -2,14 +2,15 @@ import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { countersOf } from '@ichnograph/livemap';
 import type { Logger } from 'pino';
-import { DataSource } from 'typeorm';
+import { DataSource, In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import * as Y from 'yjs';
+import { briefly } from '../common/briefly.js';
 import { LOGGER } from '../common/tokens.js';
 import { LiveDocument } from './live-document.entity.js';
 import { LiveUpdate } from './live-update.entity.js';
 
-type Counters = Record<string, number>;
+export type Counters = Record<string, number>;
 interface Pending {
   name: string;
   data: Uint8Array;
@@ -28,6 +29,10 @@ const GROUP_MS = 4;
 const BATCH_BYTES = 4 * 1024 * 1024;
 const RETRY_MS = [200, 500, 1000, 2000, 5000];
 const COMPACT_AFTER = 400;
+/** Updates that may wait for the database, in bytes; beyond that no more are taken. */
+const MOST_WAITING = 64 * 1024 * 1024;
+/** What the database says when two transactions stood in each other's way: the same again will do. */
+const IN_THE_WAY = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT']);
 
 /**
  * The append-only log of live documents. Updates that come within a few milliseconds share one transaction; nothing is
@@ -36,8 +41,10 @@ const COMPACT_AFTER = 400;
 @Injectable()
 export class UpdateLog {
   private waiting: Pending[] = [];
+  private waitingBytes = 0;
   private running: Promise<void> | null = null;
   private readonly listeners = new Set<LogListener>();
+  /** rows in the log of each document that this process loaded */
   private readonly grown = new Map<string, number>();
   private closing = false;
   /** those who wait for the next try to store to end, well or not */
@@ -52,6 +59,11 @@ export class UpdateLog {
     this.listeners.add(listener);
   }
 
+  /** Whether so much waits for the database that nothing more should be taken from clients, who still hold it. */
+  get isFull(): boolean {
+    return this.waitingBytes >= MOST_WAITING;
+  }
+
   /** Begins a document inside the transaction of whoever needs it. */
   async create(manager: EntityManager, name: string, doc: Y.Doc): Promise<void> {
     await manager.insert(LiveDocument, { name, compacted: Buffer.from(Y.encodeStateAsUpdate(doc)) });
@@ -60,27 +72,32 @@ export class UpdateLog {
   /** Queues an update. `counters` are the document's, this update included. Never throws. */
   append(name: string, data: Uint8Array, counters: Counters): void {
     this.waiting.push({ name, data, counters });
+    this.waitingBytes += data.length;
     this.running ??= this.run();
   }
 
-  /** What is stored of a document, and what still waits to be; null for a document that nobody began. */
-  async load(name: string): Promise<Y.Doc | null> {
-    const doc = await this.stored(name);
-    if (doc) for (const { data } of this.waiting.filter((one) => one.name === name)) Y.applyUpdate(doc, data);
-    return doc;
+  /**
+   * What is stored of a document, and what still waits to be; null for a document that nobody began.
+   * @returns the document, and each client's count that is stored of it
+   */
+  async load(name: string): Promise<{ doc: Y.Doc; stored: Counters } | null> {
+    const read = await this.read(name);
+    if (!read) return null;
+    const stored = countersOf(read.doc);
+    for (const { data } of this.waiting.filter((one) => one.name === name)) Y.applyUpdate(read.doc, data);
+    this.grown.set(name, read.rows.length);
+    if (read.rows.length >= COMPACT_AFTER) void this.compact(name);
+    return { doc: read.doc, stored };
   }
 
   /** What committed transactions hold of a document, and nothing else. */
-  async stored(name: string, manager: EntityManager = this.data.manager): Promise<Y.Doc | null> {
-    const base = await manager.findOneBy(LiveDocument, { name });
-    if (!base) return null;
-    const updates = await manager.find(LiveUpdate, { where: { documentName: name }, order: { id: 'ASC' } });
-    const doc = new Y.Doc();
-    doc.transact(() => {
-      Y.applyUpdate(doc, base.compacted);
-      for (const { data } of updates) Y.applyUpdate(doc, data);
-    });
-    return doc;
+  async stored(name: string): Promise<Y.Doc | null> {
+    return (await this.read(name))?.doc ?? null;
+  }
+
+  /** One consistent read: state and log are of one moment, whatever a compaction does meanwhile. */
+  private read(name: string): Promise<{ doc: Y.Doc; rows: string[] } | null> {
+    return this.data.transaction('REPEATABLE READ', (manager) => readDocument(manager, name));
   }
 
   /** Resolves once nothing of this document waits, however others fare. */
@@ -92,32 +109,32 @@ export class UpdateLog {
 
   /**
    * Resolves to whether a committed transaction holds a client's changes up to a count, waiting a while for it.
+   * Rejects when that cannot be found out.
    * @param patience milliseconds
    */
   async holds(name: string, client: string, count: number, patience: number): Promise<boolean> {
+    if (count === 0) return true;
     const enough = (counters: Counters): boolean => (counters[client] ?? 0) >= count;
+    // Listening comes first: what is stored between the look and the wait must not be missed.
+    let listener: LogListener | undefined;
+    let timer: NodeJS.Timeout | undefined;
     const arrived = new Promise<boolean>((resolve) => {
-      const listener: LogListener = {
+      listener = {
         stored: (which, counters) => {
-          if (which === name && enough(counters)) finish(true);
+          if (which === name && enough(counters)) resolve(true);
         },
         notStored: () => undefined,
       };
-      const timer = setTimeout(() => finish(false), patience);
-      const finish = (answer: boolean): void => {
-        clearTimeout(timer);
-        this.listeners.delete(listener);
-        resolve(answer);
-      };
       this.listen(listener);
-      void this.stored(name).then(
-        (doc) => {
-          if (count === 0 || (doc && enough(countersOf(doc)))) finish(true);
-        },
-        () => finish(false),
-      );
+      timer = setTimeout(() => resolve(false), patience);
     });
-    return arrived;
+    try {
+      const doc = await this.stored(name);
+      return (doc !== null && enough(countersOf(doc))) || (await arrived);
+    } finally {
+      clearTimeout(timer);
+      this.listeners.delete(listener!);
+    }
   }
 
   /** Waits for everything queued; for a clean end of the process. Gives up when the database stays away. */
@@ -154,8 +171,14 @@ export class UpdateLog {
   /** Tries to store what waits. @returns how many of those could not be stored, put back in their place */
   private async flush(): Promise<number> {
     const batch = this.takeBatch();
-    if (await this.store(batch)) return 0;
-    // One document that cannot be stored must not hold up the others: each by itself, in its own order.
+    const failed = (await this.store(batch)) ? [] : await this.storeEach(batch);
+    this.waiting = [...failed, ...this.waiting];
+    this.waitingBytes = this.waiting.reduce((sum, { data }) => sum + data.length, 0);
+    return failed.length;
+  }
+
+  /** One document that cannot be stored must not hold up the others: each by itself, in its own order. */
+  private async storeEach(batch: readonly Pending[]): Promise<Pending[]> {
     const failed: Pending[] = [];
     const byName = new Map<string, Pending[]>();
     for (const one of batch) byName.set(one.name, [...(byName.get(one.name) ?? []), one]);
@@ -164,8 +187,7 @@ export class UpdateLog {
       failed.push(...updates);
       for (const listener of [...this.listeners]) listener.notStored(name);
     }
-    this.waiting = [...failed, ...this.waiting];
-    return failed.length;
+    return failed;
   }
 
   private takeBatch(): Pending[] {
@@ -177,17 +199,18 @@ export class UpdateLog {
   }
 
   private async store(batch: readonly Pending[]): Promise<boolean> {
-    try {
-      await this.data
-        .createQueryBuilder()
-        .insert()
-        .into(LiveUpdate)
-        .updateEntity(false)
-        .values(batch.map(({ name, data }) => ({ documentName: name, data: Buffer.from(data) })))
-        .execute();
-    } catch (error) {
-      this.logger.warn({ err: error, updates: batch.length }, 'live updates could not be stored; trying again');
-      return false;
+    for (let tries = 0; ; tries++) {
+      try {
+        await this.insert(batch);
+        break;
+      } catch (error) {
+        if (tries < 3 && IN_THE_WAY.has(String((error as { code?: unknown }).code))) continue;
+        this.logger.warn(
+          { ...briefly(error), updates: batch.length },
+          'live updates could not be stored; trying again',
+        );
+        return false;
+      }
     }
     const last = new Map(batch.map(({ name, counters }) => [name, counters]));
     for (const [name, counters] of last) for (const listener of [...this.listeners]) listener.stored(name, counters);
@@ -196,27 +219,47 @@ export class UpdateLog {
     return true;
   }
 
-  /** Folds a document's log into its compacted state; readers see the one or the other, never half. */
+  private async insert(batch: readonly Pending[]): Promise<void> {
+    await this.data
+      .createQueryBuilder()
+      .insert()
+      .into(LiveUpdate)
+      .updateEntity(false)
+      .values(batch.map(({ name, data }) => ({ documentName: name, data: Buffer.from(data) })))
+      .execute();
+  }
+
+  /**
+   * Folds a document's log into its compacted state; readers see the one or the other, never half. Only the very rows
+   * that were read are deleted, since a lower number may be committed later by another process; and locks are taken on
+   * rows alone, so that who appends never waits.
+   */
   async compact(name: string): Promise<void> {
     this.grown.set(name, 0);
     try {
-      await this.data.transaction(async (manager) => {
+      await this.data.transaction('READ COMMITTED', async (manager) => {
         await manager.findOne(LiveDocument, { where: { name }, lock: { mode: 'pessimistic_write' } });
-        const newest = await manager.findOne(LiveUpdate, { where: { documentName: name }, order: { id: 'DESC' } });
-        const doc = newest && (await this.stored(name, manager));
-        if (!newest || !doc) return;
-        await manager.update(LiveDocument, { name }, { compacted: Buffer.from(Y.encodeStateAsUpdate(doc)) });
-        await manager
-          .createQueryBuilder()
-          .delete()
-          .from(LiveUpdate)
-          .where('document_name = :name AND id <= :id', { name, id: newest.id })
-          .execute();
+        const read = await readDocument(manager, name);
+        if (!read || read.rows.length === 0) return;
+        await manager.update(LiveDocument, { name }, { compacted: Buffer.from(Y.encodeStateAsUpdate(read.doc)) });
+        await manager.delete(LiveUpdate, { id: In(read.rows) });
       });
     } catch (error) {
-      this.logger.warn({ err: error, name }, 'a live document could not be compacted; its log stays as it is');
+      this.logger.warn({ ...briefly(error), name }, 'a live document could not be compacted; its log stays as it is');
     }
   }
+}
+
+async function readDocument(manager: EntityManager, name: string): Promise<{ doc: Y.Doc; rows: string[] } | null> {
+  const base = await manager.findOneBy(LiveDocument, { name });
+  if (!base) return null;
+  const updates = await manager.find(LiveUpdate, { where: { documentName: name }, order: { id: 'ASC' } });
+  const doc = new Y.Doc();
+  doc.transact(() => {
+    Y.applyUpdate(doc, base.compacted);
+    for (const { data } of updates) Y.applyUpdate(doc, data);
+  });
+  return { doc, rows: updates.map(({ id }) => id) };
 }
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));

@@ -1,53 +1,82 @@
-import { Body, Controller, Delete, Get, Param, Patch, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Patch, Post } from '@nestjs/common';
 import { ChangeComment, NewComment } from '@ichnograph/contract';
-import type { Pile, SubmissionDetail } from '@ichnograph/contract';
+import type { CommentRow, Pile } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
-import { SubmissionsService } from '../submissions/index.js';
+import { Acting } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { Id } from '../common/ids.js';
 import { MarkingService } from './marking.service.js';
 import { PileService } from './pile.service.js';
 
-@For('teacher')
 @Controller()
 export class MarkingController {
   constructor(
     private readonly marking: MarkingService,
     private readonly piles: PileService,
-    private readonly submissions: SubmissionsService,
   ) {}
 
+  @For('teacher')
   @Get('publications/:id/pile')
-  pile(@Who() { account }: SignedIn, @Param('id') id: string): Promise<Pile> {
+  pile(@Who() { account }: SignedIn, @Id() id: string): Promise<Pile> {
     return this.piles.pile(id, account.id);
   }
 
+  @Get('submissions/:id/comments')
+  comments(@Who() { account }: SignedIn, @Id() id: string): Promise<CommentRow[]> {
+    return this.marking.comments(id, account);
+  }
+
+  @For('teacher')
   @Post('submissions/:id/comments')
-  async comment(
+  async add(
     @Who() { account }: SignedIn,
-    @Param('id') id: string,
+    @Acting() named: Named,
+    @Id() id: string,
     @Body() wanted: NewComment,
-  ): Promise<SubmissionDetail> {
-    await this.marking.addComment(id, wanted, account);
-    return this.submissions.detail(id, account);
+  ): Promise<CommentRow> {
+    return this.marking.comment(await this.marking.addComment(id, wanted, named), account);
   }
 
+  @For('teacher')
   @Patch('comments/:id')
-  async change(
-    @Who() { account }: SignedIn,
-    @Param('id') id: string,
-    @Body() { text }: ChangeComment,
-  ): Promise<SubmissionDetail> {
-    return this.submissions.detail(await this.marking.changeComment(id, text, account), account);
+  async change(@Who() { account }: SignedIn, @Id() id: string, @Body() { text }: ChangeComment): Promise<CommentRow> {
+    await this.marking.changeComment(id, text, account);
+    return this.marking.comment(id, account);
   }
 
+  @For('teacher')
   @Delete('comments/:id')
-  async remove(@Who() { account }: SignedIn, @Param('id') id: string): Promise<SubmissionDetail> {
-    return this.submissions.detail(await this.marking.removeComment(id, account), account);
+  @HttpCode(204)
+  remove(@Who() { account }: SignedIn, @Id() id: string): Promise<void> {
+    return this.marking.removeComment(id, account);
   }
 
+  @For('teacher')
+  @Post('comments/:id/restore')
+  async restore(@Who() { account }: SignedIn, @Id() id: string): Promise<CommentRow> {
+    await this.marking.restoreComment(id, account);
+    return this.marking.comment(id, account);
+  }
+
+  @For('teacher')
   @Post('submissions/:id/return')
-  async return(@Who() { account }: SignedIn, @Param('id') id: string): Promise<SubmissionDetail> {
-    await this.marking.return(id, account);
-    return this.submissions.detail(id, account);
+  @HttpCode(204)
+  return(@Acting() named: Named, @Id() id: string): Promise<void> {
+    return this.marking.return(id, named);
+  }
+
+  @For('teacher')
+  @Post('submissions/:id/take-back')
+  @HttpCode(204)
+  takeBack(@Acting() named: Named, @Id() id: string): Promise<void> {
+    return this.marking.takeBack(id, named);
+  }
+
+  @For('teacher')
+  @Post('submissions/:id/let-go')
+  @HttpCode(204)
+  letGo(@Who() { account }: SignedIn, @Id() id: string): Promise<void> {
+    return this.marking.letGo(id, account);
   }
 }

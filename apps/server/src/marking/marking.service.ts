@@ -1,15 +1,20 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { NewComment } from '@ichnograph/contract';
-import type { TopicMap } from '@ichnograph/core';
-import { DataSource } from 'typeorm';
+import type { CommentRow, NewComment } from '@ichnograph/contract';
+import { DataSource, IsNull } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import type { Account } from '../accounts/index.js';
+import { Acts } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { lockWork, Submission, Work, WorksService } from '../works/index.js';
-import { Comment, SubmissionsService } from '../submissions/index.js';
+import { Submission, SubmissionsService } from '../submissions/index.js';
+import { lockWork, Work, WorksService } from '../works/index.js';
+import { Comment } from './comment.entity.js';
+import { commentRowOf, commentsOf } from './comments.js';
+
+type Next = 'handed in' | 'being marked' | 'returned';
 
 /** What a teacher does with one submission. The first word of marking closes the map to its students until it is returned. */
 @Injectable()
@@ -18,72 +23,122 @@ export class MarkingService {
     @InjectDataSource() private readonly data: DataSource,
     private readonly submissions: SubmissionsService,
     private readonly works: WorksService,
+    private readonly acts: Acts,
     private readonly clock: Clock,
   ) {}
 
-  async addComment(
-    submissionId: string,
-    { anchor, target, text }: NewComment,
-    { id: authorId }: Account,
-  ): Promise<void> {
-    const { submission, work } = await this.mine(submissionId, authorId);
-    const map = submission.map as unknown as TopicMap;
+  /** A submission's comments: to those who mark always, to its members once it is returned. */
+  async comments(submissionId: string, { id: accountId }: Account): Promise<CommentRow[]> {
+    const { submission, isStaff } = await this.submissions.seen(submissionId, accountId);
+    return isStaff || submission.returnedAt ? commentsOf(this.data.manager, submissionId) : [];
+  }
+
+  async addComment(submissionId: string, { anchor, target, text }: NewComment, named: Named): Promise<string> {
+    const { submission } = await this.mine(submissionId, named.accountId);
+    const map = await this.submissions.mapOf(submissionId);
     const there =
       anchor === 'map'
         ? target === undefined
         : map[anchor === 'topic' ? 'topics' : 'links'].some(({ id }) => id === target);
     if (!there) throw refused(`The map has no such ${anchor}.`, [{ path: '$.target', reason: 'is not on the map' }]);
-    await this.marking(submission, work, 'being marked', (manager) =>
-      manager.insert(Comment, {
-        id: randomUUID(),
-        submissionId,
-        anchor,
-        target: target ?? null,
-        text,
-        authorId,
-        at: this.clock.now(),
-      }),
-    );
+    const id = await this.acts.once(named, 'comment', async (manager) => {
+      const comment = { id: randomUUID(), submissionId, anchor, target: target ?? null, text };
+      await this.mark(manager, submission, 'being marked');
+      await manager.insert(Comment, { ...comment, authorId: named.accountId, at: this.clock.now(), removedAt: null });
+      return comment.id;
+    });
+    await this.works.stateChanged(submission.workId);
+    return id;
   }
 
-  async changeComment(id: string, text: string, account: Account): Promise<string> {
-    const { comment, submission, work } = await this.ownComment(id, account);
-    await this.marking(submission, work, 'being marked', (manager) => manager.update(Comment, { id }, { text }));
-    return comment.submissionId;
+  async changeComment(id: string, text: string, account: Account): Promise<void> {
+    const { submission } = await this.ownComment(id, account);
+    await this.data.transaction(async (manager) => {
+      await this.mark(manager, submission, 'being marked');
+      await manager.update(Comment, { id }, { text });
+    });
+    await this.works.stateChanged(submission.workId);
   }
 
-  async removeComment(id: string, account: Account): Promise<string> {
-    const { comment, submission, work } = await this.ownComment(id, account);
-    await this.marking(submission, work, 'being marked', (manager) => manager.delete(Comment, { id }));
-    return comment.submissionId;
+  /** Deletes a comment, so that it can be brought back. A map without a comment is not being marked any more. */
+  async removeComment(id: string, account: Account): Promise<void> {
+    const { submission } = await this.ownComment(id, account);
+    await this.data.transaction(async (manager) => {
+      await this.mark(manager, submission, 'being marked');
+      await manager.update(Comment, { id }, { removedAt: this.clock.now() });
+      if (!(await manager.existsBy(Comment, { submissionId: submission.id, removedAt: IsNull() })))
+        await this.mark(manager, submission, 'handed in');
+    });
+    await this.works.stateChanged(submission.workId);
+  }
+
+  async restoreComment(id: string, account: Account): Promise<void> {
+    const { submission } = await this.ownComment(id, account);
+    await this.data.transaction(async (manager) => {
+      await this.mark(manager, submission, 'being marked');
+      await manager.update(Comment, { id }, { removedAt: null });
+    });
+    await this.works.stateChanged(submission.workId);
+  }
+
+  async comment(id: string, account: Account): Promise<CommentRow> {
+    const { comment } = await this.ownComment(id, account);
+    return commentRowOf(comment, account);
   }
 
   /** Gives the map back with its comments; the student may then revise. */
-  async return(submissionId: string, { id: returnedBy }: Account): Promise<void> {
-    const { submission, work } = await this.mine(submissionId, returnedBy);
-    await this.marking(submission, work, 'returned', (manager) =>
-      manager.update(Submission, { id: submissionId }, { returnedBy, returnedAt: this.clock.now() }),
-    );
+  async return(submissionId: string, named: Named): Promise<void> {
+    const { submission } = await this.mine(submissionId, named.accountId);
+    await this.acts.once(named, 'return', async (manager) => {
+      await this.mark(manager, submission, 'returned');
+      await manager.update(
+        Submission,
+        { id: submissionId },
+        { returnedBy: named.accountId, returnedAt: this.clock.now(), openedAt: null },
+      );
+      return submissionId;
+    });
+    await this.works.stateChanged(submission.workId);
   }
 
-  /** One act of marking: only on the newest submission, only while it is handed in or being marked. */
-  private async marking(
-    submission: Submission,
-    work: Work,
-    next: 'being marked' | 'returned',
-    act: (manager: EntityManager) => Promise<unknown>,
-  ): Promise<void> {
-    const { workId, number } = submission;
-    await this.data.transaction(async (manager) => {
-      const { state } = await lockWork(manager, workId);
-      const newest = (await manager.countBy(Submission, { workId })) === number;
-      if (!newest) throw conflict('This map was handed in again since. Open the newest one to mark it.');
-      if (state !== 'handed in' && state !== 'being marked')
-        throw conflict('This map has been returned, so it cannot be marked just now.');
-      await act(manager);
-      await manager.update(Work, { id: workId }, { state: next });
+  /** Takes a return back, as long as no member has read it. */
+  async takeBack(submissionId: string, named: Named): Promise<void> {
+    const { submission } = await this.mine(submissionId, named.accountId);
+    await this.acts.once(named, 'take back', async (manager) => {
+      const { state } = await lockWork(manager, submission.workId);
+      await this.insistNewest(manager, submission);
+      if (state !== 'returned') throw conflict('This map is not returned, so there is nothing to take back.');
+      const { affected } = await manager.update(
+        Submission,
+        { id: submissionId, openedAt: IsNull() },
+        { returnedBy: null, returnedAt: null },
+      );
+      if (!affected) throw conflict('This return has been read already, so it stands.');
+      await manager.update(Work, { id: submission.workId }, { state: 'being marked' });
+      return submissionId;
     });
-    this.works.afterState(work, next);
+    await this.works.stateChanged(submission.workId);
+  }
+
+  /** Lets go of a map that is being marked: its students may work on it again. What was written stays. */
+  async letGo(submissionId: string, account: Account): Promise<void> {
+    const { submission } = await this.mine(submissionId, account.id);
+    await this.data.transaction((manager) => this.mark(manager, submission, 'handed in'));
+    await this.works.stateChanged(submission.workId);
+  }
+
+  /** The state an act of marking leads to: only of the newest submission, only while it is handed in or being marked. */
+  private async mark(manager: EntityManager, submission: Submission, next: Next): Promise<void> {
+    const { state } = await lockWork(manager, submission.workId);
+    await this.insistNewest(manager, submission);
+    if (state !== 'handed in' && state !== 'being marked')
+      throw conflict('This map has been returned, so it cannot be marked just now.');
+    if (state !== next) await manager.update(Work, { id: submission.workId }, { state: next });
+  }
+
+  private async insistNewest(manager: EntityManager, { workId, number }: Submission): Promise<void> {
+    if ((await manager.countBy(Submission, { workId })) !== number)
+      throw conflict('This map was handed in again since. Open the newest one to mark it.');
   }
 
   private async mine(submissionId: string, accountId: string) {

@@ -1,12 +1,23 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { Pile, PileEntry } from '@ichnograph/contract';
+import { grouped } from '@ichnograph/core';
+import type { Person, Pile, PileEntry } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
-import { bodyOf, Publication } from '../assignments/index.js';
+import { Account, personOf } from '../accounts/index.js';
+import { Publication } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { notFound } from '../common/problem.js';
-import { flagsOf, membersOf, Submission, submissionRowOf, Work } from '../works/index.js';
+import { Submission, submissionRowOf } from '../submissions/index.js';
+import { Work, WorkMember } from '../works/index.js';
 
+/** A work with its members and the newest thing handed in of it, no bodies. */
+interface Standing {
+  work: Work;
+  members: Person[];
+  newest: Submission | undefined;
+}
+
+/** What came of an assignment in a class: the pile to mark, and the same in numbers for Today. */
 @Injectable()
 export class PileService {
   constructor(
@@ -21,44 +32,86 @@ export class PileService {
       relations: { revision: true, schoolClass: true },
     });
     if (!publication || !(await this.classes.isStaff(publication.classId, accountId))) throw notFound('assignment');
-    const works = await this.data
-      .getRepository(Work)
-      .find({ where: { publicationId }, relations: { members: { account: true } } });
-    const submissions = await this.newestOf(works.map((work) => work.id));
-    const students = await this.classes.roster(publication.classId, ['student']);
-    const entries = students.map((student): PileEntry => {
-      const work = works.find(({ members }) => members!.some((member) => member.accountId === student.id));
-      const submission = work && submissions.get(work.id);
-      return {
-        workId: work?.id ?? null,
-        state: work?.state ?? 'not begun',
-        late: submission?.late ?? false,
-        members: work
-          ? membersOf(work)
-          : [{ id: student.id, givenName: student.givenName, familyName: student.familyName }],
-        submission: submission ? { ...submissionRowOf(submission), flags: flagsOf(submission) } : null,
-      };
-    });
-    const seen = new Set<string>();
     return {
       publicationId,
-      assignmentId: publication.revision!.assignmentId,
-      title: bodyOf(publication.revision!).title,
+      assignmentId: publication.assignmentId,
+      title: publication.revision!.title,
       className: publication.schoolClass!.name,
       due: publication.due?.toISOString() ?? null,
-      // A group's work stands once, under its first member.
-      entries: entries.filter(({ workId }) => workId === null || (!seen.has(workId) && seen.add(workId))),
+      entries: (await this.entries([publication])).get(publicationId)!,
     };
   }
 
-  private async newestOf(workIds: readonly string[]): Promise<Map<string, Submission>> {
-    const all =
-      workIds.length === 0
-        ? []
-        : await this.data.getRepository(Submission).find({
-            where: { workId: In([...workIds]) },
-            order: { number: 'ASC' },
-          });
-    return new Map(all.map((submission) => [submission.workId, submission]));
+  /** The piles of several publications at once, by publication. */
+  async entries(publications: readonly Publication[]): Promise<Map<string, PileEntry[]>> {
+    const [standings, rosters] = await Promise.all([
+      this.standings(publications.map(({ id }) => id)),
+      this.classes.rosters(publications.map(({ classId }) => classId)),
+    ]);
+    return new Map(
+      publications.map(({ id, classId }) => [id, entriesOf(rosters.get(classId) ?? [], standings.get(id) ?? [])]),
+    );
   }
+
+  private async standings(publicationIds: readonly string[]): Promise<Map<string, Standing[]>> {
+    const works =
+      publicationIds.length === 0
+        ? []
+        : await this.data.getRepository(Work).findBy({ publicationId: In([...publicationIds]) });
+    if (works.length === 0) return new Map();
+    const ids = works.map(({ id }) => id);
+    const [members, newest] = await Promise.all([this.members(ids), this.newest(ids)]);
+    return grouped(
+      works.map((work) => ({ work, members: members.get(work.id) ?? [], newest: newest.get(work.id) })),
+      ({ work }) => work.publicationId,
+    );
+  }
+
+  private async members(workIds: readonly string[]): Promise<Map<string, Person[]>> {
+    const rows = await this.data
+      .createQueryBuilder()
+      .select(['m.work_id AS workId', 'a.id AS id', 'a.given_name AS givenName', 'a.family_name AS familyName'])
+      .from(WorkMember, 'm')
+      .innerJoin(Account, 'a', 'a.id = m.account_id')
+      .where('m.work_id IN (:...workIds)', { workIds })
+      .getRawMany<Person & { workId: string }>();
+    const byWork = grouped(rows, ({ workId }) => workId);
+    return new Map([...byWork].map(([workId, people]) => [workId, people.map(personOf)]));
+  }
+
+  private async newest(workIds: readonly string[]): Promise<Map<string, Submission>> {
+    const newest = await this.data
+      .getRepository(Submission)
+      .createQueryBuilder('s')
+      .where('s.work_id IN (:...workIds)', { workIds })
+      .andWhere((query) => {
+        const later = query.subQuery().select('1').from(Submission, 'l').where('l.work_id = s.work_id');
+        return `NOT EXISTS ${later.andWhere('l.number > s.number').getQuery()}`;
+      })
+      .getMany();
+    return new Map(newest.map((submission) => [submission.workId, submission]));
+  }
+}
+
+/** Those of the roster, and behind them works of people who have left: what was handed in stays to be marked. */
+function entriesOf(roster: readonly Person[], standings: readonly Standing[]): PileEntry[] {
+  const byPerson = new Map(standings.flatMap((one) => one.members.map(({ id }) => [id, one] as const)));
+  const here = roster.map((person) => byPerson.get(person.id) ?? person);
+  const left = standings.filter(
+    (one) => one.newest && !one.members.some(({ id }) => roster.some((person) => person.id === id)),
+  );
+  // A group's work stands once, under its first member.
+  return [...new Set([...here, ...left])].map((one): PileEntry => {
+    if (!('work' in one))
+      return { workId: null, state: 'not begun', late: false, left: false, members: [personOf(one)], submission: null };
+    const { work, members, newest } = one;
+    return {
+      workId: work.id,
+      state: work.state,
+      late: newest?.late ?? false,
+      left: left.includes(one),
+      members,
+      submission: newest ? { ...submissionRowOf(newest), flags: newest.flags } : null,
+    };
+  });
 }

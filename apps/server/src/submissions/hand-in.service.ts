@@ -1,27 +1,31 @@
 import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { LIMITS, writeMap } from '@ichnograph/core';
+import { LIMITS, sumsOf, writeMap } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { snapshotOf } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
 import type { HandIn } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
-import type { Account } from '../accounts/index.js';
-import { bodyOf } from '../assignments/index.js';
+import { Acts } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { SETTINGS } from '../common/tokens.js';
 import { UpdateLog } from '../live/index.js';
-import { lockWork, mayHandIn, membersOf, nameOf, Submission, Work, WorksService } from '../works/index.js';
+import { lockWork, membersOf, nameOf, Work, WorksService } from '../works/index.js';
 import type { Settings } from '../settings.js';
 import { CheckPool } from './check-pool.js';
+import { Submission } from './submission.entity.js';
+import { mayHandIn } from './work-pages.service.js';
+
+const HAND_IN = 'hand in';
 
 @Injectable()
 export class HandInService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
     private readonly works: WorksService,
+    private readonly revisions: Revisions,
+    private readonly acts: Acts,
     private readonly log: UpdateLog,
     private readonly checks: CheckPool,
     private readonly clock: Clock,
@@ -31,11 +35,13 @@ export class HandInService {
   /**
    * Freezes a work: waits until all of the client's changes are stored, mends what is stored, checks it again with the
    * same core, and keeps map, revision and report together. The browser's own report is never asked for.
-   * @returns the id of the submission
+   * @returns the id of the submission, or of the one that this very act made before
    */
-  async handIn(workId: string, { note, client, count }: HandIn, account: Account): Promise<string> {
-    const { work, isMember } = await this.works.seen(workId, account.id);
+  async handIn(workId: string, { note, client, count }: HandIn, named: Named): Promise<string> {
+    const { work, isMember } = await this.works.seen(workId, named.accountId);
     if (!isMember) throw notFound('map');
+    const before = await this.acts.resultOf(named, HAND_IN);
+    if (before) return before;
     const name = workDocument(workId);
     if (!(await this.log.holds(name, client, count, this.settings.handInPatience))) {
       throw conflict(
@@ -51,14 +57,14 @@ export class HandInService {
     const author = members.map(nameOf).join(', ').slice(0, LIMITS.text);
     const map: TopicMap = { ...snapshot, author };
     refuseOversize(map);
-    const assignment = bodyOf(work.revision!);
+    const assignment = await this.revisions.bodyOf(work.revisionId);
     const report = await this.checks.check(map, assignment, {
       members: members.map((member) => member.id),
       due: due?.toISOString() ?? null,
       handedIn: handedIn.toISOString(),
     });
-    const id = randomUUID();
-    await this.data.transaction(async (manager) => {
+    const submission = await this.acts.once(named, HAND_IN, async (manager) => {
+      const id = randomUUID();
       const locked = await lockWork(manager, workId);
       const number = (await manager.countBy(Submission, { workId })) + 1;
       if (!mayHandIn({ ...work, state: locked.state }, number - 1)) {
@@ -71,18 +77,21 @@ export class HandInService {
         number,
         map: writeMap(map) as object,
         report: report as object,
+        ...sumsOf(report),
         leftOut: dropped.length,
         note: note ?? '',
-        handedInBy: account.id,
+        handedInBy: named.accountId,
         handedInAt: handedIn,
         late: due !== null && handedIn > due,
         returnedAt: null,
         returnedBy: null,
+        openedAt: null,
       });
       await manager.update(Work, { id: workId }, { state: 'handed in' });
+      return id;
     });
-    this.works.afterState(work, 'handed in');
-    return id;
+    await this.works.stateChanged(workId);
+    return submission;
   }
 }
 

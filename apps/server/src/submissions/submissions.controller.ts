@@ -1,30 +1,57 @@
-import { Body, Controller, Get, Param, Post } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { HandIn } from '@ichnograph/contract';
-import type { SubmissionDetail } from '@ichnograph/contract';
+import type { SubmissionDetail, WorkDetail } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
+import { Acting } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { Id } from '../common/ids.js';
+import { WorksService } from '../works/index.js';
 import { HandInService } from './hand-in.service.js';
 import { SubmissionsService } from './submissions.service.js';
+import { WorkPages } from './work-pages.service.js';
 
+/** A work's way from its first mark to the teacher and back. */
 @Controller()
 export class SubmissionsController {
   constructor(
+    private readonly works: WorksService,
+    private readonly pages: WorkPages,
     private readonly handIns: HandInService,
     private readonly submissions: SubmissionsService,
   ) {}
 
   @For('student')
+  @Post('publications/:id/work')
+  async begin(@Who() { account }: SignedIn, @Id() id: string): Promise<WorkDetail> {
+    return this.pages.detail(await this.works.begin(id, account), account);
+  }
+
+  @Get('works/:id')
+  work(@Who() { account }: SignedIn, @Id() id: string): Promise<WorkDetail> {
+    return this.pages.detail(id, account);
+  }
+
+  @For('student')
+  @Post('works/:id/revise')
+  @HttpCode(204)
+  revise(@Who() { account }: SignedIn, @Id() id: string): Promise<void> {
+    return this.works.revise(id, account);
+  }
+
+  @For('student')
   @Post('works/:id/hand-in')
   async handIn(
     @Who() { account }: SignedIn,
-    @Param('id') id: string,
+    @Acting() named: Named,
+    @Id() id: string,
     @Body() wanted: HandIn,
   ): Promise<SubmissionDetail> {
-    return this.submissions.detail(await this.handIns.handIn(id, wanted, account), account);
+    return this.submissions.detail(await this.handIns.handIn(id, wanted, named), account);
   }
 
   @Get('submissions/:id')
-  detail(@Who() { account }: SignedIn, @Param('id') id: string): Promise<SubmissionDetail> {
+  detail(@Who() { account }: SignedIn, @Id() id: string): Promise<SubmissionDetail> {
     return this.submissions.detail(id, account);
   }
 }

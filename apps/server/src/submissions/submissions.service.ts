@@ -1,40 +1,60 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { writeAssignment } from '@ichnograph/core';
+import { openStoredMap, openStoredReport, writeAssignment, writeMap } from '@ichnograph/core';
+import type { TopicMap } from '@ichnograph/core';
 import type { SubmissionDetail } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
+import { DataSource, IsNull, Not } from 'typeorm';
 import type { Account } from '../accounts/index.js';
 import { AccountsService } from '../accounts/index.js';
-import { bodyOf } from '../assignments/index.js';
+import { Revisions } from '../assignments/index.js';
+import { Clock } from '../common/clock.js';
 import { notFound } from '../common/problem.js';
-import { commentsOf } from './comments.js';
-import { membersOf, Submission, WorksService } from '../works/index.js';
+import { membersOf, WorksService } from '../works/index.js';
+import { submissionRowOf } from './submission-rows.js';
+import { Submission } from './submission.entity.js';
 
 @Injectable()
 export class SubmissionsService {
   constructor(
     @InjectDataSource() private readonly data: DataSource,
     private readonly works: WorksService,
+    private readonly revisions: Revisions,
     private readonly accounts: AccountsService,
+    private readonly clock: Clock,
   ) {}
 
-  /** A submission and its work, if the person is a member or teaches the class. */
+  private get submissions() {
+    return this.data.getRepository(Submission);
+  }
+
+  /** A submission (without its bodies) and its work, if the person is a member or teaches the class. */
   async seen(id: string, accountId: string) {
-    const submission = await this.data
-      .getRepository(Submission)
-      .findOne({ where: { id }, relations: { revision: true } });
+    const submission = await this.submissions.findOne({ where: { id }, relations: { revision: true } });
     if (!submission) throw notFound('map');
     return { submission, ...(await this.works.seen(submission.workId, accountId)) };
   }
 
+  /** The map that was handed in. */
+  async mapOf(id: string): Promise<TopicMap> {
+    return openStoredMap((await this.bodies(id)).map);
+  }
+
+  private bodies(id: string): Promise<Submission> {
+    return this.submissions.findOneOrFail({ where: { id }, select: { id: true, map: true, report: true } });
+  }
+
   async detail(id: string, { id: accountId }: Account): Promise<SubmissionDetail> {
-    const { submission, work, isStaff } = await this.seen(id, accountId);
-    const { number, map, report, handedInAt, handedInBy, late, note, leftOut, returnedAt, returnedBy } = submission;
-    const newest = (await this.data.getRepository(Submission).countBy({ workId: work.id })) === number;
-    const people = await this.accounts.people([handedInBy, ...(returnedBy ? [returnedBy] : [])]);
+    const { submission, work, isMember, isStaff } = await this.seen(id, accountId);
+    const { number, handedInAt, handedInBy, late, note, leftOut, returnedAt, returnedBy } = submission;
+    if (isMember && returnedAt) await this.opened(id);
+    const [{ map, report }, all, people, assignment] = await Promise.all([
+      this.bodies(id),
+      this.submissions.find({ where: { workId: work.id }, order: { number: 'DESC' } }),
+      this.accounts.people([handedInBy, ...(returnedBy ? [returnedBy] : [])]),
+      // A submission is drawn and read with its own revision; the teacher's answer stays with the teacher.
+      this.revisions.bodyOf(submission.revisionId),
+    ]);
     const publication = work.publication!;
-    // A submission is drawn and read with its own revision; the teacher's answer stays with the teacher.
-    const assignment = bodyOf(submission.revision!);
     return {
       id,
       workId: work.id,
@@ -52,12 +72,20 @@ export class SubmissionsService {
       state: work.state,
       returnedAt: returnedAt?.toISOString() ?? null,
       returnedBy: returnedBy ? people.get(returnedBy)! : null,
+      opened: submission.openedAt !== null,
       revision: submission.revision!.number,
-      map,
-      report,
-      newest,
+      map: writeMap(openStoredMap(map)),
+      report: openStoredReport(report) as unknown as Record<string, unknown>,
+      submissions: all.map(submissionRowOf),
       assignment: writeAssignment(isStaff ? assignment : { ...assignment, reference: null }),
-      comments: isStaff || returnedAt ? await commentsOf(this.data.manager, id) : [],
     };
+  }
+
+  /** From now on the return stands: a member has read it. */
+  private async opened(id: string): Promise<void> {
+    await this.submissions.update(
+      { id, openedAt: IsNull(), returnedAt: Not(IsNull()) },
+      { openedAt: this.clock.now() },
+    );
   }
 }

@@ -1,3 +1,2 @@
 /** What other folders may use of this one. */
-export { TodayController } from './today.controller.js';
-export { TodayService } from './today.service.js';
+export { TodayModule } from './today.module.js';

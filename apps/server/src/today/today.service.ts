@@ -5,8 +5,9 @@ import type { StudentTask, TeacherTask, WorkState } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
 import { Publication } from '../assignments/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
-import { Comment } from '../submissions/index.js';
-import { Submission, Work } from '../works/index.js';
+import { commentCounts, PileService } from '../marking/index.js';
+import { Submission } from '../submissions/index.js';
+import { Work } from '../works/index.js';
 
 /** What the page Today shows: to a student what is due and came back, to a teacher what waits. */
 @Injectable()
@@ -14,6 +15,7 @@ export class TodayService {
   constructor(
     @InjectDataSource() private readonly data: DataSource,
     private readonly classes: ClassesService,
+    private readonly piles: PileService,
   ) {}
 
   async forStudent(accountId: string): Promise<StudentTask[]> {
@@ -25,59 +27,51 @@ export class TodayService {
             where: { publicationId: In(publications.map(({ id }) => id)), members: { accountId } },
           });
     const submissions = await this.submissionsOf(works);
-    const remarks = await this.remarksOn(submissions.filter(({ returnedAt }) => returnedAt));
+    const returned = submissions.filter(({ returnedAt }) => returnedAt);
+    const remarks = await commentCounts(
+      this.data.manager,
+      returned.map(({ id }) => id),
+    );
     return publications.map(({ id, revision, schoolClass, due }): StudentTask => {
       const work = works.find(({ publicationId }) => publicationId === id);
       const newest = submissions.filter(({ workId }) => workId === work?.id).at(-1);
-      const returned = submissions.filter(({ workId, returnedAt }) => workId === work?.id && returnedAt).at(-1);
+      const back = returned.filter(({ workId }) => workId === work?.id).at(-1);
       return {
         publicationId: id,
         workId: work?.id ?? null,
-        title: String(revision!.body.title),
-        focusQuestion: String(revision!.body.focusQuestion),
+        title: revision!.title,
+        focusQuestion: revision!.focusQuestion,
         className: schoolClass!.name,
         due: due?.toISOString() ?? null,
         state: work?.state ?? 'not begun',
         handedIn: newest?.handedInAt.toISOString() ?? null,
         late: newest?.late ?? false,
-        returnedAt: returned?.returnedAt?.toISOString() ?? null,
-        submissionId: (returned ?? newest)?.id ?? null,
-        remarks: returned ? (remarks.get(returned.id) ?? 0) : 0,
+        returnedAt: back?.returnedAt?.toISOString() ?? null,
+        submissionId: (back ?? newest)?.id ?? null,
+        remarks: back ? (remarks.get(back.id) ?? 0) : 0,
       };
     });
   }
 
+  /** The same entries as in the pile, counted: what the one shows, the other says. */
   async forTeacher(accountId: string): Promise<TeacherTask[]> {
     const publications = await this.publications(await this.classes.classIdsOf(accountId, STAFF));
-    const works =
-      publications.length === 0
-        ? []
-        : await this.data.getRepository(Work).find({
-            where: { publicationId: In(publications.map(({ id }) => id)) },
-            relations: { members: true },
-          });
-    const submissions = await this.submissionsOf(works);
-    const sizes = new Map<string, number>();
-    for (const classId of new Set(publications.map((publication) => publication.classId))) {
-      sizes.set(classId, (await this.classes.roster(classId, ['student'])).length);
-    }
-    return publications.map(({ id, revision, schoolClass, classId, due }): TeacherTask => {
-      const here = works.filter(({ publicationId }) => publicationId === id);
+    const piles = await this.piles.entries(publications);
+    return publications.map(({ id, assignmentId, revision, schoolClass, due }): TeacherTask => {
+      const entries = piles.get(id)!;
       const counts = Object.fromEntries(WORK_STATES.map((state) => [state, 0])) as Record<WorkState, number>;
-      for (const { state } of here) counts[state] += 1;
-      const begun = here.reduce((sum, { members }) => sum + members!.length, 0);
-      counts['not begun'] = Math.max(0, (sizes.get(classId) ?? 0) - begun);
-      const waiting = here
+      for (const { state } of entries) counts[state] += 1;
+      const waiting = entries
         .filter(({ state }) => state === 'handed in' || state === 'being marked')
-        .flatMap((work) => submissions.filter(({ workId }) => workId === work.id).at(-1)?.handedInAt ?? []);
+        .flatMap(({ submission }) => submission?.handedInAt ?? []);
       return {
         publicationId: id,
-        assignmentId: revision!.assignmentId,
-        title: String(revision!.body.title),
+        assignmentId,
+        title: revision!.title,
         className: schoolClass!.name,
         due: due?.toISOString() ?? null,
         counts,
-        oldestWaiting: waiting.sort((a, b) => a.getTime() - b.getTime())[0]?.toISOString() ?? null,
+        oldestWaiting: waiting.sort()[0] ?? null,
       };
     });
   }
@@ -93,20 +87,8 @@ export class TodayService {
 
   private async submissionsOf(works: readonly Work[]): Promise<Submission[]> {
     if (works.length === 0) return [];
-    return this.data.getRepository(Submission).find({
-      select: { id: true, workId: true, number: true, handedInAt: true, late: true, returnedAt: true },
-      where: { workId: In(works.map(({ id }) => id)) },
-      order: { number: 'ASC' },
-    });
-  }
-
-  private async remarksOn(submissions: readonly Submission[]): Promise<Map<string, number>> {
-    if (submissions.length === 0) return new Map();
-    const comments = await this.data
-      .getRepository(Comment)
-      .findBy({ submissionId: In(submissions.map(({ id }) => id)) });
-    const counts = new Map<string, number>();
-    for (const { submissionId } of comments) counts.set(submissionId, (counts.get(submissionId) ?? 0) + 1);
-    return counts;
+    return this.data
+      .getRepository(Submission)
+      .find({ where: { workId: In(works.map(({ id }) => id)) }, order: { number: 'ASC' } });
   }
 }

@@ -100,6 +100,7 @@ export class LiveClient {
   stored: Record<string, number> = {};
   refused = false;
   closedWith: number | null = null;
+  closedBecause: string | null = null;
   messages: LiveMessage[] = [];
   private readonly socket: HocuspocusProviderWebsocket;
   private readonly provider: HocuspocusProvider;
@@ -130,6 +131,7 @@ export class LiveClient {
       },
       onClose: ({ event }) => {
         this.closedWith = event.code;
+        this.closedBecause = event.reason;
       },
       onStateless: ({ payload }) => {
         const message = JSON.parse(payload) as LiveMessage;

@@ -1,3 +1,4 @@
+import { isUnfitName } from '../map/plain.js';
 import type { Problem } from '../requirements/params.js';
 
 /** Why a file was refused: one problem for each place. The message is the first, as a sentence. */
@@ -30,8 +31,33 @@ export function insist(format: string, validate: Validator, value: unknown): voi
   if (named !== undefined && named !== format) {
     throw new FileRefused([{ path: '$.format', reason: `must be "${format}"` }]);
   }
+  const foreign = foreignProblems(value);
+  if (foreign.length > 0) throw new FileRefused(foreign);
   if (!validate(value)) throw new FileRefused((validate.errors ?? []).map(problemOf));
 }
+
+/** Levels of lists and records in a file, its root the first; an assignment's maps are four levels further down. */
+const DEEPEST = 20;
+
+/** What no format allows, wherever it stands: nesting without end, half characters, names with a meaning of their own. */
+function foreignProblems(file: unknown): Problem[] {
+  const problems: Problem[] = [];
+  const look = (value: unknown, path: string, depth: number): void => {
+    if (typeof value === 'string' && !value.isWellFormed()) problems.push({ path, reason: 'holds half a character' });
+    if (typeof value !== 'object' || value === null) return;
+    if (depth > DEEPEST) return void problems.push({ path, reason: `is nested more than ${DEEPEST} levels deep` });
+    if (Array.isArray(value)) return value.forEach((one, i) => look(one, `${path}[${i}]`, depth + 1));
+    for (const [name, one] of Object.entries(value)) {
+      if (isUnfitName(name))
+        problems.push({ path, reason: `has a field of the name “${name.toWellFormed()}”, which none may have` });
+      else look(one, `${path}.${name}`, depth + 1);
+    }
+  };
+  look(file, '$', 1);
+  return problems.slice(0, MOST_PROBLEMS);
+}
+
+const MOST_PROBLEMS = 20;
 
 const problemOf = ({ instancePath, keyword, params, message }: SchemaError): Problem => {
   const path = jsonPath(instancePath);

@@ -1,3 +1,5 @@
+import { plainValue } from './plain.js';
+import type { Unfit } from './plain.js';
 import { LIMITS } from './types.js';
 import type { Link, Topic, TopicMap } from './types.js';
 import {
@@ -24,7 +26,7 @@ type TitleField = keyof typeof TITLE_ROOM;
 export interface Dropped {
   what: 'topic' | 'link' | 'picture' | 'region' | 'group' | 'tour' | 'bank entry' | 'value';
   id: string;
-  because: 'repeated id' | 'no id' | 'end is gone' | 'joins a topic to itself' | 'out of range';
+  because: 'repeated id' | 'no id' | 'end is gone' | 'joins a topic to itself' | 'out of range' | Unfit;
   field?: string;
 }
 
@@ -52,17 +54,21 @@ export function mend(map: TopicMap): { map: TopicMap; dropped: Dropped[] } {
     needs: Rules,
     optional: Rules = {},
   ): readonly T[] =>
-    keep(list, (item) => {
-      if (!fresh(what, item.id)) return null;
+    keep(list, (raw) => {
+      if (!fresh(what, raw.id)) return null;
+      const item = plainMember(raw, dropped);
       if (holds(item, needs)) return withValues(item, {}, optional, dropped);
       dropped.push({ what, id: item.id, because: 'out of range' });
       return null;
     });
 
-  const topics = keep(map.topics, (topic) => (fresh('topic', topic.id) ? mendTopic(topic, dropped) : null));
+  const topics = keep(map.topics, (topic) =>
+    fresh('topic', topic.id) ? mendTopic(plainMember(topic, dropped), dropped) : null,
+  );
   const topicIds = new Set(topics.map((topic) => topic.id));
-  const links = keep(map.links, (link) => {
-    if (!fresh('link', link.id)) return null;
+  const links = keep(map.links, (raw) => {
+    if (!fresh('link', raw.id)) return null;
+    const link = plainMember(raw, dropped);
     if (!topicIds.has(link.from) || !topicIds.has(link.to)) {
       dropped.push({ what: 'link', id: link.id, because: 'end is gone' });
       return null;
@@ -95,10 +101,24 @@ export function mend(map: TopicMap): { map: TopicMap; dropped: Dropped[] } {
   };
 }
 
-/** What of the title block is longer than it has room for, cut; null when nothing is. */
+/** Cut to length; a character that is cut through becomes a replacement character. */
+const cut = (text: string, most: number): string => text.slice(0, most).toWellFormed();
+
+/** Members that were looked through once: a snapshot shares those that did not change with the one before. */
+const PLAIN = new WeakSet<object>();
+
+/** A member as plain JSON of its own, whatever a client put into it. */
+function plainMember<T extends { id: string }>(member: T, dropped: Dropped[]): T {
+  if (PLAIN.has(member)) return member;
+  const plain = plainValue(member, (because) => dropped.push({ what: 'value', id: member.id, because })) as T;
+  PLAIN.add(plain);
+  return plain;
+}
+
+/** What of the title block is longer than it has room for, or holds halves of characters, made good; null when nothing is. */
 function titleBlock(map: TopicMap): Partial<TopicMap> | null {
   const fields = Object.entries(TITLE_ROOM).map(
-    ([name, room]) => [name, map[name as TitleField].slice(0, room)] as const,
+    ([name, room]) => [name, cut(map[name as TitleField], room)] as const,
   );
   const long = fields.filter(([name, value]) => value !== map[name as TitleField]);
   return long.length === 0 ? null : Object.fromEntries(long);
@@ -106,7 +126,7 @@ function titleBlock(map: TopicMap): Partial<TopicMap> | null {
 
 function mendTopic(topic: Topic, dropped: Dropped[]): Topic {
   const needed = {
-    text: typeof topic.text === 'string' ? topic.text.slice(0, LIMITS.text) : '',
+    text: typeof topic.text === 'string' ? cut(topic.text, LIMITS.text) : '',
     kind: isKind(topic.kind) ? topic.kind : null,
     x: position(topic.x) ? topic.x : 0,
     y: position(topic.y) ? topic.y : 0,
@@ -118,7 +138,7 @@ function mendTopic(topic: Topic, dropped: Dropped[]): Topic {
 
 function mendLink(link: Link, dropped: Dropped[]): Link {
   const needed = {
-    phrase: typeof link.phrase === 'string' ? link.phrase.slice(0, LIMITS.text) : '',
+    phrase: typeof link.phrase === 'string' ? cut(link.phrase, LIMITS.text) : '',
     kind: isKind(link.kind) ? link.kind : null,
   };
   return withValues(link, needed, LINK_FIELDS, dropped);

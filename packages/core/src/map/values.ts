@@ -32,7 +32,7 @@ const record =
 /** @param mayLack whether a field that is not there holds too */
 export const holds = (item: object, rules: Rules, mayLack = false): boolean =>
   Object.entries(rules).every(([name, rule]) => {
-    const value = (item as Record<string, unknown>)[name];
+    const value = Object.hasOwn(item, name) ? (item as Record<string, unknown>)[name] : undefined;
     return (mayLack && value === undefined) || rule(value);
   });
 

@@ -1,7 +1,7 @@
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
 import type { Anchor } from '@ichnograph/contract';
-import { Submission } from '../works/index.js';
+import { Submission } from '../submissions/index.js';
 
 @Entity('comment')
 export class Comment {
@@ -12,6 +12,8 @@ export class Comment {
   @Column({ type: 'varchar', length: 2000 }) text!: string;
   @Column({ name: 'author_id', type: 'char', length: 36 }) authorId!: string;
   @Column({ type: 'datetime', precision: 3 }) at!: Date;
+  /** when it was deleted; until the work is returned it can be brought back */
+  @Column({ name: 'removed_at', type: 'datetime', precision: 3, nullable: true }) removedAt!: Date | null;
 
   @ManyToOne(() => Submission) @JoinColumn({ name: 'submission_id' }) submission?: Relation<Submission>;
 }

@@ -1,9 +1,9 @@
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
 import { Revision } from '../assignments/index.js';
-import { Work } from './work.entity.js';
+import { Work } from '../works/index.js';
 
-/** What was handed in, frozen: map, revision and report. Nothing here changes but by whom and when it was returned. */
+/** What was handed in, frozen: map, revision and report. Nothing here changes but its way back: by whom and when returned, when first read. */
 @Entity('submission')
 export class Submission {
   @PrimaryColumn({ type: 'char', length: 36 }) id!: string;
@@ -11,8 +11,14 @@ export class Submission {
   @Column({ name: 'revision_id', type: 'char', length: 36 }) revisionId!: string;
   /** 1 for the first time handed in */
   @Column({ type: 'int' }) number!: number;
-  @Column({ type: 'json' }) map!: Record<string, unknown>;
-  @Column({ type: 'json' }) report!: Record<string, unknown>;
+  /** map and report are asked for where one submission is shown, and nowhere else */
+  @Column({ type: 'json', select: false }) map!: Record<string, unknown>;
+  @Column({ type: 'json', select: false }) report!: Record<string, unknown>;
+  /** the report's own figures, for lists */
+  @Column({ type: 'double' }) earned!: number;
+  @Column({ name: 'out_of', type: 'double' }) outOf!: number;
+  @Column({ type: 'double' }) extra!: number;
+  @Column({ type: 'int' }) flags!: number;
   @Column({ name: 'left_out', type: 'int' }) leftOut!: number;
   @Column({ type: 'varchar', length: 2000 }) note!: string;
   @Column({ name: 'handed_in_by', type: 'char', length: 36 }) handedInBy!: string;
@@ -20,6 +26,8 @@ export class Submission {
   @Column({ type: 'boolean' }) late!: boolean;
   @Column({ name: 'returned_by', type: 'char', length: 36, nullable: true }) returnedBy!: string | null;
   @Column({ name: 'returned_at', type: 'datetime', precision: 3, nullable: true }) returnedAt!: Date | null;
+  /** when a member first saw what was returned: until then the return can be taken back */
+  @Column({ name: 'opened_at', type: 'datetime', precision: 3, nullable: true }) openedAt!: Date | null;
 
   @ManyToOne(() => Work) @JoinColumn({ name: 'work_id' }) work?: Relation<Work>;
   @ManyToOne(() => Revision) @JoinColumn({ name: 'revision_id' }) revision?: Relation<Revision>;

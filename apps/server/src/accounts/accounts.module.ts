@@ -1,0 +1,17 @@
+import { Module } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { ActsModule } from '../acts/index.js';
+import { AccountsController } from './accounts.controller.js';
+import { AccountsService } from './accounts.service.js';
+import { SessionCookie } from './session-cookie.js';
+import { SessionGuard } from './session.guard.js';
+import { SessionsService } from './sessions.service.js';
+import { Tries } from './tries.js';
+
+@Module({
+  imports: [ActsModule],
+  controllers: [AccountsController],
+  providers: [AccountsService, SessionsService, SessionCookie, Tries, { provide: APP_GUARD, useClass: SessionGuard }],
+  exports: [AccountsService, SessionsService, SessionCookie],
+})
+export class AccountsModule {}

@@ -1,0 +1,19 @@
+import { Module } from '@nestjs/common';
+import { AccountsModule } from '../accounts/index.js';
+import { ActsModule } from '../acts/index.js';
+import { AssignmentsModule } from '../assignments/index.js';
+import { LiveModule } from '../live/index.js';
+import { WorksModule } from '../works/index.js';
+import { CheckPool } from './check-pool.js';
+import { HandInService } from './hand-in.service.js';
+import { SubmissionsController } from './submissions.controller.js';
+import { SubmissionsService } from './submissions.service.js';
+import { WorkPages } from './work-pages.service.js';
+
+@Module({
+  imports: [AccountsModule, ActsModule, AssignmentsModule, LiveModule, WorksModule],
+  controllers: [SubmissionsController],
+  providers: [CheckPool, HandInService, SubmissionsService, WorkPages],
+  exports: [HandInService, SubmissionsService],
+})
+export class SubmissionsModule {}

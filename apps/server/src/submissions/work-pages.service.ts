@@ -1,0 +1,50 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { writeAssignment } from '@ichnograph/core';
+import type { WorkDetail } from '@ichnograph/contract';
+import { DataSource } from 'typeorm';
+import type { Account } from '../accounts/index.js';
+import { Revisions } from '../assignments/index.js';
+import { isOpen, membersOf, WorksService } from '../works/index.js';
+import type { Work } from '../works/index.js';
+import { submissionRowOf } from './submission-rows.js';
+import { Submission } from './submission.entity.js';
+
+/** Working on and handing in again is possible until the teacher has begun to mark, where the publication allows it. */
+export const mayHandIn = ({ state, publication }: Work, submissions: number): boolean =>
+  isOpen({ state, publication }) && (submissions === 0 || publication!.mayHandInAgain);
+
+/** What the map page is sent: a work, its assignment, and what was handed in of it. */
+@Injectable()
+export class WorkPages {
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly works: WorksService,
+    private readonly revisions: Revisions,
+  ) {}
+
+  async detail(id: string, { id: accountId }: Account): Promise<WorkDetail> {
+    const { work, isMember } = await this.works.seen(id, accountId);
+    const [submissions, assignment] = await Promise.all([
+      this.data.getRepository(Submission).find({ where: { workId: id }, order: { number: 'DESC' } }),
+      this.revisions.bodyOf(work.revisionId),
+    ]);
+    const publication = work.publication!;
+    return {
+      id,
+      publicationId: publication.id,
+      className: publication.schoolClass!.name,
+      state: work.state,
+      due: publication.due?.toISOString() ?? null,
+      mayEdit: isMember && isOpen(work),
+      mayHandIn: isMember && mayHandIn(work, submissions.length),
+      mayHandInAgain: publication.mayHandInAgain,
+      members: membersOf(work),
+      revision: work.revision!.number,
+      title: assignment.title,
+      submissions: submissions.map(submissionRowOf),
+      // The teacher's own answer stays with the teacher.
+      assignment: writeAssignment({ ...assignment, reference: null }),
+    };
+  }
+}
