@@ -1,6 +1,7 @@
 import type { INestApplication } from '@nestjs/common';
 import { writeAssignment } from '@ichnograph/core';
-import { AccountsService, actOf, AssignmentsService, ClassesService, MarkingService } from '@ichnograph/server';
+import type { Part } from '@ichnograph/contract';
+import { AccountsService, actOf, Acts, AssignmentsService, ClassesService, MarkingService } from '@ichnograph/server';
 import { bridges } from './bridges/assignment.js';
 import { classWorks } from './bridges/class.js';
 import { kofi } from './bridges/works.js';
@@ -44,9 +45,15 @@ async function peopleOf(accounts: AccountsService): Promise<Map<string, Account>
 async function classOf(app: INestApplication, people: Map<string, Account>): Promise<string> {
   const classes = app.get(ClassesService);
   const { id } = await classes.create(CLASS_9B.name);
-  for (const [name, part] of Object.entries(CLASS_9B.staff))
-    await classes.enrol(id, { accountId: people.get(name)!.id, part });
-  for (const { name } of STUDENTS_9B) await classes.enrol(id, { accountId: people.get(name)!.id, part: 'student' });
+  const parts: [name: string, part: Part][] = [
+    ...Object.entries(CLASS_9B.staff),
+    ...STUDENTS_9B.map(({ name }): [string, Part] => [name, 'student']),
+  ];
+  const head = actOf(people.get('halina')!.id);
+  await app.get(Acts).once(head, 'enrol', async (manager) => {
+    for (const [name, part] of parts) await classes.enrol(id, { accountId: people.get(name)!.id, part }, manager);
+    return id;
+  });
   return id;
 }
 

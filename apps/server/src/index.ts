@@ -3,6 +3,7 @@ export { SessionsService } from './accounts/sessions.service.js';
 export { SessionCookie } from './accounts/session-cookie.js';
 export { Open } from './accounts/session.guard.js';
 export { AccountsModule } from './accounts/accounts.module.js';
+export { Acts } from './acts/acts.service.js';
 export { actOf } from './acts/named.decorator.js';
 export { createApplication } from './application.js';
 export { AppModule } from './app.module.js';

@@ -29,6 +29,47 @@ test('guessing is slowed down by address and name, and leaves other names alone'
   expect((await person.post('sign-in', { name: 'yusuf', password: DEMO_PASSWORD })).status).toBe(204);
 });
 
+test('blanks, capitals and accents around a name are the same name, however often it is tried', async () => {
+  const person = new Person();
+  const statuses: number[] = [];
+  for (const name of [
+    'oskar',
+    ' oskar',
+    'OSKAR',
+    'oskar ',
+    '\u2002oskar',
+    'Oskar',
+    'ＯＳＫＡＲ',
+    'oskar',
+    'oskar',
+    'oskar',
+    'oskar',
+  ])
+    statuses.push((await person.post('sign-in', { name, password: 'a guess' })).status);
+  expect(statuses.at(-1)).toBe(429);
+  expect((await person.post('sign-in', { name: ' Oskar ', password: DEMO_PASSWORD })).status).toBe(429);
+  expect((await new Person().post('sign-in', { name: 'öskar', password: DEMO_PASSWORD })).status).toBe(401);
+});
+
+test('signing in again ends the session this browser had', async () => {
+  const person = await Person.signedIn('rosa');
+  const kept = person.cookie;
+  expect((await person.post('sign-in', { name: 'rosa', password: DEMO_PASSWORD })).status).toBe(204);
+  const old = new Person();
+  old.cookie = kept;
+  expect((await old.get('today/student')).status).toBe(401);
+  expect((await person.get('today/student')).status).toBe(200);
+});
+
+test('one person’s mistakes with their password lock nobody else of the room', async () => {
+  const [one, other] = [await Person.newcomer('Pavo'), await Person.newcomer('Pilar')];
+  const guesses = await Promise.all(
+    Array.from({ length: 12 }, () => one.post('password', { current: 'not it', next: 'a new long one' })),
+  );
+  expect(guesses.map(({ status }) => status)).toContain(429);
+  expect((await other.post('password', { current: 'a long first one', next: 'a new long one' })).status).toBe(204);
+});
+
 test('signing out ends the session on the server, not only in the browser', async () => {
   const person = await Person.signedIn('tomke');
   const kept = person.cookie;

@@ -1,31 +1,9 @@
-import { addTopic, checkMap, readAssignment, readMap } from '@ichnograph/core';
+import { checkMap, readAssignment, readMap } from '@ichnograph/core';
 import type { CommentRow, Pile, PileEntry, SubmissionDetail, WorkDetail } from '@ichnograph/contract';
 import { Person, until } from './setup/client.js';
+import { drawn } from './setup/works.js';
 
 const topicOf = (detail: SubmissionDetail): string => (detail.map.topics as { id: string }[])[0]!.id;
-
-/** A student who has drawn one topic of their own and waits for it to be stored. */
-async function drawn(name: string) {
-  const person = await Person.newcomer(name);
-  const work = await person.work();
-  const client = person.live(work.id);
-  await client.opened();
-  const outcome = addTopic(
-    client.live.snapshot,
-    { text: 'Loads', kind: 'family', at: { x: 0, y: 700 } },
-    { newId: () => `own-${name}`, by: '' },
-    readAssignment(work.assignment).legend,
-  );
-  if (outcome.ok) client.live.apply(outcome.changes);
-  const handIn = (more: object = {}) =>
-    person.post<SubmissionDetail>(`works/${work.id}/hand-in`, {
-      client: client.client,
-      count: client.live.made,
-      note: '',
-      ...more,
-    });
-  return { person, work, client, handIn };
-}
 
 test('freezes what is stored, with a report that equals core’s own to the last flag', async () => {
   const { work, client, handIn } = await drawn('Leila');
@@ -118,7 +96,8 @@ test('again and again until the teacher begins to mark; then read only until it 
   client.live.apply([{ do: 'entitle', fields: { title: 'Too late' } }]);
 
   expect(
-    (await maren.call<CommentRow>('PATCH', `comments/${marked.body.id}`, { text: 'Which loads, and where?' })).body.text,
+    (await maren.call<CommentRow>('PATCH', `comments/${marked.body.id}`, { text: 'Which loads, and where?' })).body
+      .text,
   ).toContain('where');
   expect((await maren.post(`submissions/${second.id}/return`)).status).toBe(204);
   expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'map', text: 'One more' })).status).toBe(409);
@@ -145,7 +124,9 @@ test('where one hands in once, the map closes with it', async () => {
   const { body: made } = await maren.post<{ id: string }>('assignments', {
     file: { ...(file as object), title: 'Once' },
   });
-  const [room] = (await maren.get<{ id: string }[]>('classes')).body;
+  const room = (await maren.get<{ id: string; name: string }[]>('classes')).body.find(
+    ({ name }) => name === 'Technology 9B',
+  );
   const given = await maren.post<{ publications: { id: string }[] }>(`assignments/${made.id}/publications`, {
     classId: room!.id,
     mayHandInAgain: false,

@@ -127,6 +127,26 @@ test('needs a session and its own origin at the door', async () => {
   expect(await attempt({ origin: url, cookie: person.cookie })).toBe(101);
 });
 
+test('a socket opened before its session ended opens nothing afterwards, by whatever way the session ended', async () => {
+  const opened = async (person: Person): Promise<{ closed: Promise<number> }> => {
+    const socket = new WebSocket(`${person.url.replace('http', 'ws')}/api/live`, {
+      headers: { cookie: person.cookie, origin: person.url },
+    });
+    const closed = new Promise<number>((resolve) => socket.once('close', resolve));
+    await new Promise((resolve) => socket.once('open', resolve));
+    return { closed };
+  };
+  const leaver = await Person.signedIn('hana');
+  const before = await opened(leaver);
+  await leaver.post('sign-out');
+  expect(await before.closed).toBe(4401);
+  const [here, elsewhere] = [await Person.newcomer('Sokol'), new Person()];
+  await elsewhere.post('sign-in', { name: 'new-sokol', password: 'a long first one' });
+  const other = await opened(elsewhere);
+  expect((await here.post('password', { current: 'a long first one', next: 'a long second one' })).status).toBe(204);
+  expect(await other.closed).toBe(4401);
+});
+
 test('signing out closes the live connection', async () => {
   const person = await Person.signedIn('hana');
   const client = await connect(person, (await person.work()).id);
@@ -145,7 +165,6 @@ test('junk on the wire ends that connection and nothing else', async () => {
   const ended = new Promise((resolve) => rude.once('close', resolve));
   rude.send(Buffer.from([1, 2, 3, 250, 251]));
   rude.send('text');
-  rude.close();
   await ended;
   client.doc.transact(() => client.doc.getMap('topics').set('junk', new Y.Text('not a topic')));
   add(client, 'Still here');

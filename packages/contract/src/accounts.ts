@@ -27,6 +27,9 @@ export class ChangePassword {
   next!: string;
 }
 
+/** A sign-in name, once it is in its normal form. */
+export const NAME_FORM = /^[a-z0-9][a-z0-9._-]{1,39}$/;
+
 class NewPerson {
   @IsString()
   @Length(1, 60, { message: 'a given name has 1 to 60 characters' })
@@ -37,7 +40,7 @@ class NewPerson {
   familyName!: string;
 
   @IsString()
-  @Matches(/^[a-z0-9][a-z0-9._-]{1,39}$/, {
+  @Matches(NAME_FORM, {
     message: 'a sign-in name has 2 to 40 small letters, digits, dots or dashes',
   })
   name!: string;

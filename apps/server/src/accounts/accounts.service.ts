@@ -2,12 +2,13 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
+import { NAME_FORM } from '@ichnograph/contract';
 import type { AccountRow, FirstAdministrator, NewAccount, Person } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { Clock } from '../common/clock.js';
 import { conflict } from '../common/problem.js';
-import { isTaken, unlessTaken } from '../common/taken.js';
+import { isTaken, unlessTaken } from '../common/database-errors.js';
 import { Account } from './account.entity.js';
 import { School } from './school.entity.js';
 
@@ -81,11 +82,13 @@ export class AccountsService {
 
   /** The account of a name (in its normal form) and password, or null. Takes as long for a name that nobody has. */
   async withPassword(name: string, password: string): Promise<Account | null> {
-    const account = await this.accounts
-      .createQueryBuilder('account')
-      .addSelect('account.passwordHash')
-      .where('account.name = :name', { name })
-      .getOne();
+    const account = NAME_FORM.test(name)
+      ? await this.accounts
+          .createQueryBuilder('account')
+          .addSelect('account.passwordHash')
+          .where('account.name = :name', { name })
+          .getOne()
+      : null;
     const right = await verify(account?.passwordHash ?? NOBODYS_HASH, password);
     return account && right ? account : null;
   }

@@ -3,7 +3,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, LessThan } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { Clock } from '../common/clock.js';
-import { isTaken } from '../common/taken.js';
+import { isInTheWay, isTaken } from '../common/database-errors.js';
 import { refused } from '../common/problem.js';
 import { Act } from './act.entity.js';
 
@@ -13,6 +13,7 @@ export interface Named {
   act: string;
 }
 
+const MOST_TRIES = 4;
 const KEPT_MS = 7 * 24 * 3_600_000;
 
 /**
@@ -38,19 +39,29 @@ export class Acts {
    * @returns that id, or the first arrival's
    */
   async once(named: Named, kind: string, deed: (manager: EntityManager) => Promise<string>): Promise<string> {
-    const { accountId, act: id } = named;
-    try {
-      return await this.data.transaction(async (manager) => {
-        await manager.insert(Act, { accountId, id, kind, result: null, at: this.clock.now() });
-        const result = await deed(manager);
-        await manager.update(Act, { accountId, id }, { result });
-        return result;
-      });
-    } catch (error) {
-      const first = isTaken(error, 'act') ? await this.resultOf(named, kind) : null;
-      if (first === null) throw error;
-      return first;
+    for (let tries = 1; ; tries++) {
+      try {
+        return await this.attempt(named, kind, deed);
+      } catch (error) {
+        const first = isTaken(error, 'act') ? await this.resultOf(named, kind) : null;
+        if (first !== null) return first;
+        // Two acts stood in each other's way and this one was rolled back whole: the same again will do.
+        if (tries === MOST_TRIES || !isInTheWay(error)) throw error;
+      }
     }
+  }
+
+  private attempt(
+    { accountId, act: id }: Named,
+    kind: string,
+    deed: (manager: EntityManager) => Promise<string>,
+  ): Promise<string> {
+    return this.data.transaction(async (manager) => {
+      await manager.insert(Act, { accountId, id, kind, result: null, at: this.clock.now() });
+      const result = await deed(manager);
+      await manager.update(Act, { accountId, id }, { result });
+      return result;
+    });
   }
 
   /** Forgets acts that nobody will send again. */

@@ -12,7 +12,7 @@ import type { Named } from '../acts/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, forbidden, notFound, refused } from '../common/problem.js';
-import { unlessTaken } from '../common/taken.js';
+import { unlessTaken } from '../common/database-errors.js';
 import { Assignment } from './assignment.entity.js';
 import { Collaborator } from './collaborator.entity.js';
 import { Publication } from './publication.entity.js';

@@ -3,11 +3,10 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { grouped } from '@ichnograph/core';
 import type { ClassRow, NewEnrolment, Part, Person, RosterEntry } from '@ichnograph/contract';
-import { DataSource, In, Not } from 'typeorm';
+import { DataSource, In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { Account, AccountsService, personOf } from '../accounts/index.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { isTaken } from '../common/taken.js';
 import { Enrolment } from './enrolment.entity.js';
 import { SchoolClass } from './school-class.entity.js';
 
@@ -97,24 +96,18 @@ export class ClassesService {
     return found;
   }
 
-  /** Lets a person into a class, or gives one who is in it another part. */
-  async enrol(
-    classId: string,
-    { accountId, part }: NewEnrolment,
-    manager: EntityManager = this.data.manager,
-  ): Promise<void> {
+  /** Lets a person into a class, or gives one who is in it another part; inside a transaction. */
+  async enrol(classId: string, { accountId, part }: NewEnrolment, manager: EntityManager): Promise<void> {
     const { name } = await this.byId(classId);
     const account = await this.accounts.byId(accountId);
     if (!account) throw notFound('person');
     if (part !== 'student' && account.role === 'student')
       throw refused('A student cannot teach a class. Give the account another role first.');
-    try {
-      await manager.insert(Enrolment, { classId, accountId, part });
-    } catch (error) {
-      if (!isTaken(error)) throw error;
-      const { affected } = await manager.update(Enrolment, { classId, accountId, part: Not(part) }, { part });
-      if (!affected) throw conflict(`${account.givenName} is in ${name} already.`);
-    }
+    // One after the other: of five at once the first lets them in, and the others hear that they are.
+    await manager.findOneOrFail(SchoolClass, { where: { id: classId }, lock: { mode: 'pessimistic_write' } });
+    const now = await manager.findOneBy(Enrolment, { classId, accountId });
+    if (now?.part === part) throw conflict(`${account.givenName} is in ${name} already.`);
+    await manager.save(Enrolment, { classId, accountId, part });
   }
 
   async leave(classId: string, accountId: string): Promise<void> {

@@ -4,7 +4,8 @@
  */
 export function briefly(fault: unknown): { fault: string; code?: string } {
   const { name, message, code } = (fault ?? {}) as { name?: unknown; message?: unknown; code?: unknown };
-  const words = typeof message === 'string' ? `${typeof name === 'string' ? name : 'Error'}: ${message}` : String(fault);
+  const words =
+    typeof message === 'string' ? `${typeof name === 'string' ? name : 'Error'}: ${message}` : String(fault);
   return {
     fault: words.replace(/\s+/g, ' ').slice(0, 300),
     ...(typeof code === 'string' && { code }),

@@ -7,7 +7,7 @@ import { readDocumentName } from './document-names.js';
 const MOST_DOCUMENTS = 8;
 /** Bytes that may come before the documents they speak of are open. */
 const MOST_KEPT = 24 * 1024 * 1024;
-const REFUSED = 1008;
+const REFUSED = { code: 1008, reason: 'not for a live connection' };
 
 /**
  * What a client may say on a live connection: who it is, the steps of synchronising, and good-bye. Everything else of
@@ -55,6 +55,12 @@ export class GatedSocket extends WebSocket {
     return this.readyState === WebSocket.OPEN && this.lets(args[0]) && super.emit(event, ...args);
   }
 
+  /** Closes it, and cuts it off soon after when the other side does not answer. */
+  showOut({ code, reason }: { code: number; reason: string }): void {
+    this.close(code, reason);
+    setTimeout(() => this.terminate(), 1000).unref();
+  }
+
   private lets(data: unknown): boolean {
     try {
       if (!(data instanceof Uint8Array)) throw new Error('no bytes');
@@ -64,10 +70,10 @@ export class GatedSocket extends WebSocket {
       if (!this.open.has(name)) this.kept += data.length;
       if (this.kept > MOST_KEPT) throw new Error('too much before a document is open');
       const refusal = changes ? this.refusesChange(name) : null;
-      if (refusal) this.close(refusal.code, refusal.reason);
+      if (refusal) this.showOut(refusal);
       return !refusal;
     } catch {
-      this.close(REFUSED, 'not for a live connection');
+      this.showOut(REFUSED);
       return false;
     }
   }

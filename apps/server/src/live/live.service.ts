@@ -166,9 +166,9 @@ export class LiveService implements BeforeApplicationShutdown {
     // Somebody may have signed out between the question at the door and now.
     this.sessions.isLive(signedIn.session).then(
       (live) => {
-        if (!live) end(socket);
+        if (!live) socket.showOut(LIVE_CLOSED.signedOut);
       },
-      () => end(socket, LIVE_CLOSED.tryAgain),
+      () => socket.showOut(LIVE_CLOSED.tryAgain),
     );
   }
 
@@ -248,7 +248,7 @@ export class LiveService implements BeforeApplicationShutdown {
   }
 
   private showOut(is: (signedIn: SignedIn) => boolean): void {
-    for (const [socket, signedIn] of this.signedIn) if (is(signedIn)) end(socket);
+    for (const [socket, signedIn] of this.signedIn) if (is(signedIn)) socket.showOut(LIVE_CLOSED.signedOut);
   }
 
   async beforeApplicationShutdown(): Promise<void> {
@@ -256,11 +256,6 @@ export class LiveService implements BeforeApplicationShutdown {
     for (const socket of this.signedIn.keys()) socket.close(1001, 'the server ends');
     await this.log.close();
   }
-}
-
-/** The gate lets nothing more through once a socket is closing; one that does not answer is cut off by the library. */
-function end(socket: GatedSocket, { code, reason }: { code: number; reason: string } = LIVE_CLOSED.signedOut): void {
-  socket.close(code, reason);
 }
 
 const contextOf = (origin: unknown): Context | undefined =>

@@ -6,6 +6,7 @@ import { DataSource, In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import * as Y from 'yjs';
 import { briefly } from '../common/briefly.js';
+import { isInTheWay } from '../common/database-errors.js';
 import { LOGGER } from '../common/tokens.js';
 import { LiveDocument } from './live-document.entity.js';
 import { LiveUpdate } from './live-update.entity.js';
@@ -31,8 +32,6 @@ const RETRY_MS = [200, 500, 1000, 2000, 5000];
 const COMPACT_AFTER = 400;
 /** Updates that may wait for the database, in bytes; beyond that no more are taken. */
 const MOST_WAITING = 64 * 1024 * 1024;
-/** What the database says when two transactions stood in each other's way: the same again will do. */
-const IN_THE_WAY = new Set(['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT']);
 
 /**
  * The append-only log of live documents. Updates that come within a few milliseconds share one transaction; nothing is
@@ -204,7 +203,7 @@ export class UpdateLog {
         await this.insert(batch);
         break;
       } catch (error) {
-        if (tries < 3 && IN_THE_WAY.has(String((error as { code?: unknown }).code))) continue;
+        if (tries < 3 && isInTheWay(error)) continue;
         this.logger.warn(
           { ...briefly(error), updates: batch.length },
           'live updates could not be stored; trying again',

@@ -6,6 +6,7 @@ import WebSocket from 'ws';
 import * as Y from 'yjs';
 
 export const DEMO_PASSWORD = 'alder-quay';
+const BRIDGES = 'How bridges carry loads';
 
 export interface Answer<T> {
   status: number;
@@ -76,11 +77,13 @@ export class Person {
   post = <T = unknown>(path: string, body: unknown = {}): Promise<Answer<T>> => this.call<T>('POST', path, body);
 
   async task(): Promise<StudentTask> {
-    return (await this.get<StudentTask[]>('today/student')).body[0]!;
+    return (await this.get<StudentTask[]>('today/student')).body.find(({ title }) => title === BRIDGES)!;
   }
 
   async teacherTask(): Promise<TeacherTask> {
-    return (await this.get<TeacherTask[]>('today/teacher')).body[0]!;
+    return (await this.get<TeacherTask[]>('today/teacher')).body.find(
+      ({ title, className }) => title === BRIDGES && className === 'Technology 9B',
+    )!;
   }
 
   /** The student's work, begun if it was not. */

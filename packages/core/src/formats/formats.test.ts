@@ -104,6 +104,16 @@ test.each<[string, (value: any) => unknown, string, RegExp]>([
   expect(why).toMatch(reason);
 });
 
+test.each<[string, string, string, RegExp]>([
+  ['nesting without end', `"ours":${'{"a":'.repeat(40)}1${'}'.repeat(40)}`, '$.ours', /nested more than 20/],
+  ['half a character', '"ours":["\\ud800"]', '$.ours[0]', /half a character/],
+  ['a name with a meaning of its own', '"__proto__":{"shape":"heart"}', '$', /__proto__/],
+])('%s is refused by its place', (_, field, path, reason) => {
+  const [at, why] = refusal(() => readMapText(JSON.stringify(file()).replace('{', `{${field},`)));
+  expect(at.startsWith(path)).toBe(true);
+  expect(why).toMatch(reason);
+});
+
 test.each(['', '{', 'null', '[]', '"map"', '{"topics":[]}', '\u0000'])('%j is no map', (text) => {
   expect(refusal(() => readMapText(text))[0]).toMatch(/^\$/);
 });

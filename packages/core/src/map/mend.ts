@@ -117,9 +117,7 @@ function plainMember<T extends { id: string }>(member: T, dropped: Dropped[]): T
 
 /** What of the title block is longer than it has room for, or holds halves of characters, made good; null when nothing is. */
 function titleBlock(map: TopicMap): Partial<TopicMap> | null {
-  const fields = Object.entries(TITLE_ROOM).map(
-    ([name, room]) => [name, cut(map[name as TitleField], room)] as const,
-  );
+  const fields = Object.entries(TITLE_ROOM).map(([name, room]) => [name, cut(map[name as TitleField], room)] as const);
   const long = fields.filter(([name, value]) => value !== map[name as TitleField]);
   return long.length === 0 ? null : Object.fromEntries(long);
 }

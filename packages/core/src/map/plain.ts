@@ -17,8 +17,7 @@ export type Unfit = 'nested too deep' | 'no plain value';
 export function plainValue(value: unknown, because: (unfit: Unfit) => void, room = MOST_NESTED): unknown {
   if (typeof value === 'string') return wellFormed(value, because);
   // A field that holds `undefined` is as good as none, and JSON has it so.
-  if (value === null || value === undefined || typeof value === 'boolean') return value;
-  if (typeof value === 'number' && Number.isFinite(value)) return value;
+  if (value === null || value === undefined || typeof value === 'boolean' || typeof value === 'number') return value;
   if (typeof value !== 'object') return unfit('no plain value', because);
   if (room === 0) return unfit('nested too deep', because);
   if (Array.isArray(value)) return plainList(value, because, room);

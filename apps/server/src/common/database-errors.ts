@@ -15,3 +15,7 @@ export async function unlessTaken<T>(work: Promise<T>, say: () => Error): Promis
     throw isTaken(error) ? say() : error;
   }
 }
+
+/** Whether the database broke a transaction off because another stood in its way: done again, it will go through. */
+export const isInTheWay = (error: unknown): boolean =>
+  ['ER_LOCK_DEADLOCK', 'ER_LOCK_WAIT_TIMEOUT'].includes(String((error as { code?: unknown } | null)?.code));
