@@ -58,6 +58,8 @@ export { readContextText } from './formats/context-file.js';
 export { openStoredAssignment, openStoredMap, openStoredReport } from './formats/stored.js';
 export { isWay, spoil, WAYS } from './spoil/spoil.js';
 export type { WayName } from './spoil/spoil.js';
+export { balloonPlaces, RING } from './evidence/balloon-places.js';
+export type { BalloonPlace } from './evidence/balloon-places.js';
 export { evidenceMarks } from './evidence/evidence-marks.js';
 export type { EvidenceMark } from './evidence/evidence-marks.js';
 export { propose } from './advice/propose.js';

@@ -23,6 +23,9 @@ export const announce = (words: string): void =>
 export const alertAloud = (words: string): void =>
   useWords.setState(({ count }) => ({ alert: { id: count, words }, count: count + 1 }));
 
+/** Takes back an alert that holds no longer, so that nobody comes upon it later. */
+export const hush = (): void => useWords.setState({ alert: null });
+
 export function Announcer() {
   const { polite, alert } = useWords();
   return (

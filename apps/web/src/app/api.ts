@@ -1,3 +1,4 @@
+import { ACT_HEADER } from '@ichnograph/contract';
 import type { ProblemDetails } from '@ichnograph/contract';
 
 /** An answer that was an error: a sentence for a person, and the places that are wrong, if it named any. */
@@ -23,12 +24,33 @@ const UNREACHABLE: ProblemDetails = {
   detail: 'The server does not answer. Check your connection, then try again. What was saved is safe.',
 };
 
-async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+/**
+ * Names of acts whose answer is not known: the same words sent to the same place again are the same act, which the
+ * server does once. With an answer the name is used up.
+ */
+const unanswered = new Map<string, string>();
+
+async function post<T>(path: string, body?: unknown): Promise<T> {
+  const words = `${path} ${JSON.stringify(body)}`;
+  const act = unanswered.get(words) ?? crypto.randomUUID();
+  unanswered.set(words, act);
+  try {
+    const answer = await call<T>('POST', path, body, { [ACT_HEADER]: act });
+    unanswered.delete(words);
+    return answer;
+  } catch (error) {
+    if (error instanceof ApiError && error.status >= 400 && error.status < 500) unanswered.delete(words);
+    throw error;
+  }
+}
+
+async function call<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api/${path}`, {
       method,
-      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      headers: { ...headers, ...(body !== undefined && { 'Content-Type': 'application/json' }) },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
     });
   } catch (error) {
     // fetch rejects with a TypeError when there is no answer at all.
@@ -51,7 +73,7 @@ function problemOf({ status, headers }: Response, text: string): ProblemDetails 
 
 export const api = {
   get: <T>(path: string): Promise<T> => call('GET', path),
-  post: <T = void>(path: string, body?: unknown): Promise<T> => call('POST', path, body),
+  post: <T = void>(path: string, body?: unknown): Promise<T> => post(path, body),
   patch: <T = void>(path: string, body: unknown): Promise<T> => call('PATCH', path, body),
   delete: <T = void>(path: string): Promise<T> => call('DELETE', path),
 };

@@ -11,6 +11,9 @@ interface Head {
 
 const useHead = create<{ head: Head | null }>(() => ({ head: null }));
 
+/** Whether a page with a canvas is open. */
+export const useHasHead = (): boolean => useHead(({ head }) => head !== null);
+
 /** Pages with a canvas put their way and their actions into the head of the window, so that none of it is lost to rows. */
 export function HeadOfPage({ crumbs, middle, actions }: Head) {
   useEffect(() => useHead.setState({ head: { crumbs, middle, actions } }));
@@ -34,7 +37,9 @@ export function Crumbs({ fallback }: { fallback: ReactNode }) {
                 /
               </span>
             )}
-            {to ? (
+            {i === head.crumbs.length - 1 ? (
+              <h1 className="truncate">{name}</h1>
+            ) : to ? (
               <Link className="truncate hover:underline" to={to}>
                 {name}
               </Link>

@@ -4,6 +4,7 @@ import type {
   AssignmentDetail,
   AssignmentRow,
   ClassRow,
+  CommentRow,
   DemoPerson,
   Me,
   Pile,
@@ -16,10 +17,15 @@ import type {
 } from '@ichnograph/contract';
 import { api, ApiError, whenSignedOut } from './api';
 
+/** Trouble that goes by: no connection, or a server that is not well. */
+const isPassing = (error: unknown): boolean => error instanceof ApiError && (error.status === 0 || error.status >= 500);
+
 export const queries = new QueryClient({
   defaultOptions: {
     queries: {
-      retry: (count, error) => error instanceof ApiError && (error.status === 0 || error.status >= 500) && count < 2,
+      retry: (count, error) => isPassing(error) && count < 2,
+      // A page that could not load, or that shows what is old, asks again by itself.
+      refetchInterval: ({ state }) => (state.status === 'error' && isPassing(state.error) ? 3000 : false),
     },
   },
 });
@@ -42,6 +48,9 @@ export const useAccounts = () => useQuery(read<AccountRow[]>('accounts'));
 export const useWork = (id: string) => useQuery(read<WorkDetail>(`works/${id}`));
 export const usePile = (id: string) => useQuery(read<Pile>(`publications/${id}/pile`));
 export const useSubmission = (id: string | null) => useQuery(read<SubmissionDetail>(`submissions/${id}`, id !== null));
+
+export const useComments = (submissionId: string | null) =>
+  useQuery(read<CommentRow[]>(`submissions/${submissionId}/comments`, submissionId !== null));
 
 /** The signed-in person. The shell shows nothing of the pages that use this until there is one. */
 export function useMe(): Me {

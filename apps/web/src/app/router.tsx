@@ -36,7 +36,7 @@ export const router = createBrowserRouter([
       },
       { path: 'piles/:id', lazy: async () => ({ Component: (await import('../marking/pile-page')).PilePage }) },
       {
-        path: 'piles/:id/:workId',
+        path: 'piles/:id/:workId/:submissionId?',
         lazy: async () => ({ Component: (await import('../marking/marking-page')).MarkingPage }),
       },
       { path: '*', element: <NotThere /> },

@@ -4,11 +4,12 @@ import { ChevronDown } from 'lucide-react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Me } from '@ichnograph/contract';
 import { FirstAdministratorPage, SignInPage, useSignOut } from '../accounts';
-import { Crumbs } from './crumbs';
-import { Failed } from './failures';
+import { Crumbs, useHasHead } from './crumbs';
+import { useFocusHome } from './focus-home';
 import { Mark } from './mark';
 import { Loading } from './page';
 import { useWelcome } from './queries';
+import { StaleNotice, Waiting } from './waiting';
 
 const PLACES: Record<Me['role'], [to: string, name: string][]> = {
   student: [['/', 'Today']],
@@ -23,8 +24,8 @@ const PLACES: Record<Me['role'], [to: string, name: string][]> = {
 /** The head of every page, and the doors before it: first administrator, sign-in. */
 export function Shell() {
   const welcome = useWelcome();
-  if (welcome.isPending) return <Loading what="Opening Ichnograph …" />;
-  if (welcome.isError) return <Failed error={welcome.error} />;
+  useFocusHome();
+  if (welcome.data === undefined) return <Waiting of={welcome} what="Opening Ichnograph …" />;
   const { me, needsFirstAdministrator } = welcome.data;
   if (needsFirstAdministrator) return <FirstAdministratorPage />;
   if (!me) return <SignInPage />;
@@ -36,6 +37,7 @@ export function Shell() {
       >
         Skip to the page
       </a>
+      <SkipToMap />
       <header className="no-print flex min-h-[46px] items-center gap-4 border-b border-rule bg-paper px-4">
         <Link to="/" className="flex items-center gap-2 font-semibold">
           <Mark />
@@ -47,7 +49,21 @@ export function Shell() {
       <Suspense fallback={<Loading what="Opening the page …" />}>
         <Outlet />
       </Suspense>
+      <StaleNotice />
     </div>
+  );
+}
+
+/** On pages with a map, past everything to it. */
+function SkipToMap() {
+  if (!useHasHead()) return null;
+  return (
+    <a
+      href="#canvas"
+      className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-white focus:p-2"
+    >
+      Skip to the map
+    </a>
   );
 }
 

@@ -1,11 +1,11 @@
-import { readAssignment } from '@ichnograph/core';
+import { openStoredAssignment } from '@ichnograph/core';
 import type { AssignmentDetail } from '@ichnograph/contract';
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { Failed } from '../app/failures';
-import { Loading, Page } from '../app/page';
+import { Page } from '../app/page';
 import { useAssignment } from '../app/queries';
+import { Waiting } from '../app/waiting';
 import { buttonClass } from '../ui/button';
 import { Brief } from './brief';
 import { GiveToClass } from './give-to-class';
@@ -16,13 +16,12 @@ import { RequirementSentences } from './requirement-sentences';
 /** An assignment as its students will see it, and whom it is given to. */
 export function AssignmentPage() {
   const assignment = useAssignment(useParams().id!);
-  if (assignment.isPending) return <Loading what="Opening the assignment …" />;
-  if (assignment.isError) return <Failed error={assignment.error} />;
+  if (assignment.data === undefined) return <Waiting of={assignment} what="Opening the assignment …" />;
   return <Sheet detail={assignment.data} />;
 }
 
 function Sheet({ detail }: { detail: AssignmentDetail }) {
-  const body = useMemo(() => readAssignment(detail.file), [detail.file]);
+  const body = useMemo(() => openStoredAssignment(detail.file), [detail.file]);
   const { legend, terms, starter, reference } = body;
   return (
     <Page

@@ -4,16 +4,15 @@ import type { AssignmentDetail } from '@ichnograph/contract';
 import { alertAloud, announce } from '../app/announcer';
 import { api, ApiError, sentenceOfError } from '../app/api';
 import { showDay, showMoment } from '../app/dates';
-import { Failed } from '../app/failures';
-import { Loading, Page } from '../app/page';
+import { Page } from '../app/page';
 import { refresh, useAssignments, useTimeZone } from '../app/queries';
+import { Waiting } from '../app/waiting';
 import { buttonClass } from '../ui/button';
 
 export function AssignmentsPage() {
   const assignments = useAssignments();
   const zone = useTimeZone();
-  if (assignments.isPending) return <Loading what="Opening your assignments …" />;
-  if (assignments.isError) return <Failed error={assignments.error} />;
+  if (assignments.data === undefined) return <Waiting of={assignments} what="Opening your assignments …" />;
   return (
     <Page
       title="Assignments"

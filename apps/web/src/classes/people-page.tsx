@@ -2,9 +2,9 @@ import { NewAccount, NewClass, PARTS } from '@ichnograph/contract';
 import type { ClassRow, Part } from '@ichnograph/contract';
 import { useState } from 'react';
 import { api } from '../app/api';
-import { Failed } from '../app/failures';
-import { Loading, Page } from '../app/page';
+import { Page } from '../app/page';
 import { useAccounts, useClasses, useMe, useRoster } from '../app/queries';
+import { Waiting } from '../app/waiting';
 import { useAction } from '../app/use-action';
 import { useFields } from '../app/use-fields';
 import { Button } from '../ui/button';
@@ -15,8 +15,7 @@ export function PeoplePage() {
   const me = useMe();
   const classes = useClasses();
   const [chosen, setChosen] = useState<string | null>(null);
-  if (classes.isPending) return <Loading what="Opening the classes …" />;
-  if (classes.isError) return <Failed error={classes.error} />;
+  if (classes.data === undefined) return <Waiting of={classes} what="Opening the classes …" />;
   const isAdministrator = me.role === 'administrator';
   const current = classes.data.find(({ id }) => id === chosen) ?? classes.data[0];
   return (

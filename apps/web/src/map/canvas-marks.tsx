@@ -3,16 +3,16 @@ import type { Legend, Link, Topic } from '@ichnograph/core';
 import { Handle, Position } from '@xyflow/react';
 import type { Edge, EdgeProps, Node, NodeProps } from '@xyflow/react';
 import { memo } from 'react';
-import { STATUS_COLOURS } from '../ui/balloon';
 import { LinkDrawingView, TopicDrawing } from './drawing';
-import type { Flag } from './flags';
 
 /** The two things React Flow draws for us. It is told every size and place and measures nothing. */
+
+/** What a chosen requirement does not concern stays readable: its words keep a contrast of at least 3 : 1. */
+const DIMMED = 0.55;
 
 export interface TopicData extends Record<string, unknown> {
   topic: Topic;
   legend: Legend;
-  flags: readonly Flag[];
   dimmed: boolean;
   mayEdit: boolean;
   hidden: boolean;
@@ -22,7 +22,6 @@ export interface LinkData extends Record<string, unknown> {
   from: Topic;
   to: Topic;
   legend: Legend;
-  flags: readonly Flag[];
   dimmed: boolean;
   phraseHidden: boolean;
 }
@@ -30,13 +29,13 @@ export type TopicNode = Node<TopicData, 'topic'>;
 export type LinkEdge = Edge<LinkData, 'link'>;
 
 export const CanvasTopic = memo(function CanvasTopic({
-  data: { topic, legend, flags, dimmed, mayEdit, hidden },
+  data: { topic, legend, dimmed, mayEdit, hidden },
   selected,
 }: NodeProps<TopicNode>) {
   const { width, height } = topic;
   return (
     <div
-      style={{ width, height, opacity: hidden ? 0 : dimmed ? 0.28 : 1 }}
+      style={{ width, height, opacity: hidden ? 0 : dimmed ? DIMMED : 1 }}
       className="group relative"
       data-topic={topic.text}
     >
@@ -50,7 +49,6 @@ export const CanvasTopic = memo(function CanvasTopic({
       >
         <TopicDrawing topic={topic} legend={legend} />
       </svg>
-      <Balloons flags={flags} x={-7} y={-9} />
       <Handle type="target" position={Position.Top} isConnectable={false} className="!pointer-events-none !opacity-0" />
       <Handle
         type="source"
@@ -63,50 +61,12 @@ export const CanvasTopic = memo(function CanvasTopic({
   );
 });
 
-function Balloons({ flags, x, y }: { flags: readonly Flag[]; x: number; y: number }) {
-  if (flags.length === 0) return null;
-  const shown = flags.length > 3 ? flags.slice(0, 2) : flags;
-  return (
-    <svg
-      aria-hidden
-      className="pointer-events-none absolute overflow-visible"
-      style={{ left: x, top: y }}
-      width="1"
-      height="1"
-    >
-      <BalloonRow flags={shown} more={flags.length - shown.length} />
-    </svg>
-  );
-}
-
-function BalloonRow({ flags, more }: { flags: readonly Flag[]; more: number }) {
-  // On a small map the rings keep their size on the screen: see MarkScale.
-  return (
-    <g style={{ transform: 'scale(var(--mark-scale, 1))' }}>
-      {flags.map(({ number, status }, i) => (
-        <g key={number} transform={`translate(${i * 19} 0)`}>
-          <circle r="9" fill="#fff" stroke={STATUS_COLOURS[status]} strokeWidth="1.5" />
-          <text textAnchor="middle" y="4" fontSize="11" fontFamily="var(--font-mono)" fill={STATUS_COLOURS[status]}>
-            {number}
-          </text>
-        </g>
-      ))}
-      {more > 0 && (
-        <text x={flags.length * 19 - 6} y="4" fontSize="11" fill="#4d5867">
-          +{more}
-        </text>
-      )}
-    </g>
-  );
-}
-
 export const CanvasLink = memo(function CanvasLink({ data, selected }: EdgeProps<LinkEdge>) {
   if (!data) return null;
-  const { link, from, to, legend, flags, dimmed, phraseHidden } = data;
+  const { link, from, to, legend, dimmed, phraseHidden } = data;
   const { line, phrase } = drawLink(link, from, to, legend);
-  const at = phrase ? { x: phrase.box.left - 8, y: phrase.box.top } : line[Math.floor(line.length / 2)] && middle(line);
   return (
-    <g opacity={dimmed ? 0.22 : 1} data-link={`${from.text} → ${to.text}`}>
+    <g opacity={dimmed ? DIMMED : 1} data-link={`${from.text} → ${to.text}`}>
       <path
         d={pathData(line)}
         fill="none"
@@ -132,19 +92,9 @@ export const CanvasLink = memo(function CanvasLink({ data, selected }: EdgeProps
         selected={selected ?? false}
         phraseHidden={phraseHidden}
       />
-      {at && flags.length > 0 && (
-        <g transform={`translate(${at.x} ${at.y})`} className="pointer-events-none">
-          <BalloonRow flags={flags.slice(0, 3)} more={Math.max(0, flags.length - 3)} />
-        </g>
-      )}
     </g>
   );
 });
-
-const middle = (line: readonly { x: number; y: number }[]): { x: number; y: number } => {
-  const [a, b] = [line[Math.floor((line.length - 1) / 2)]!, line[Math.ceil((line.length - 1) / 2)]!];
-  return a === b ? a : { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
-};
 
 /** Drawing order as core has it: by z, at one z links before topics. */
 export const topicLayer = (topic: Topic, legend: Legend): number => Math.round(topicStyle(topic, legend).z * 2) + 1;

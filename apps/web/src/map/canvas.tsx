@@ -15,11 +15,13 @@ import {
 import type { EdgeChange, FinalConnectionState, NodeChange } from '@xyflow/react';
 import { useEffect, useRef, useState } from 'react';
 import type { KeyboardEvent, ReactNode, RefObject } from 'react';
+import { BalloonLayer, markScaleAt } from './balloon-layer';
 import { CanvasLink, CanvasTopic } from './canvas-marks';
 import type { LinkEdge, TopicNode } from './canvas-marks';
+import type { Flags } from './flags';
 import { useMarks } from './use-marks';
 import type { Shown } from './use-marks';
-import { useShow } from './view';
+import { FREE, useShow } from './view';
 import type { Padding } from './view';
 
 export interface Spot {
@@ -39,7 +41,11 @@ export interface Gestures {
 
 interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   label: string;
-  padding: Padding;
+  flags: Flags;
+  /** what covers the canvas when the whole map is first shown */
+  padding?: Padding;
+  /** whether a tap adds to what is chosen, for hands without keys */
+  gathering?: boolean;
   onSelect: (ids: readonly string[]) => void;
   onHover?: (id: string | null) => void;
   onKey?: (event: KeyboardEvent) => void;
@@ -66,7 +72,9 @@ const topicAt = (topics: readonly Topic[], { x, y }: Spot): Topic | undefined =>
 /** The one canvas: of students, markers and readers. It owns nothing but the view and what is in the hand. */
 export function Canvas({
   label,
-  padding,
+  flags,
+  padding = FREE,
+  gathering = false,
   onSelect,
   onHover,
   onKey,
@@ -83,7 +91,9 @@ export function Canvas({
   const host = hostRef ?? own;
   const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
   const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
-  const onViewMoved = useFit(fitKey, shown, padding);
+  const settled = useFit(fitKey, shown, padding);
+  /** where what is dragged was when it was grasped: another person may move it meanwhile */
+  const grasped = useRef<Spot>({ x: 0, y: 0 });
 
   const select = (changes: readonly (NodeChange<TopicNode> | EdgeChange<LinkEdge>)[]): void => {
     const selects = changes.filter((change) => change.type === 'select');
@@ -91,7 +101,7 @@ export function Canvas({
     const next = new Set(pending.current ?? selection);
     for (const { id, selected } of selects)
       if (selected) next.add(id);
-      else next.delete(id);
+      else if (!gathering) next.delete(id);
     // Nodes and edges report one click in two calls; both must see the same selection grow.
     pending.current = next;
     queueMicrotask(() => {
@@ -109,8 +119,7 @@ export function Canvas({
     if (steps.length > 0) setMoved((before) => new Map([...before, ...steps]));
   };
   const drop = (_event: unknown, node: TopicNode, dragged: TopicNode[]): void => {
-    const start = node.data.original as Topic;
-    const step = { x: node.position.x - start.x, y: node.position.y - start.y };
+    const step = { x: node.position.x - grasped.current.x, y: node.position.y - grasped.current.y };
     setMoved(NOT_MOVED);
     if (step.x !== 0 || step.y !== 0)
       gestures?.onMove(
@@ -134,8 +143,12 @@ export function Canvas({
       role="application"
       aria-label={label}
       tabIndex={0}
+      id="canvas"
       data-testid="canvas"
+      data-focus-home
       onKeyDown={onKey}
+      onPointerDownCapture={settled}
+      onKeyDownCapture={settled}
       onDoubleClick={(event) => {
         if (gestures && (event.target as Element).classList.contains('react-flow__pane'))
           gestures.onMake(flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
@@ -149,10 +162,10 @@ export function Canvas({
         nodeOrigin={[0.5, 0.5]}
         onNodesChange={onNodesChange}
         onEdgesChange={select}
-        onNodeDragStop={drop}
-        onSelectionDragStop={(event, dragged) => {
-          if (dragged[0]) drop(event, dragged[0], dragged);
+        onNodeDragStart={(_event, node) => {
+          grasped.current = { x: node.data.topic.x, y: node.data.topic.y };
         }}
+        onNodeDragStop={drop}
         onConnectEnd={connected}
         onNodeDoubleClick={(_event, node) => gestures?.onEdit(node.id)}
         onEdgeDoubleClick={(_event, edge) => gestures?.onEdit(edge.id)}
@@ -173,7 +186,7 @@ export function Canvas({
         elevateEdgesOnSelect={false}
         zIndexMode="manual"
         deleteKeyCode={null}
-        multiSelectionKeyCode="Shift"
+        multiSelectionKeyCode={['Shift', 'Control', 'Meta']}
         selectionKeyCode={null}
         selectionOnDrag={gestures !== undefined}
         selectionMode={SelectionMode.Partial}
@@ -187,11 +200,17 @@ export function Canvas({
         proOptions={{ hideAttribution: true }}
         nodeDragThreshold={3}
         onlyRenderVisibleElements={map.topics.length > 400}
-        onMove={onViewMoved}
+        onMove={(event) => {
+          // Movements without an event are the program's own.
+          if (event) settled();
+        }}
       >
         {/* Survey marks would show through what is dimmed. */}
         {shown.concern === null && <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />}
-        <ViewportPortal>{overlay}</ViewportPortal>
+        <ViewportPortal>
+          <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
+          {overlay}
+        </ViewportPortal>
         <MarkScale host={host} />
       </ReactFlow>
       {children}
@@ -202,37 +221,30 @@ export function Canvas({
 /** Tells the balloons how much to grow on a map shown small, so that their numbers can still be read. */
 function MarkScale({ host }: { host: RefObject<HTMLDivElement | null> }) {
   const zoom = useFlowStore(({ transform }) => transform[2]);
-  useEffect(
-    () => host.current?.style.setProperty('--mark-scale', String(Math.min(2.4, Math.max(1, 0.85 / zoom)))),
-    [host, zoom],
-  );
+  useEffect(() => host.current?.style.setProperty('--mark-scale', String(markScaleAt(zoom))), [host, zoom]);
   return null;
 }
 
 /**
- * Shows the whole map, and again while panels settle and windows change, until a person moves the view themselves.
- * @returns to be told of each movement of the view
+ * Shows the whole map, and again while panels settle and windows change, until a person does anything on it: from then on
+ * the view is theirs.
+ * @returns to be called when they do
  */
-function useFit(
-  key: string,
-  { map, legend }: Pick<Shown, 'map' | 'legend'>,
-  { top, right, bottom, left }: Padding,
-): (event: unknown) => void {
+function useFit(key: string, { map, legend }: Pick<Shown, 'map' | 'legend'>, padding: Padding): () => void {
   const { show } = useShow();
   const width = useFlowStore((state) => state.width);
   const height = useFlowStore((state) => state.height);
-  const movedBy = useRef<string | null>(null);
-  const newest = useRef({ map, legend });
+  const settled = useRef<string | null>(null);
+  const newest = useRef({ map, legend, padding });
   useEffect(() => {
-    newest.current = { map, legend };
+    newest.current = { map, legend, padding };
   });
   const ready = map.topics.length > 0;
   useEffect(() => {
-    if (!ready || width === 0 || height === 0 || movedBy.current === key) return;
-    show(drawnBox(newest.current.map, newest.current.legend), { padding: { top, right, bottom, left } });
-  }, [key, ready, width, height, top, right, bottom, left, show]);
-  // Movements without an event are the program's own.
-  return (event) => {
-    if (event) movedBy.current = key;
+    if (!ready || width === 0 || height === 0 || settled.current === key) return;
+    show(drawnBox(newest.current.map, newest.current.legend), { padding: newest.current.padding });
+  }, [key, ready, width, height, show]);
+  return () => {
+    settled.current = key;
   };
 }

@@ -1,6 +1,7 @@
 import { sentenceOf } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import type { CommentRow } from '@ichnograph/contract';
+import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 
 /** What a comment speaks of, in words. */
@@ -16,28 +17,44 @@ export function subjectOf(
   return link && from && to ? `on “${sentenceOf(link, from, to, legend).replace(/\.$/, '')}”` : 'on what is gone';
 }
 
+/** A chosen comment, whole. */
 export function CommentCard({
   comment,
+  letter,
   map,
   legend,
   onGo,
+  onClose,
   children,
 }: {
   comment: CommentRow;
+  letter: string;
   map: TopicMap;
   legend: Legend;
   onGo?: () => void;
+  onClose: () => void;
   children?: ReactNode;
 }) {
   return (
     <article className="card border-l-[3px] border-l-indigo px-2.5 py-1.5">
-      {comment.anchor === 'map' || !onGo ? (
-        <p className="words text-sm text-quiet">{subjectOf(map, legend, comment)}</p>
-      ) : (
-        <button type="button" className="words text-left text-sm text-quiet hover:underline" onClick={onGo}>
-          {subjectOf(map, legend, comment)}
+      <div className="flex items-start gap-2 text-sm">
+        <b className="font-mono text-indigo">{letter}</b>
+        {comment.anchor === 'map' || !onGo ? (
+          <p className="words min-w-0 flex-1 text-quiet">{subjectOf(map, legend, comment)}</p>
+        ) : (
+          <button type="button" className="words min-w-0 flex-1 text-left text-quiet hover:underline" onClick={onGo}>
+            {subjectOf(map, legend, comment)}
+          </button>
+        )}
+        <button
+          type="button"
+          aria-label="Fold this comment"
+          className="p-0.5 text-quiet hover:text-ink"
+          onClick={onClose}
+        >
+          <X aria-hidden size={13} />
         </button>
-      )}
+      </div>
       <p className="words whitespace-pre-wrap">{comment.text}</p>
       {children}
     </article>

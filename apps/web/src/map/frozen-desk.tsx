@@ -1,13 +1,16 @@
+import { sumsOf } from '@ichnograph/core';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
 import { ReactFlowProvider } from '@xyflow/react';
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { HeadOfPage } from '../app/crumbs';
 import { Desk } from '../ui/desk';
+import type { Side } from '../ui/desk';
 import { Segments } from '../ui/segments';
 import { FrozenMap, useFrozen, useGo } from './frozen-map';
 import type { Frozen } from './frozen-map';
 import { ResultsList } from './results-list';
+import { RailSum, ResultsRail } from './results-rail';
 import { SentencesView } from './sentences-view';
 
 const VIEWS = ['Map', 'Sentences'] as const;
@@ -19,19 +22,24 @@ export interface FrozenView {
   selection: readonly string[];
   /** chooses topics and links and brings them into view */
   go: (ids: readonly string[]) => void;
+  /** chooses a comment in the margin */
+  chooseComment: (id: string | null) => void;
 }
 
 interface Props {
   detail: SubmissionDetail;
+  comments: readonly CommentRow[];
   /** under which the widths of its panels are kept */
   id: string;
   crumbs: { name: string; to?: string }[];
   actions: ReactNode;
-  left?: { name: string; size: number; content: ReactNode };
+  left?: Side;
   /** the name of the panel with the results, and what stands above them */
   results: string;
   above: (view: FrozenView) => ReactNode;
-  card: (comment: CommentRow, view: FrozenView) => ReactNode;
+  /** what stands at the head of the results' rail */
+  railHead?: (view: FrozenView, open: () => void) => ReactNode;
+  card: (comment: CommentRow, letter: string, view: FrozenView) => ReactNode;
 }
 
 /** A map that was handed in, as drawing or as sentences, its results beside it, comments in its margin: what markers and readers share. */
@@ -43,13 +51,20 @@ export function FrozenDesk(props: Props) {
   );
 }
 
-function AtTheDesk({ detail, id, crumbs, actions, left, results, above, card }: Props) {
+function AtTheDesk({ detail, comments, id, crumbs, actions, left, results, above, railHead, card }: Props) {
   const frozen = useFrozen(detail);
   const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
   const [selection, setSelection] = useState<readonly string[]>([]);
   const [requirement, setRequirement] = useState<string | null>(null);
-  const go = useGo(frozen, setSelection);
-  const around = { frozen, selection, go };
+  const [comment, chooseComment] = useState<string | null>(null);
+  const show = useGo(frozen, comments.length, setSelection);
+  const go = (ids: readonly string[]): void => {
+    setView('Map');
+    show(ids);
+  };
+  const around: FrozenView = { frozen, selection, go, chooseComment };
+  const { assignment, report } = frozen;
+  const list = { assignment, report, chosen: requirement, onChoose: setRequirement, onGo: go, showPoints: true };
   return (
     <>
       <HeadOfPage
@@ -59,43 +74,48 @@ function AtTheDesk({ detail, id, crumbs, actions, left, results, above, card }: 
       />
       <Desk
         id={id}
-        {...(left && { left })}
+        left={left}
         right={{
           name: results,
           size: 288,
+          wideFrom: 1440,
           content: (
             <div className="pb-4">
               {above(around)}
-              <ResultsList
-                assignment={frozen.assignment}
-                report={frozen.report}
-                chosen={requirement}
-                onChoose={setRequirement}
-                onGo={go}
-                showPoints
-              />
+              <ResultsList {...list} />
             </div>
+          ),
+          rail: (open) => (
+            <ResultsRail
+              {...list}
+              head={
+                <>
+                  <RailSum {...sumsOf(report)} />
+                  {railHead?.(around, open)}
+                </>
+              }
+            />
           ),
         }}
       >
         {view === 'Map' ? (
           <FrozenMap
             detail={detail}
+            comments={comments}
             frozen={frozen}
             selection={selection}
             onSelect={setSelection}
             requirement={requirement}
-            card={(comment) => card(comment, around)}
+            chosenComment={comment}
+            onChooseComment={(chosen) => {
+              chooseComment(chosen);
+              const target = comments.find((one) => one.id === chosen)?.target;
+              if (target) setSelection([target]);
+            }}
+            card={(one, letter) => card(one, letter, around)}
           />
         ) : (
-          <SentencesView
-            map={frozen.map}
-            legend={frozen.assignment.legend}
-            onGo={(mark) => {
-              setView('Map');
-              setSelection([mark]);
-            }}
-          />
+          <SentencesView map={frozen.map} legend={assignment.legend} onGo={(mark) => go([mark])} />
         )}
       </Desk>
     </>

@@ -4,10 +4,16 @@ import type { CommentRow } from '@ichnograph/contract';
 import { useStore as useFlowStore } from '@xyflow/react';
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
+import { useMedia } from '../app/use-media';
+import { lettered } from './letters';
 
-export const MARGIN_WIDTH = 206;
+/** How wide the margin is: it takes room only where something stands in it, and less in a narrow window. */
+export function useMarginWidth(comments: number): number {
+  const isNarrow = useMedia('(max-width: 1199px)');
+  return comments === 0 ? 0 : isNarrow ? 172 : 200;
+}
 
-/** Where on the map a comment's subject is; null for the whole map, or what is gone. */
+/** Where on the map a comment's letter stands; null for the whole map, or what is gone. */
 function placeOf(map: TopicMap, legend: Legend, { anchor, target }: CommentRow): { x: number; y: number } | null {
   if (anchor === 'topic') {
     const topic = map.topics.find(({ id }) => id === target);
@@ -15,24 +21,34 @@ function placeOf(map: TopicMap, legend: Legend, { anchor, target }: CommentRow):
   }
   const link = map.links.find(({ id }) => id === target);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find(({ id }) => id === end));
-  return link && from && to ? pointAlong(drawLink(link, from, to, legend).line, 0.5) : null;
+  if (!link || !from || !to) return null;
+  const { line, phrase } = drawLink(link, from, to, legend);
+  return phrase
+    ? { x: phrase.box.right, y: (phrase.box.top + phrase.box.bottom) / 2 }
+    : (pointAlong(line, 0.5) ?? null);
 }
 
 interface Props {
   map: TopicMap;
   legend: Legend;
   comments: readonly CommentRow[];
-  card: (comment: CommentRow) => ReactNode;
+  chosen: string | null;
+  onChoose: (id: string | null) => void;
+  /** the whole of a comment, shown when it is chosen */
+  card: (comment: CommentRow, letter: string) => ReactNode;
 }
 
+const LETTER = 16;
+
 /**
- * The margin of a marked map: comments level with what they speak of, pushed down where they would overlap, each tied by
- * a hairline. Those on the whole map stand below.
+ * The margin of a marked map: comments by their letters, level with what they speak of, pushed down where they would
+ * overlap; a line each until one is chosen, which is tied to its place by a hairline.
  */
-export function Margin({ map, legend, comments, card }: Props) {
+export function Margin({ map, legend, comments, chosen, onChoose, card }: Props) {
   const [tx, ty, zoom] = useFlowStore(({ transform }) => transform);
   const height = useFlowStore((state) => state.height);
   const width = useFlowStore((state) => state.width);
+  const marginWidth = useMarginWidth(comments.length);
   const [heights, setHeights] = useState<ReadonlyMap<string, number>>(new Map());
   const list = useRef<HTMLOListElement>(null);
   useLayoutEffect(() => {
@@ -45,55 +61,100 @@ export function Margin({ map, legend, comments, card }: Props) {
           ]),
         ),
       );
-    // A card grows when its comment is changed in place, too.
+    // A card grows when it is chosen, or its comment is changed in place.
     const observer = new ResizeObserver(measure);
     for (const item of list.current?.children ?? []) observer.observe(item);
     measure();
     return () => observer.disconnect();
   }, [comments]);
-  const anchored = comments
-    .map((comment) => ({ comment, at: placeOf(map, legend, comment) }))
-    .map(({ comment, at }) => ({ comment, at: at && { x: at.x * zoom + tx, y: at.y * zoom + ty } }))
+  const anchored = lettered(comments)
+    .map(({ comment, letter }) => {
+      const at = placeOf(map, legend, comment);
+      return { comment, letter, at: at && { x: at.x * zoom + tx, y: at.y * zoom + ty } };
+    })
     .sort((a, b) => (a.at?.y ?? Infinity) - (b.at?.y ?? Infinity));
+  // From below, so that nothing is pushed out of sight, then from above, so that nothing overlaps.
+  const tallOf = (id: string): number => heights.get(id) ?? 30;
+  let below = height - 6;
+  const latest = new Map<string, number>();
+  for (const { comment } of [...anchored].reverse()) {
+    below -= tallOf(comment.id) + 6;
+    latest.set(comment.id, below);
+  }
   let free = 8;
-  const placed = anchored.map(({ comment, at }) => {
-    const tall = heights.get(comment.id) ?? 70;
-    const top = Math.max(free, Math.min(at ? at.y - 18 : free, height - tall - 60));
-    free = top + tall + 8;
-    return { comment, at, top };
+  const placed = anchored.map((one) => {
+    const level = one.at ? one.at.y - 15 : Infinity;
+    const top = Math.max(free, Math.min(level, latest.get(one.comment.id)!));
+    free = top + tallOf(one.comment.id) + 6;
+    return { ...one, top };
   });
-  const left = width - MARGIN_WIDTH - 10;
+  const left = width - marginWidth;
+  if (comments.length === 0) return null;
   return (
     <>
-      <svg aria-hidden className="pointer-events-none absolute inset-0 h-full w-full overflow-hidden">
+      <svg aria-hidden className="pointer-events-none absolute inset-0 z-[5] h-full w-full overflow-hidden">
         {placed.map(
-          ({ comment, at, top }) =>
+          ({ comment, letter, at, top }) =>
             at &&
             at.x < left && (
-              <path
-                key={comment.id}
-                d={`M${at.x + 4} ${at.y}L${left - 12} ${top + 16}H${left}`}
-                fill="none"
-                stroke="#4d5867"
-                strokeOpacity="0.55"
-              />
+              <g key={comment.id}>
+                {comment.id === chosen && (
+                  <path
+                    d={`M${at.x + LETTER} ${at.y}L${left - 10} ${top + 15}H${left}`}
+                    fill="none"
+                    stroke="#3d4a9a"
+                    strokeOpacity="0.7"
+                  />
+                )}
+                <rect
+                  x={at.x + 1}
+                  y={at.y - LETTER / 2}
+                  width={LETTER}
+                  height={LETTER}
+                  fill={comment.id === chosen ? '#3d4a9a' : '#fff'}
+                  stroke="#3d4a9a"
+                />
+                <text
+                  x={at.x + 1 + LETTER / 2}
+                  y={at.y + 4}
+                  textAnchor="middle"
+                  fontSize="12"
+                  fontFamily="var(--font-mono)"
+                  fontWeight="700"
+                  fill={comment.id === chosen ? '#fff' : '#3d4a9a'}
+                >
+                  {letter}
+                </text>
+              </g>
             ),
         )}
       </svg>
       <aside
         aria-label="Margin"
-        className="pointer-events-none absolute bottom-0 right-0 top-0 overflow-y-auto pr-2.5"
-        style={{ width: MARGIN_WIDTH + 10 }}
+        className="pointer-events-none absolute bottom-0 right-0 top-0 z-[6] overflow-y-auto pr-2"
+        style={{ width: marginWidth }}
       >
         <ol ref={list} className="relative" style={{ height: free }}>
-          {placed.map(({ comment, top }) => (
+          {placed.map(({ comment, letter, top }) => (
             <li
               key={comment.id}
               data-comment={comment.id}
               className="pointer-events-auto absolute w-full"
               style={{ top }}
             >
-              {card(comment)}
+              {comment.id === chosen ? (
+                card(comment, letter)
+              ) : (
+                <button
+                  type="button"
+                  aria-expanded={false}
+                  className="card flex w-full items-baseline gap-2 border-l-[3px] border-l-indigo px-2 py-1 text-left text-sm hover:bg-canvas"
+                  onClick={() => onChoose(comment.id)}
+                >
+                  <b className="font-mono text-indigo">{letter}</b>
+                  <span className="min-w-0 flex-1 truncate">{comment.text}</span>
+                </button>
+              )}
             </li>
           ))}
         </ol>

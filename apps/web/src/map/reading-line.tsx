@@ -1,28 +1,31 @@
-import { isBlank, kindOfTopic, propositionOf } from '@ichnograph/core';
-import type { Legend, TopicMap } from '@ichnograph/core';
+import { effectiveKind, isBlank, propositionOf } from '@ichnograph/core';
+import type { Assignment, TopicMap } from '@ichnograph/core';
+
+/** What says which kind a thing has: in free style that is read off its looks. */
+type Ruled = Pick<Assignment, 'legend' | 'styleMode'>;
 
 /** What stands on the map at an id, read out: a link as its sentence along the arrow, a topic with its kind. */
 export function Reading({
   map,
-  legend,
+  ruled,
   id,
   phrase,
 }: {
   map: TopicMap;
-  legend: Legend;
+  ruled: Ruled;
   id: string | null;
   phrase?: string | undefined;
 }) {
   const link = map.links.find((one) => one.id === id);
   if (link) {
     const [from, to] = [link.from, link.to].map((end) => map.topics.find((one) => one.id === end)!);
-    const read = propositionOf(phrase === undefined ? link : { ...link, phrase }, from!, to!, legend);
+    const read = propositionOf(phrase === undefined ? link : { ...link, phrase }, from!, to!, ruled.legend);
     return <ReadSentence {...read} />;
   }
   const topic = map.topics.find((one) => one.id === id);
   if (!topic) return null;
   const count = map.links.filter(({ from, to }) => from === topic.id || to === topic.id).length;
-  const kind = kindOfTopic(legend, topic.kind)?.name;
+  const kind = effectiveKind(topic, ruled)?.name;
   return (
     <>
       <span className="truncate font-semibold">{isBlank(topic.text) ? '…' : topic.text}</span>
@@ -43,15 +46,15 @@ export function ReadSentence({ from, phrase, to }: { from: string; phrase: strin
 }
 
 /** The sentence of a link, or the name of a topic, as words alone: for live regions. */
-export function readAloud(map: TopicMap, legend: Legend, id: string): string {
+export function readAloud(map: Pick<TopicMap, 'topics' | 'links'>, ruled: Ruled, id: string): string {
   const link = map.links.find((one) => one.id === id);
   if (link) {
     const [from, to] = [link.from, link.to].map((end) => map.topics.find((one) => one.id === end)!);
-    const read = propositionOf(link, from!, to!, legend);
+    const read = propositionOf(link, from!, to!, ruled.legend);
     return `Link: ${read.from} ${read.phrase || 'without words'} ${read.to}`;
   }
   const topic = map.topics.find((one) => one.id === id);
   if (!topic) return '';
   const count = map.links.filter(({ from, to }) => from === topic.id || to === topic.id).length;
-  return `${topic.text}, ${kindOfTopic(legend, topic.kind)?.name ?? 'no kind'}, ${count === 1 ? '1 link' : `${count} links`}`;
+  return `${topic.text}, ${effectiveKind(topic, ruled)?.name ?? 'no kind'}, ${count === 1 ? '1 link' : `${count} links`}`;
 }

@@ -1,20 +1,25 @@
-import { GROUP_TITLES, inGroups } from '@ichnograph/core';
+import { GROUP_TITLES, inGroups, numbered, sumsOf } from '@ichnograph/core';
 import type { Assignment, Report, Result } from '@ichnograph/core';
 import type { ReactNode } from 'react';
+import { figure, sumWords } from '../app/figures';
 import { Balloon } from '../ui/balloon';
 import { STATUS_WORDS, StatusMark } from '../ui/status-mark';
 import { Sentence, sentenceParts } from './requirement-sentence';
 
-interface Props {
-  assignment: Assignment;
-  /** null: the sentences alone, before anything was made */
-  report: Report | null;
+/** What can be done with a result, as a row of the list or as a card beside a rail. */
+export interface ResultActions {
   chosen: string | null;
   onChoose: (id: string | null) => void;
   onGo: (ids: readonly string[]) => void;
   showPoints?: boolean;
   /** what stands beside a missing term, such as a button that places it */
   termAction?: (term: string) => ReactNode;
+}
+
+interface Props extends ResultActions {
+  assignment: Assignment;
+  /** null: the sentences alone, before anything was made */
+  report: Report | null;
 }
 
 /** The numbered requirements with what the check found. Choosing one opens its evidence and dims the rest of the map. */
@@ -26,7 +31,7 @@ export function ResultsList({ assignment, report, ...rest }: Props) {
   }));
   return inGroups(rows).map(({ group, members }) => (
     <section key={group} aria-label={GROUP_TITLES[group]} className="mt-3">
-      <h3 className="caption px-3.5">{GROUP_TITLES[group]}</h3>
+      <h2 className="caption px-3.5">{GROUP_TITLES[group]}</h2>
       <ul>
         {members.map(({ requirement, number, result }) => (
           <Row key={requirement.id} {...{ assignment, requirement, number, result }} {...rest} />
@@ -75,20 +80,52 @@ function Row({
           <Sentence parts={parts} />
           {result && <span className="block text-sm text-quiet">{result.message}</span>}
         </span>
-        {showPoints && result && (
-          <span className="shrink-0 font-mono text-sm">
-            {result.status === 'not-applicable' ? '–' : `${two(result.points)} / ${result.outOf}`}
-          </span>
-        )}
+        {showPoints && result && <span className="shrink-0 font-mono text-sm">{pointsOf(result)}</span>}
       </button>
       {isChosen && result && (
-        <EvidenceList result={result} hint={requirement.hint} onGo={onGo} termAction={termAction} />
+        <div className="pb-2 pl-12 pr-3.5">
+          <EvidenceList result={result} hint={requirement.hint} onGo={onGo} termAction={termAction} />
+        </div>
       )}
     </li>
   );
 }
 
-const two = (value: number): string => String(Math.round(value * 10) / 10);
+const pointsOf = ({ status, points, outOf }: Result): string =>
+  status === 'not-applicable' ? '–' : `${figure(points)} / ${figure(outOf)}`;
+
+/** One requirement with its evidence, on a card over the map. */
+export function RequirementCard({
+  id,
+  assignment,
+  report,
+  showPoints = false,
+  onGo,
+  termAction,
+}: Props & { id: string }) {
+  const at = assignment.requirements.findIndex((one) => one.id === id);
+  const requirement = assignment.requirements[at];
+  if (!requirement) return null;
+  const result = report?.results[at];
+  const { number } = numbered(assignment.requirements).find((one) => one.id === id)!;
+  return (
+    <section
+      aria-label={`Requirement ${number}`}
+      className="max-h-[60vh] w-[min(17rem,calc(100vw-8rem))] overflow-y-auto border border-ink bg-paper px-3 py-2"
+    >
+      <h2 className="words font-semibold">
+        <span className="mr-1.5 font-mono">{number}</span>
+        <Sentence parts={sentenceParts(requirement, assignment)} />
+      </h2>
+      {result && (
+        <p className="mb-1 mt-0.5 text-quiet">
+          {result.message} {showPoints && <span className="font-mono text-sm">{pointsOf(result)}</span>}
+        </p>
+      )}
+      {result && <EvidenceList result={result} hint={requirement.hint} onGo={onGo} termAction={termAction} />}
+    </section>
+  );
+}
 
 function EvidenceList({
   result,
@@ -103,7 +140,7 @@ function EvidenceList({
 }) {
   const { evidence, status } = result;
   return (
-    <div className="pb-2 pl-12 pr-3.5 text-sm">
+    <div className="text-sm">
       {hint && <p className="words mb-1 border-l-2 border-rule pl-2 italic">{hint}</p>}
       {evidence.length === 0 && (
         <p className="text-quiet">
@@ -146,14 +183,12 @@ export function ReportHead({ report }: { report: Report }) {
   const share = (of: (result: Result) => number): string =>
     `${(100 * counted.reduce((sum, one) => sum + of(one), 0)) / Math.max(1, counted.length)}%`;
   return (
-    <div className="border-b border-rule px-3.5 pb-3 pt-3">
-      <p className="flex items-baseline justify-between pr-6">
+    <div className="border-b border-rule px-3.5 pb-3">
+      <p className="flex flex-wrap items-baseline justify-between gap-x-3">
         <span>
           <b className="text-xl font-bold">{met}</b> of {counted.length} met
         </span>
-        <span className="font-mono text-quiet">
-          {report.earned} / {report.outOf}
-        </span>
+        <span className="text-quiet">{sumWords(sumsOf(report))}</span>
       </p>
       <div aria-hidden className="mt-2 flex h-1.5 bg-rule">
         <div className="bg-action" style={{ width: share(({ status }) => (status === 'met' ? 1 : 0)) }} />

@@ -95,7 +95,7 @@ test('what is selected is read out as a sentence or with its kind', () => {
     ],
     linkKinds: [],
   };
-  expect(readAloud(map, legend, 'l')).toBe('Link: Arch pushes outward on Abutment');
-  expect(readAloud(map, legend, 't0')).toBe('Arch, Part, 1 link');
-  expect(readAloud(map, legend, 'gone')).toBe('');
+  expect(readAloud(map, { legend, styleMode: 'guided' }, 'l')).toBe('Link: Arch pushes outward on Abutment');
+  expect(readAloud(map, { legend, styleMode: 'guided' }, 't0')).toBe('Arch, Part, 1 link');
+  expect(readAloud(map, { legend, styleMode: 'guided' }, 'gone')).toBe('');
 });

@@ -1,6 +1,6 @@
 import { useStore as useFlowStore } from '@xyflow/react';
 import { ChevronDown, ChevronUp } from 'lucide-react';
-import { useState } from 'react';
+import { useId, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 
 export interface TitleRows {
@@ -14,41 +14,72 @@ export interface TitleRows {
 
 interface Props extends TitleRows {
   onEntitle?: ((fields: { title?: string; focusQuestion?: string }) => void) | undefined;
-  right?: number;
-  folded?: boolean;
 }
 
-/** The ruled block in the lower right corner of every map, as on a plan: where it is named, and what state it is in. */
-export function TitleBlock({
-  title,
-  focusQuestion,
-  drawnBy,
-  assignment,
-  state,
-  date,
-  onEntitle,
-  right = 14,
-  folded = false,
-}: Props) {
-  const [open, setOpen] = useState(!folded);
-  const scale = useFlowStore(({ transform }) => transform[2]);
+/**
+ * Where a map is named, and in what state it is. On the desk it is one ruled line at the lower right, which opens into
+ * the whole block; prints, receipts and exports draw the whole one.
+ */
+export function TitleBlock(rows: Props) {
+  const [open, setOpen] = useState(false);
+  const block = useRef<HTMLElement>(null);
+  const id = useId();
   const Icon = open ? ChevronDown : ChevronUp;
   return (
     <section
+      ref={block}
       aria-label="Title block"
-      className="title-block absolute bottom-3 z-10 w-[19rem] max-w-[calc(100%-28px)] border-[1.5px] border-ink bg-paper text-base"
-      style={{ right }}
+      className="relative min-w-0 shrink"
+      onKeyDown={(event) => {
+        if (event.key === 'Escape' && open) {
+          setOpen(false);
+          block.current?.querySelector('button')?.focus();
+        }
+      }}
+      onBlur={({ relatedTarget }) => {
+        if (!(relatedTarget instanceof Node) || !block.current?.contains(relatedTarget)) setOpen(false);
+      }}
     >
+      {open && (
+        <div id={id} className="absolute bottom-[calc(100%+6px)] right-0 z-20 w-[19rem] max-w-[90vw]">
+          <WholeBlock {...rows} />
+        </div>
+      )}
       <button
         type="button"
         aria-expanded={open}
+        aria-controls={id}
         aria-label={open ? 'Fold the title block' : 'Unfold the title block'}
         onClick={() => setOpen(!open)}
-        className="absolute right-1 top-1 z-10 rounded-sm p-1.5 text-quiet hover:bg-canvas hover:text-ink"
+        className="title-line flex h-[30px] min-w-0 max-w-full items-stretch border-[1.5px] border-ink bg-paper text-left text-sm hover:bg-white"
       >
-        <Icon aria-hidden size={14} />
+        <span className="hidden min-w-0 max-w-[18rem] truncate px-2.5 py-1 font-semibold md:block">
+          {rows.title || 'Not named yet'}
+        </span>
+        <span className="flex shrink-0 items-center border-rule px-2.5 md:border-l">{rows.state}</span>
+        <Scale />
+        <span className="flex items-center border-l border-rule px-1.5 text-quiet">
+          <Icon aria-hidden size={13} />
+        </span>
       </button>
-      <Cell label="Map" clear>
+    </section>
+  );
+}
+
+function Scale() {
+  const scale = useFlowStore(({ transform }) => transform[2]);
+  return (
+    <span className="hidden shrink-0 items-center border-l border-rule px-2.5 font-mono sm:flex">
+      {scaleWords(scale)}
+    </span>
+  );
+}
+
+function WholeBlock({ title, focusQuestion, drawnBy, assignment, state, date, onEntitle }: Props) {
+  const scale = useFlowStore(({ transform }) => transform[2]);
+  return (
+    <div className="border-[1.5px] border-ink bg-paper">
+      <Cell label="Map">
         <Editable
           label="Map title"
           value={title}
@@ -56,24 +87,20 @@ export function TitleBlock({
           onChange={onEntitle && ((next) => onEntitle({ title: next }))}
         />
       </Cell>
-      {open && (
-        <Cell label="Focus question">
-          <Editable
-            label="Focus question"
-            value={focusQuestion}
-            onChange={onEntitle && ((next) => onEntitle({ focusQuestion: next }))}
-          />
+      <Cell label="Focus question">
+        <Editable
+          label="Focus question"
+          value={focusQuestion}
+          onChange={onEntitle && ((next) => onEntitle({ focusQuestion: next }))}
+        />
+      </Cell>
+      <div className="grid grid-cols-2">
+        <Cell label="Drawn by">{drawnBy}</Cell>
+        <Cell label="For" side>
+          {assignment}
         </Cell>
-      )}
-      {open && (
-        <div className="grid grid-cols-2">
-          <Cell label="Drawn by">{drawnBy}</Cell>
-          <Cell label="For" side>
-            {assignment}
-          </Cell>
-        </div>
-      )}
-      <div className="grid grid-cols-[1fr_5.2rem_4.6rem]">
+      </div>
+      <div className="grid grid-cols-[1fr_5.2rem_4.8rem]">
         <Cell label="State" last>
           {state}
         </Cell>
@@ -84,7 +111,7 @@ export function TitleBlock({
           {date}
         </Cell>
       </div>
-    </section>
+    </div>
   );
 }
 
@@ -97,21 +124,17 @@ function Cell({
   side = false,
   last = false,
   mono = false,
-  clear = false,
 }: {
   label: string;
   children: ReactNode;
   side?: boolean;
   last?: boolean;
   mono?: boolean;
-  clear?: boolean;
 }) {
   return (
-    <div
-      className={`min-w-0 py-1 pl-2 ${clear ? 'pr-8' : 'pr-2'} ${side ? 'border-l border-rule' : ''} ${last ? '' : 'border-b border-rule'}`}
-    >
+    <div className={`min-w-0 px-2 py-1 ${side ? 'border-l border-rule' : ''} ${last ? '' : 'border-b border-rule'}`}>
       <div className="text-xs leading-tight text-quiet">{label}</div>
-      <div className={`truncate text-sm ${mono ? 'font-mono' : ''}`}>{children || '\u00a0'}</div>
+      <div className={`truncate text-sm ${mono ? 'whitespace-nowrap font-mono' : ''}`}>{children || '\u00a0'}</div>
     </div>
   );
 }
@@ -145,7 +168,10 @@ function Editable({
       onBlur={commit}
       onKeyDown={(event) => {
         if (event.key === 'Enter') event.currentTarget.blur();
-        if (event.key === 'Escape') setDraft(null);
+        if (event.key === 'Escape' && draft !== null) {
+          event.stopPropagation();
+          setDraft(null);
+        }
       }}
     />
   );

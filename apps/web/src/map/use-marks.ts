@@ -3,15 +3,12 @@ import { Position } from '@xyflow/react';
 import { useRef } from 'react';
 import { linkLayer, topicLayer } from './canvas-marks';
 import type { LinkEdge, TopicNode } from './canvas-marks';
-import type { Flag, Flags } from './flags';
-
-const NO_FLAGS: readonly Flag[] = [];
+import { readAloud } from './reading-line';
 
 export interface Shown {
   map: TopicMap;
   legend: Legend;
   selection: ReadonlySet<string>;
-  flags: Flags;
   /** what is not in it is dimmed; null dims nothing */
   concern: ReadonlySet<string> | null;
   /** topics in the hand, by id, where they are now */
@@ -21,12 +18,8 @@ export interface Shown {
   typing: string | null;
 }
 
-const sameFlags = (a: readonly Flag[], b: readonly Flag[]): boolean =>
-  a === b ||
-  (a.length === b.length && a.every((flag, i) => flag.number === b[i]!.number && flag.status === b[i]!.status));
-
 /** Nodes and edges for React Flow, the very same objects as before where nothing changed. */
-export function useMarks({ map, legend, selection, flags, concern, moved, mayEdit, typing }: Shown): {
+export function useMarks({ map, legend, selection, concern, moved, mayEdit, typing }: Shown): {
   nodes: TopicNode[];
   edges: LinkEdge[];
 } {
@@ -35,7 +28,6 @@ export function useMarks({ map, legend, selection, flags, concern, moved, mayEdi
     const before = known.current.nodes.get(original.id);
     const at = moved.get(original.id);
     const wanted = {
-      flags: flags.get(original.id) ?? NO_FLAGS,
       dimmed: concern !== null && !concern.has(original.id),
       selected: selection.has(original.id),
       hidden: typing === original.id,
@@ -48,7 +40,6 @@ export function useMarks({ map, legend, selection, flags, concern, moved, mayEdi
       before.data.hidden === wanted.hidden &&
       before.data.dimmed === wanted.dimmed &&
       before.selected === wanted.selected &&
-      sameFlags(before.data.flags, wanted.flags) &&
       (at
         ? before.position.x === at.x && before.position.y === at.y
         : before.position.x === original.x && before.position.y === original.y);
@@ -58,13 +49,14 @@ export function useMarks({ map, legend, selection, flags, concern, moved, mayEdi
     return {
       id: topic.id,
       type: 'topic',
+      ariaLabel: topic.text,
       position: { x: topic.x, y: topic.y },
       width,
       height,
       measured: { width, height },
       selected: wanted.selected,
       zIndex: topicLayer(topic, legend),
-      data: { original, topic, legend, flags: wanted.flags, dimmed: wanted.dimmed, mayEdit, hidden: wanted.hidden },
+      data: { original, topic, legend, dimmed: wanted.dimmed, mayEdit, hidden: wanted.hidden },
       handles: [
         { type: 'target', position: Position.Top, x: width / 2, y: 0, width: 1, height: 1 },
         { type: 'source', position: Position.Bottom, x: width / 2, y: height, width: 1, height: 1 },
@@ -76,7 +68,6 @@ export function useMarks({ map, legend, selection, flags, concern, moved, mayEdi
     const before = known.current.edges.get(link.id);
     const [from, to] = [nodeById.get(link.from)!.data.topic, nodeById.get(link.to)!.data.topic];
     const wanted = {
-      flags: flags.get(link.id) ?? NO_FLAGS,
       dimmed: concern !== null && !concern.has(link.id),
       selected: selection.has(link.id),
       phraseHidden: typing === link.id,
@@ -91,18 +82,18 @@ export function useMarks({ map, legend, selection, flags, concern, moved, mayEdi
       data.legend === legend &&
       data.dimmed === wanted.dimmed &&
       data.phraseHidden === wanted.phraseHidden &&
-      before.selected === wanted.selected &&
-      sameFlags(data.flags, wanted.flags)
+      before.selected === wanted.selected
     )
       return before;
     return {
       id: link.id,
       type: 'link',
+      ariaLabel: readAloud({ topics: [from, to], links: [link] }, { legend, styleMode: 'guided' }, link.id),
       source: link.from,
       target: link.to,
       selected: wanted.selected,
       zIndex: linkLayer(link, legend),
-      data: { link, from, to, legend, flags: wanted.flags, dimmed: wanted.dimmed, phraseHidden: wanted.phraseHidden },
+      data: { link, from, to, legend, dimmed: wanted.dimmed, phraseHidden: wanted.phraseHidden },
     };
   });
   known.current = { nodes: nodeById, edges: new Map(edges.map((edge) => [edge.id, edge])) };

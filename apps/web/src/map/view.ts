@@ -3,7 +3,7 @@ import type { Box, Legend, TopicMap } from '@ichnograph/core';
 import { useReactFlow, useStoreApi } from '@xyflow/react';
 import { useMemo } from 'react';
 
-/** Screen pixels that stay free around what is shown: what panels and the title block cover. */
+/** Screen pixels that stay free around what is shown: a little air, and what covers the canvas. */
 export interface Padding {
   top: number;
   right: number;
@@ -11,8 +11,12 @@ export interface Padding {
   left: number;
 }
 
+const AIR = 24;
+/** What covers the canvas: nothing, as a rule; a margin with comments, a notice. */
+export const FREE: Padding = { top: AIR, right: AIR, bottom: AIR, left: AIR };
+
 interface Options {
-  padding: Padding;
+  padding?: Padding;
   maxZoom?: number;
   duration?: number;
 }
@@ -21,7 +25,7 @@ interface Options {
 export function viewportFor(
   box: Box,
   size: { width: number; height: number },
-  { padding, maxZoom = 1 }: Options,
+  { padding = FREE, maxZoom = 1 }: Options,
 ): { x: number; y: number; zoom: number } {
   const [width, height] = [Math.max(1, box.right - box.left), Math.max(1, box.bottom - box.top)];
   const [across, down] = [
@@ -41,7 +45,7 @@ export function useShow() {
   const flow = useReactFlow();
   const api = useStoreApi();
   return useMemo(() => {
-    const show = (box: Box | null, options: Options): void => {
+    const show = (box: Box | null, options: Options = {}): void => {
       const { width, height } = api.getState();
       if (!box || width === 0 || height === 0) return;
       const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
@@ -50,7 +54,7 @@ export function useShow() {
       });
     };
     /** Topics and links, with the ends of the links. */
-    const showMarks = (map: TopicMap, legend: Legend, ids: readonly string[], options: Options): void => {
+    const showMarks = (map: TopicMap, legend: Legend, ids: readonly string[], options: Options = {}): void => {
       const links = map.links.filter(({ id }) => ids.includes(id));
       const wanted = new Set([...ids, ...links.flatMap(({ from, to }) => [from, to])]);
       const part = { ...map, links, topics: map.topics.filter(({ id }) => wanted.has(id)) };

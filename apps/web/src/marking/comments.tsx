@@ -1,6 +1,7 @@
 import type { CommentRow, NewComment } from '@ichnograph/contract';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { api } from '../app/api';
+import { useDraft } from '../app/drafts';
 import { CommentCard, subjectOf } from '../map';
 import type { FrozenView } from '../map';
 import { Button } from '../ui/button';
@@ -11,25 +12,38 @@ interface Writing {
   act: Act;
 }
 
-/** Writes on what is chosen on the map, else on the whole. */
+type Draft = Pick<NewComment, 'anchor' | 'text'> & { target: string | null };
+
+/** Writes on what is chosen on the map, else on the whole. What was begun stays with what it was begun for. */
 export function WriteComment({
   submissionId,
   view: {
     frozen: { map, assignment },
     selection,
+    chooseComment,
   },
   act,
 }: Writing & { submissionId: string }) {
-  const [text, setText] = useState('');
+  const [draft, setDraft] = useDraft<Draft>(`comment on ${submissionId}`);
   const sending = useRef(false);
-  const [target] = selection.length === 1 ? selection : [];
-  const anchor = target === undefined ? 'map' : map.topics.some(({ id }) => id === target) ? 'topic' : 'link';
+  const [chosen] = selection.length === 1 ? selection : [];
+  const subject = {
+    anchor: chosen === undefined ? 'map' : map.topics.some(({ id }) => id === chosen) ? 'topic' : 'link',
+    target: chosen ?? null,
+  } as const;
+  const current: Draft = draft ?? { ...subject, text: '' };
+  const elsewhere = draft !== null && draft.target !== subject.target;
   const write = async (): Promise<void> => {
     // The keys come as fast as they are hit: one comment must not be written twice, nor an empty one at all.
-    if (sending.current || text.trim() === '') return;
+    if (sending.current || current.text.trim() === '') return;
     sending.current = true;
-    const wanted: NewComment = { anchor, text: text.trim(), ...(target !== undefined && { target }) };
-    if (await act(() => api.post(`submissions/${submissionId}/comments`, wanted), 'The comment is kept.')) setText('');
+    const { anchor, target, text } = current;
+    const wanted: NewComment = { anchor, text: text.trim(), ...(target !== null && { target }) };
+    const post = async (): Promise<void> => {
+      const { id } = await api.post<CommentRow>(`submissions/${submissionId}/comments`, wanted);
+      chooseComment(id);
+    };
+    if (await act(post, 'The comment is kept.')) setDraft(null);
     sending.current = false;
   };
   return (
@@ -41,16 +55,14 @@ export function WriteComment({
       }}
     >
       <label className="block">
-        <span className="words mb-1 block text-sm text-quiet">
-          {subjectOf(map, assignment.legend, { anchor, target: target ?? null })}
-        </span>
+        <span className="words mb-1 block text-sm text-quiet">{subjectOf(map, assignment.legend, current)}</span>
         <textarea
           className="field"
           rows={2}
           maxLength={2000}
-          value={text}
+          value={current.text}
           placeholder="Write a comment …"
-          onChange={({ target: field }) => setText(field.value)}
+          onChange={({ target: field }) => setDraft(field.value === '' ? null : { ...current, text: field.value })}
           onKeyDown={(event) => {
             if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
               event.preventDefault();
@@ -60,8 +72,16 @@ export function WriteComment({
         />
       </label>
       <div className="mt-1.5 flex items-center justify-between gap-2">
-        <span className="text-xs text-quiet">{anchor === 'map' ? 'Choose a topic or a link to speak of it.' : ''}</span>
-        <Button small type="submit" disabled={text.trim() === ''}>
+        {elsewhere ? (
+          <Button small look="quiet" className="min-w-0 shrink" onClick={() => setDraft({ ...draft, ...subject })}>
+            <span className="truncate">Put it {subjectOf(map, assignment.legend, subject)}</span>
+          </Button>
+        ) : (
+          <span className="text-xs text-quiet">
+            {current.anchor === 'map' ? 'Choose a topic or a link to speak of it.' : ''}
+          </span>
+        )}
+        <Button small type="submit" disabled={current.text.trim() === ''}>
           Add
         </Button>
       </div>
@@ -72,23 +92,32 @@ export function WriteComment({
 /** A comment in the margin, which its writer may change until the map is returned. */
 export function OwnComment({
   comment,
+  letter,
   view: {
     frozen: { map, assignment },
     go,
+    chooseComment,
   },
   mayMark,
   act,
-}: Writing & { comment: CommentRow; mayMark: boolean }) {
-  const [text, setText] = useState<string | null>(null);
+  onDeleted,
+}: Writing & { comment: CommentRow; letter: string; mayMark: boolean; onDeleted: (comment: CommentRow) => void }) {
+  const [draft, setDraft] = useDraft<string>(`change of ${comment.id}`);
+  const text = draft;
+  const remove = async (): Promise<void> => {
+    if (await act(() => api.delete(`comments/${comment.id}`), 'The comment is deleted.')) onDeleted(comment);
+  };
   const change = async (): Promise<void> => {
     if (await act(() => api.patch(`comments/${comment.id}`, { text: text?.trim() }), 'The comment is changed.'))
-      setText(null);
+      setDraft(null);
   };
   return (
     <CommentCard
       comment={text === null ? comment : { ...comment, text: '' }}
+      letter={letter}
       map={map}
       legend={assignment.legend}
+      onClose={() => chooseComment(null)}
       {...(comment.target && { onGo: () => go([comment.target!]) })}
     >
       {text !== null && (
@@ -98,21 +127,17 @@ export function OwnComment({
           rows={3}
           maxLength={2000}
           value={text}
-          onChange={({ target }) => setText(target.value)}
+          onChange={({ target }) => setDraft(target.value)}
         />
       )}
       {mayMark && (
         <div className="mt-1 flex gap-1">
           {text === null ? (
             <>
-              <Button small look="quiet" onClick={() => setText(comment.text)}>
+              <Button small look="quiet" onClick={() => setDraft(comment.text)}>
                 Change
               </Button>
-              <Button
-                small
-                look="quiet"
-                onClick={() => void act(() => api.delete(`comments/${comment.id}`), 'The comment is deleted.')}
-              >
+              <Button small look="quiet" onClick={() => void remove()}>
                 Delete
               </Button>
             </>
@@ -121,7 +146,7 @@ export function OwnComment({
               <Button small onClick={() => void change()} disabled={text.trim() === ''}>
                 Keep
               </Button>
-              <Button small look="quiet" onClick={() => setText(null)}>
+              <Button small look="quiet" onClick={() => setDraft(null)}>
                 Cancel
               </Button>
             </>
@@ -129,5 +154,20 @@ export function OwnComment({
         </div>
       )}
     </CommentCard>
+  );
+}
+
+/** What was deleted a moment ago, and the way back. */
+export function BringBack({ comment, act, onDone }: { comment: CommentRow; act: Act; onDone: () => void }) {
+  const restore = async (): Promise<void> => {
+    if (await act(() => api.post(`comments/${comment.id}/restore`), 'The comment is back.')) onDone();
+  };
+  return (
+    <p className="flex items-center justify-between gap-2 border-b border-rule bg-ochre-wash px-3.5 py-1.5 text-sm">
+      <span className="min-w-0 truncate">Deleted: {comment.text}</span>
+      <Button small onClick={() => void restore()}>
+        Bring it back
+      </Button>
+    </p>
   );
 }

@@ -1,47 +1,72 @@
-import type { Pile, SubmissionDetail } from '@ichnograph/contract';
-import { useEffect } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import type { CommentRow, Pile, SubmissionDetail } from '@ichnograph/contract';
+import { MessageSquarePlus } from 'lucide-react';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../app/api';
 import { showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
-import { Loading, useTitle } from '../app/page';
-import { usePile, useSubmission, useTimeZone } from '../app/queries';
+import { timeWords } from '../app/figures';
+import { useTitle } from '../app/page';
+import { useComments, usePile, useSubmission, useTimeZone } from '../app/queries';
 import { useAction } from '../app/use-action';
+import { Waiting } from '../app/waiting';
 import { FrozenDesk, ReportHead } from '../map';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
-import { OwnComment, WriteComment } from './comments';
-import { PileList } from './pile-list';
+import { BringBack, OwnComment, WriteComment } from './comments';
+import { PileList, PileRail } from './pile-list';
 
-/** One map at a time, from the list of the class. */
+/** One map at a time, from the list of the class. An earlier one of the same work can be opened by its id. */
 export function MarkingPage() {
-  const { id, workId } = useParams();
+  const { id, workId, submissionId } = useParams();
   const pile = usePile(id!);
   const entry = pile.data?.entries.find((one) => one.workId === workId);
-  const submission = useSubmission(entry?.submission?.id ?? null);
-  if (pile.isPending || (entry?.submission && submission.isPending)) return <Loading what="Opening the map …" />;
-  if (pile.isError || submission.isError) return <Failed error={pile.error ?? submission.error} />;
-  if (!submission.data) return <Failed error={new Error('nothing was handed in')} />;
-  return <Marking key={submission.data.id} pile={pile.data} detail={submission.data} workId={workId!} />;
+  const wanted = submissionId ?? entry?.submission?.id ?? null;
+  const submission = useSubmission(wanted);
+  const comments = useComments(wanted);
+  if (pile.data === undefined) return <Waiting of={pile} what="Opening the map …" />;
+  if (wanted === null) return <Failed error={new Error('nothing was handed in')} />;
+  if (submission.data === undefined) return <Waiting of={submission} what="Opening the map …" />;
+  if (comments.data === undefined) return <Waiting of={comments} what="Opening the comments …" />;
+  return (
+    <Marking
+      key={submission.data.id}
+      pile={pile.data}
+      detail={submission.data}
+      comments={comments.data}
+      workId={workId!}
+    />
+  );
 }
 
-function Marking({ pile, detail, workId }: { pile: Pile; detail: SubmissionDetail; workId: string }) {
+interface Props {
+  pile: Pile;
+  detail: SubmissionDetail;
+  comments: CommentRow[];
+  workId: string;
+}
+
+function Marking({ pile, detail, comments, workId }: Props) {
   const names = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
   const given = detail.members.map(({ givenName }) => givenName).join(' and ');
   useTitle(`Marking ${names}`);
   const navigate = useNavigate();
   const zone = useTimeZone();
   const { trouble, act } = useAction();
-  const mayMark = detail.newest && (detail.state === 'handed in' || detail.state === 'being marked');
+  const [deleted, setDeleted] = useState<CommentRow | null>(null);
+  const newest = detail.submissions[0]?.id === detail.id;
+  const mayMark = newest && (detail.state === 'handed in' || detail.state === 'being marked');
   const marked = pile.entries.filter(({ submission }) => submission);
   const at = marked.findIndex((entry) => entry.workId === workId);
-  usePageKeys((step) => {
+  useMapKeys((step) => {
     const next = marked[at + step];
     if (next) void navigate(`/piles/${pile.publicationId}/${next.workId}`);
   });
+  const post = (what: string, said: string): void => void act(() => api.post(`submissions/${detail.id}/${what}`), said);
   return (
     <FrozenDesk
       detail={detail}
+      comments={comments}
       id="marking"
       crumbs={[
         { name: pile.className, to: '/' },
@@ -49,58 +74,118 @@ function Marking({ pile, detail, workId }: { pile: Pile; detail: SubmissionDetai
         { name: names },
       ]}
       actions={
-        mayMark && (
-          <Button
-            look="action"
-            onClick={() => void act(() => api.post(`submissions/${detail.id}/return`), `Returned to ${given}.`)}
-          >
-            Return to {given}
-          </Button>
+        mayMark ? (
+          <>
+            {detail.state === 'being marked' && (
+              <Button onClick={() => post('let-go', `${given} can work on it again.`)}>Let go</Button>
+            )}
+            <Button look="action" onClick={() => post('return', `Returned to ${given}.`)}>
+              Return to {given}
+            </Button>
+          </>
+        ) : (
+          newest &&
+          detail.state === 'returned' &&
+          !detail.opened && (
+            <Button onClick={() => post('take-back', 'The return is taken back.')}>Take the return back</Button>
+          )
         )
       }
-      left={{ name: 'pile', size: 176, content: <PileList pile={pile} workId={workId} /> }}
-      results="results"
+      left={{
+        name: 'Pile',
+        size: 176,
+        wideFrom: 1440,
+        content: <PileList pile={pile} workId={workId} />,
+        rail: () => <PileRail pile={pile} workId={workId} />,
+      }}
+      results="Results"
+      railHead={(_view, open) =>
+        mayMark && (
+          <button
+            type="button"
+            aria-label="Write a comment"
+            className="mx-auto mb-1 flex rounded-sm border border-rule bg-white p-1.5 hover:bg-canvas"
+            onClick={open}
+          >
+            <MessageSquarePlus aria-hidden size={16} />
+          </button>
+        )
+      }
       above={(view) => (
         <>
           <ReportHead report={view.frozen.report} />
           <Trouble>{trouble}</Trouble>
+          {deleted && <BringBack comment={deleted} act={act} onDone={() => setDeleted(null)} />}
           {detail.note && (
             <section className="border-b border-rule px-3.5 py-2">
               <h2 className="caption">Note from {given}</h2>
               <p className="words whitespace-pre-wrap">{detail.note}</p>
             </section>
           )}
-          <p className="px-3.5 pt-2 text-sm text-quiet">{stateSentence(detail, given, zone)}</p>
+          <p className="px-3.5 pt-2 text-sm text-quiet">{stateSentence(detail, newest, given, zone)}</p>
+          <Earlier detail={detail} pile={pile} zone={zone} />
           {mayMark && <WriteComment submissionId={detail.id} view={view} act={act} />}
         </>
       )}
-      card={(comment, view) => <OwnComment comment={comment} view={view} mayMark={mayMark} act={act} />}
+      card={(comment, letter, view) => (
+        <OwnComment
+          key={comment.id}
+          comment={comment}
+          letter={letter}
+          view={view}
+          mayMark={mayMark}
+          act={act}
+          onDeleted={setDeleted}
+        />
+      )}
     />
   );
 }
 
+/** What was handed in before, each with the comments it had. */
+function Earlier({ detail, pile, zone }: { detail: SubmissionDetail; pile: Pile; zone: string }) {
+  if (detail.submissions.length < 2) return null;
+  const base = `/piles/${pile.publicationId}/${detail.workId}`;
+  return (
+    <nav aria-label="What was handed in" className="px-3.5 pt-1.5 text-sm">
+      <ul>
+        {detail.submissions.map(({ id, number, handedInAt, returnedAt }, i) => (
+          <li key={id}>
+            <Link
+              className={id === detail.id ? 'font-semibold' : 'text-action underline'}
+              aria-current={id === detail.id ? 'page' : undefined}
+              to={i === 0 ? base : `${base}/${id}`}
+            >
+              No. {number}, {showMoment(handedInAt, zone)}
+            </Link>
+            {returnedAt && <span className="text-quiet"> · returned</span>}
+          </li>
+        ))}
+      </ul>
+    </nav>
+  );
+}
+
 function stateSentence(
-  { state, handedInAt, late, number, returnedAt, newest }: SubmissionDetail,
+  { state, handedInAt, late, number, returnedAt, opened }: SubmissionDetail,
+  newest: boolean,
   given: string,
   zone: string,
 ): string {
-  const handedIn = `Handed in ${showMoment(handedInAt, zone)}${late ? ', late' : ''}${number > 1 ? `, for the ${number}. time` : ''}.`;
-  if (returnedAt) return `${handedIn} Returned ${showMoment(returnedAt, zone)}.`;
+  const handedIn = `Handed in ${showMoment(handedInAt, zone)}${late ? ', late' : ''}${number > 1 ? `, ${timeWords(number)}` : ''}.`;
+  if (returnedAt)
+    return `${handedIn} Returned ${showMoment(returnedAt, zone)}${newest ? (opened ? ', and read' : ', not read yet') : ''}.`;
   if (!newest) return `${handedIn} It was handed in again since.`;
   return state === 'handed in'
     ? `${handedIn} ${given} can hand in again until you write the first comment or return it.`
     : `${handedIn} You are marking it; ${given} can look at it and change nothing.`;
 }
 
-/** Page Up and Page Down change maps, as long as nothing is being written. */
-function usePageKeys(go: (step: number) => void): void {
+/** Alt with Page Up and Page Down changes maps; plain ones scroll what has the focus. */
+function useMapKeys(go: (step: number) => void): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (
-        (event.key !== 'PageDown' && event.key !== 'PageUp') ||
-        (event.target as Element).closest('input, textarea, select, [role=dialog]')
-      )
-        return;
+      if (!event.altKey || (event.key !== 'PageDown' && event.key !== 'PageUp')) return;
       event.preventDefault();
       go(event.key === 'PageDown' ? 1 : -1);
     };

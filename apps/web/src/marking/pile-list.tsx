@@ -1,30 +1,42 @@
-import type { Pile } from '@ichnograph/contract';
+import type { Pile, PileEntry } from '@ichnograph/contract';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
+import { figure } from '../app/figures';
 import { namesOf } from './pile-page';
 
-/** The class beside the map that is being marked, one line a work. */
-export function PileList({ pile, workId }: { pile: Pile; workId: string }) {
+/** Brings the work that is open into sight. */
+function useInSight(workId: string) {
   const here = useRef<HTMLAnchorElement>(null);
   useEffect(() => {
     // Its answer differs from browser to browser, and an effect's answer is called when the page goes on.
     here.current?.scrollIntoView({ block: 'nearest' });
   }, [workId]);
+  return here;
+}
+
+const stateOf = ({ submission, state, late, left }: PileEntry): string =>
+  [
+    ...(late ? ['late'] : []),
+    ...(left ? ['left the class'] : []),
+    ...(submission ? [figure(submission.earned)] : []),
+    state,
+  ].join(' · ');
+
+/** The class beside the map that is being marked, one line a work. */
+export function PileList({ pile, workId }: { pile: Pile; workId: string }) {
+  const here = useInSight(workId);
   const returned = pile.entries.filter(({ state }) => state === 'returned' || state === 'done').length;
   return (
     <nav aria-label="Pile" className="pb-4">
-      <h2 className="caption px-3.5 pb-2 pt-3 pr-8">
+      <p className="caption px-3.5 pb-2">
         {returned} of {pile.entries.length} returned
-      </h2>
+      </p>
       <ul>
         {pile.entries.map((entry) => {
           const line = (
             <>
               <span className="words block leading-tight">{namesOf(entry)}</span>
-              <span className="text-sm text-quiet">
-                {entry.late && 'late · '}
-                {entry.submission ? `${entry.submission.earned} · ${entry.state}` : entry.state}
-              </span>
+              <span className="text-sm text-quiet">{stateOf(entry)}</span>
             </>
           );
           const isHere = entry.workId === workId;
@@ -50,3 +62,45 @@ export function PileList({ pile, workId }: { pile: Pile; workId: string }) {
     </nav>
   );
 }
+
+const BARS: Partial<Record<PileEntry['state'], string>> = {
+  'handed in': 'bg-indigo',
+  'being marked': 'bg-ochre',
+  returned: 'bg-action',
+  done: 'bg-action',
+};
+
+/** The pile as a rail: those who handed in, by their initials with a bar for the state. */
+export function PileRail({ pile, workId }: { pile: Pile; workId: string }) {
+  const here = useInSight(workId);
+  return (
+    <nav aria-label="Pile">
+      <ul>
+        {pile.entries
+          .filter(({ submission }) => submission)
+          .map((entry) => {
+            const isHere = entry.workId === workId;
+            const words = `${namesOf(entry)}, ${stateOf(entry)}`;
+            return (
+              <li key={entry.members[0]!.id}>
+                <Link
+                  ref={isHere ? here : null}
+                  title={words}
+                  aria-label={words}
+                  aria-current={isHere ? 'page' : undefined}
+                  className={`block border-l-[3px] px-1 py-1.5 text-center font-mono text-xs font-bold ${isHere ? 'border-action bg-wash' : 'border-transparent text-quiet hover:bg-canvas'}`}
+                  to={`/piles/${pile.publicationId}/${entry.workId}`}
+                >
+                  {initialsOf(entry)}
+                  <span aria-hidden className={`mx-auto mt-1 block h-[3px] w-6 ${BARS[entry.state] ?? 'bg-rule'}`} />
+                </Link>
+              </li>
+            );
+          })}
+      </ul>
+    </nav>
+  );
+}
+
+const initialsOf = ({ members }: PileEntry): string =>
+  members.map(({ givenName, familyName }) => `${[...givenName][0] ?? ''}${[...familyName][0] ?? ''}`).join(' ');

@@ -1,9 +1,10 @@
 import { Link, useParams } from 'react-router';
 import type { Pile, PileEntry } from '@ichnograph/contract';
 import { showMoment } from '../app/dates';
-import { Failed } from '../app/failures';
-import { Loading, Page } from '../app/page';
+import { sumWords } from '../app/figures';
+import { Page } from '../app/page';
 import { usePile, useTimeZone } from '../app/queries';
+import { Waiting } from '../app/waiting';
 import { buttonClass } from '../ui/button';
 
 export const namesOf = ({ members }: PileEntry): string =>
@@ -13,8 +14,7 @@ export const isWaiting = ({ state }: PileEntry): boolean => state === 'handed in
 /** A class and what came of an assignment: who, in what state, with what. */
 export function PilePage() {
   const pile = usePile(useParams().id!);
-  if (pile.isPending) return <Loading what="Opening the pile …" />;
-  if (pile.isError) return <Failed error={pile.error} />;
+  if (pile.data === undefined) return <Waiting of={pile} what="Opening the pile …" />;
   return <PileTable pile={pile.data} />;
 }
 
@@ -65,7 +65,10 @@ function PileTable({ pile }: { pile: Pile }) {
                   namesOf(entry)
                 )}
               </td>
-              <td className={`pr-3 ${entry.submission ? '' : 'text-quiet'}`}>{entry.state}</td>
+              <td className={`pr-3 ${entry.submission ? '' : 'text-quiet'}`}>
+                {entry.state}
+                {entry.left && <span className="text-quiet"> · left the class</span>}
+              </td>
               <td className="pr-3">
                 {entry.submission && (
                   <>
@@ -77,9 +80,7 @@ function PileTable({ pile }: { pile: Pile }) {
                   </>
                 )}
               </td>
-              <td className="pr-3 text-right font-mono text-sm">
-                {entry.submission && `${entry.submission.earned} / ${entry.submission.outOf}`}
-              </td>
+              <td className="pr-3 text-right font-mono text-sm">{entry.submission && sumWords(entry.submission)}</td>
               <td className="pr-1 text-right font-mono text-sm">{entry.submission?.flags}</td>
             </tr>
           ))}

@@ -1,23 +1,25 @@
-import type { SubmissionDetail } from '@ichnograph/contract';
+import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
 import { Link, useNavigate, useParams } from 'react-router';
 import { alertAloud } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { showMoment } from '../app/dates';
-import { Failed } from '../app/failures';
-import { Loading, useTitle } from '../app/page';
-import { refresh, useSubmission, useTimeZone } from '../app/queries';
+import { useTitle } from '../app/page';
+import { refresh, useComments, useSubmission, useTimeZone } from '../app/queries';
+import { Waiting } from '../app/waiting';
 import { CommentCard, FrozenDesk, ReportHead } from '../map';
 import { Button, buttonClass } from '../ui/button';
 
 /** What came back: the map as handed in, the comments in its margin, the results. */
 export function FeedbackPage() {
-  const submission = useSubmission(useParams().id!);
-  if (submission.isPending) return <Loading what="Opening the comments …" />;
-  if (submission.isError) return <Failed error={submission.error} />;
-  return <Feedback key={submission.data.id} detail={submission.data} />;
+  const { id } = useParams();
+  const submission = useSubmission(id!);
+  const comments = useComments(id!);
+  if (submission.data === undefined) return <Waiting of={submission} what="Opening the comments …" />;
+  if (comments.data === undefined) return <Waiting of={comments} what="Opening the comments …" />;
+  return <Feedback key={submission.data.id} detail={submission.data} comments={comments.data} />;
 }
 
-function Feedback({ detail }: { detail: SubmissionDetail }) {
+function Feedback({ detail, comments }: { detail: SubmissionDetail; comments: CommentRow[] }) {
   useTitle(`Comments on ${detail.title}`);
   const navigate = useNavigate();
   const zone = useTimeZone();
@@ -33,6 +35,7 @@ function Feedback({ detail }: { detail: SubmissionDetail }) {
   return (
     <FrozenDesk
       detail={detail}
+      comments={comments}
       id="feedback"
       crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
       actions={
@@ -46,16 +49,18 @@ function Feedback({ detail }: { detail: SubmissionDetail }) {
           </Link>
         )
       }
-      results="requirements"
+      results="Requirements"
       above={({ frozen }) => (
         <>
-          <Returned detail={detail} zone={zone} />
+          <Returned detail={detail} comments={comments.length} zone={zone} />
           <ReportHead report={frozen.report} />
         </>
       )}
-      card={(comment, { frozen: { map, assignment }, go }) => (
+      card={(comment, letter, { frozen: { map, assignment }, go, chooseComment }) => (
         <CommentCard
           comment={comment}
+          letter={letter}
+          onClose={() => chooseComment(null)}
           map={map}
           legend={assignment.legend}
           {...(comment.target && { onGo: () => go([comment.target!]) })}
@@ -66,10 +71,12 @@ function Feedback({ detail }: { detail: SubmissionDetail }) {
 }
 
 function Returned({
-  detail: { returnedBy, returnedAt, comments, note },
+  detail: { returnedBy, returnedAt, note },
+  comments,
   zone,
 }: {
   detail: SubmissionDetail;
+  comments: number;
   zone: string;
 }) {
   if (!returnedAt)
@@ -80,17 +87,17 @@ function Returned({
     );
   return (
     <section aria-label="Returned" className="border-b border-rule px-3.5 py-3">
-      <h1 className="pr-6 text-lg font-semibold">Came back to you</h1>
+      <h2 className="text-lg font-semibold">Came back to you</h2>
       <p className="text-sm text-quiet">
         {returnedBy && `${returnedBy.givenName} ${returnedBy.familyName}, `}
         {showMoment(returnedAt, zone)}
       </p>
       <p className="mt-1">
-        {comments.length === 0
+        {comments === 0
           ? 'No comments this time. Below is what was found.'
-          : comments.length === 1
+          : comments === 1
             ? 'One comment stands in the margin.'
-            : `${comments.length} comments stand in the margin.`}
+            : `${comments} comments stand in the margin.`}
       </p>
       {note && (
         <p className="words mt-2 text-sm">

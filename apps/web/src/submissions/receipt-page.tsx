@@ -2,11 +2,12 @@ import { Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import type { SubmissionDetail } from '@ichnograph/contract';
-import { numbered } from '@ichnograph/core';
+import { numbered, sumsOf } from '@ichnograph/core';
 import { showFull, showMoment } from '../app/dates';
-import { Failed } from '../app/failures';
-import { Loading, Page } from '../app/page';
+import { sumWords, timeWords } from '../app/figures';
+import { Page } from '../app/page';
 import { useSubmission, useTimeZone } from '../app/queries';
+import { Waiting } from '../app/waiting';
 import { MapPicture, useFrozen } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { StatusMark } from '../ui/status-mark';
@@ -14,8 +15,7 @@ import { StatusMark } from '../ui/status-mark';
 /** Proof of what was handed in and when, to keep or print. */
 export function ReceiptPage() {
   const submission = useSubmission(useParams().id!);
-  if (submission.isPending) return <Loading what="Opening the receipt …" />;
-  if (submission.isError) return <Failed error={submission.error} />;
+  if (submission.data === undefined) return <Waiting of={submission} what="Opening the receipt …" />;
   return <Receipt detail={submission.data} />;
 }
 
@@ -23,6 +23,7 @@ function Receipt({ detail }: { detail: SubmissionDetail }) {
   const zone = useTimeZone();
   const { map, assignment, report } = useFrozen(detail);
   const names = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
+  const counted = report.results.filter(({ status }) => status !== 'not-applicable');
   const met = report.results.filter(({ status }) => status === 'met').length;
   const block = useMemo(
     () => ({
@@ -36,18 +37,12 @@ function Receipt({ detail }: { detail: SubmissionDetail }) {
     [map, detail, zone],
   );
   const rows: [string, string][] = [
-    ['Handed in', `${showFull(detail.handedInAt, zone)}${detail.late ? ', late' : ''}`],
+    ['Handed in', `${showFull(detail.handedInAt, zone)}${detail.late ? ', late' : ''}, ${timeWords(detail.number)}`],
     ['By', names],
     ['Class', detail.className],
     ['Due', detail.due ? showMoment(detail.due, zone) : 'no due date'],
-    [
-      'Handed in before',
-      detail.number === 1
-        ? 'not yet, this is the first time'
-        : `${detail.number - 1} ${detail.number === 2 ? 'time' : 'times'}`,
-    ],
     ['Assignment', `revision ${detail.revision}`],
-    ['Check', `${met} of ${report.results.length} met, ${report.earned} of ${report.outOf} points`],
+    ['Check', `${met} of ${counted.length} met, ${sumWords(sumsOf(report))} points`],
     ['Receipt', detail.id],
   ];
   return (

@@ -4,9 +4,9 @@ import type { StudentTask, TeacherTask, WorkDetail } from '@ichnograph/contract'
 import { alertAloud } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { showAge, showMoment } from '../app/dates';
-import { Failed } from '../app/failures';
-import { Loading, Page } from '../app/page';
+import { Page } from '../app/page';
 import { refresh, useMe, useStudentTasks, useTeacherTasks, useTimeZone } from '../app/queries';
+import { Waiting } from '../app/waiting';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { STATE_FOR_STUDENT, STATES_FOR_TEACHER } from './state-words';
@@ -20,8 +20,7 @@ export function TodayPage() {
 function StudentToday() {
   const tasks = useStudentTasks();
   const me = useMe();
-  if (tasks.isPending) return <Loading what="Looking what is due …" />;
-  if (tasks.isError) return <Failed error={tasks.error} />;
+  if (tasks.data === undefined) return <Waiting of={tasks} what="Looking what is due …" />;
   const came = tasks.data.filter(({ returnedAt, state }) => returnedAt !== null && state === 'returned');
   const others = tasks.data.filter((task) => !came.includes(task));
   return (
@@ -132,8 +131,7 @@ function StudentActions({ task: { publicationId, workId, state, submissionId, re
 function TeacherToday() {
   const tasks = useTeacherTasks();
   const me = useMe();
-  if (tasks.isPending) return <Loading what="Looking what waits …" />;
-  if (tasks.isError) return <Failed error={tasks.error} />;
+  if (tasks.data === undefined) return <Waiting of={tasks} what="Looking what waits …" />;
   const waiting = tasks.data
     .filter(({ oldestWaiting }) => oldestWaiting !== null)
     .sort((a, b) => a.oldestWaiting!.localeCompare(b.oldestWaiting!));

@@ -1,82 +1,135 @@
-import { PanelLeftClose, PanelLeftOpen, PanelRightClose, PanelRightOpen } from 'lucide-react';
-import { useState } from 'react';
+import { PanelLeftClose, PanelLeftOpen, PanelRightClose, PanelRightOpen, Pin, PinOff, X } from 'lucide-react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout, usePanelRef } from 'react-resizable-panels';
+import { useMedia } from '../app/use-media';
 
-interface Side {
+export interface Side {
   name: string;
+  /** width of the wide form, pixels */
   size: number;
+  /** the window's width from which the wide form is shown until a person chooses otherwise */
+  wideFrom: number;
   content: ReactNode;
+  /** the narrow form; `open` shows the wide one as a card over the map */
+  rail: (open: () => void) => ReactNode;
 }
 
-/** A map beside one or two panels that fold, resize and remember. It fills what the head of the window leaves. */
-export function Desk({ id, left, right, children }: { id: string; left?: Side; right: Side; children: ReactNode }) {
+/** Width of a rail, pixels. */
+const RAIL = 52;
+/** Below this there is room for rails only. */
+const NARROW = '(max-width: 1199px)';
+type Place = 'left' | 'right';
+type Form = 'wide' | 'rail';
+
+const keyOf = (id: string, place: Place): string => `desk-${id}-${place}`;
+const chosenForm = (id: string, place: Place, { wideFrom }: Side): Form =>
+  (localStorage.getItem(keyOf(id, place)) as Form | null) ?? (window.innerWidth >= wideFrom ? 'wide' : 'rail');
+
+/**
+ * A map beside one or two panels. Each has a wide form, which resizes and is remembered, and a narrow one, a rail; what
+ * is in a rail opens as a card over the map. In a narrow window rails are the rule. It fills what the head leaves.
+ */
+export function Desk({
+  id,
+  left,
+  right,
+  children,
+}: {
+  id: string;
+  left?: Side | undefined;
+  right: Side;
+  children: ReactNode;
+}) {
+  const isNarrow = useMedia(NARROW);
   const layout = useDefaultLayout({ id: `desk-${id}`, storage: localStorage });
   return (
-    <main id="main" tabIndex={-1} className="h-[calc(100vh-47px)] min-h-[28rem] outline-none">
+    <main id="main" tabIndex={-1} className="h-[calc(100dvh-47px)] min-h-[22rem] outline-none">
       <Group
         id={`desk-${id}`}
         className="h-full"
-        {...(layout.defaultLayout && { defaultLayout: layout.defaultLayout })}
-        onLayoutChanged={layout.onLayoutChanged}
+        {...(layout.defaultLayout && !isNarrow && { defaultLayout: layout.defaultLayout })}
+        {...(!isNarrow && { onLayoutChanged: layout.onLayoutChanged })}
       >
-        {left && <SidePanel side="left" {...left} />}
-        <Panel id="map" minSize="320px" className="relative flex min-w-0 flex-col">
+        {left && <SidePanel id={id} place="left" side={left} isNarrow={isNarrow} />}
+        <Panel id="map" minSize="200px" className="relative flex min-w-0 flex-col">
           {children}
         </Panel>
-        <SidePanel side="right" {...right} />
+        <SidePanel id={id} place="right" side={right} isNarrow={isNarrow} />
       </Group>
     </main>
   );
 }
 
-const FOLDED = 34;
 const ICONS = { left: [PanelLeftClose, PanelLeftOpen], right: [PanelRightClose, PanelRightOpen] } as const;
 
-function SidePanel({ side, name, size, content }: Side & { side: 'left' | 'right' }) {
+function SidePanel({ id, place, side, isNarrow }: { id: string; place: Place; side: Side; isNarrow: boolean }) {
   const panel = usePanelRef();
-  const [folded, setFolded] = useState(false);
-  const [Fold, Unfold] = ICONS[side];
-  const toggle = (): void => {
-    if (panel.current?.isCollapsed()) panel.current.expand();
-    else panel.current?.collapse();
+  const [form, setForm] = useState<Form>(() => chosenForm(id, place, side));
+  const [card, setCard] = useState(false);
+  const isRail = isNarrow || form === 'rail';
+  useLayoutEffect(() => {
+    if (isRail) panel.current?.collapse();
+    else panel.current?.expand();
+  }, [isRail, panel]);
+  const choose = (next: Form): void => {
+    localStorage.setItem(keyOf(id, place), next);
+    setForm(next);
+    setCard(false);
   };
-  const Icon = folded ? Unfold : Fold;
+  const [Fold, Unfold] = ICONS[place];
+  const iconButton = 'rounded-sm p-1.5 text-quiet hover:bg-canvas hover:text-ink';
   const body = (
     <Panel
-      id={side}
+      id={place}
       panelRef={panel}
       collapsible
-      collapsedSize={`${FOLDED}px`}
-      defaultSize={`${size}px`}
-      minSize="170px"
+      collapsedSize={`${RAIL}px`}
+      defaultSize={isRail ? `${RAIL}px` : `${side.size}px`}
+      minSize={`${Math.min(190, side.size)}px`}
       maxSize="460px"
       groupResizeBehavior="preserve-pixel-size"
-      onResize={({ inPixels }) => setFolded(inPixels < 60)}
-      className="relative"
+      onResize={({ inPixels }) => {
+        // Pulled together by hand, or apart: that is a choice too.
+        if (!isNarrow && inPixels > 0 && inPixels < 100 !== (form === 'rail')) choose(inPixels < 100 ? 'rail' : 'wide');
+      }}
+      className="!overflow-visible"
     >
-      <section aria-label={name} className="h-full overflow-y-auto overflow-x-hidden bg-paper">
-        {!folded && content}
+      <section aria-label={side.name} className="relative flex h-full min-w-0 flex-col bg-paper">
+        <div
+          className={`flex shrink-0 items-center ${isRail ? 'justify-center' : 'justify-between pl-3.5 pr-1.5'} h-9`}
+        >
+          {!isRail && <span className="caption truncate">{side.name}</span>}
+          <button
+            type="button"
+            onClick={() => (isRail ? (isNarrow ? setCard(!card) : choose('wide')) : choose('rail'))}
+            aria-expanded={!isRail || card}
+            aria-label={`${isRail && !card ? 'Unfold' : 'Fold'} ${side.name}`}
+            className={iconButton}
+          >
+            {isRail ? <Unfold aria-hidden size={16} /> : <Fold aria-hidden size={16} />}
+          </button>
+        </div>
+        <div className="min-h-0 flex-1 overflow-y-auto overflow-x-hidden" data-rail={isRail}>
+          {isRail ? side.rail(() => setCard(true)) : side.content}
+        </div>
+        {isRail && card && (
+          <FloatingCard place={place} name={side.name} width={side.size} onClose={() => setCard(false)}>
+            {side.content}
+          </FloatingCard>
+        )}
       </section>
-      <button
-        type="button"
-        onClick={toggle}
-        aria-expanded={!folded}
-        aria-label={folded ? `Unfold ${name}` : `Fold ${name}`}
-        className="absolute right-1.5 top-1.5 z-10 rounded-sm p-1 text-quiet hover:bg-canvas hover:text-ink"
-      >
-        <Icon aria-hidden size={16} />
-      </button>
     </Panel>
   );
   const separator = (
     <Separator
-      id={`${side}-edge`}
-      aria-label={`Width of ${name}`}
+      id={`${place}-edge`}
+      aria-label={`Width of ${side.name}`}
       className="w-px bg-rule outline-none hover:bg-action focus-visible:bg-action data-[separator=active]:bg-action focus-visible:outline-2"
+      disabled={isNarrow}
     />
   );
-  return side === 'left' ? (
+  return place === 'left' ? (
     <>
       {body}
       {separator}
@@ -86,5 +139,81 @@ function SidePanel({ side, name, size, content }: Side & { side: 'left' | 'right
       {separator}
       {body}
     </>
+  );
+}
+
+/** The wide form of a rail, over the map. It goes when one turns to something else, unless it is pinned. */
+function FloatingCard({
+  place,
+  name,
+  width,
+  onClose,
+  children,
+}: {
+  place: Place;
+  name: string;
+  width: number;
+  onClose: () => void;
+  children: ReactNode;
+}) {
+  const card = useRef<HTMLDivElement>(null);
+  const [pinned, setPinned] = useState(false);
+  useEffect(() => {
+    const before = document.activeElement as HTMLElement | null;
+    const own = card.current;
+    own?.focus({ preventScroll: true });
+    return () => {
+      // Back to where one was, if the focus would fall to nothing.
+      if (own?.contains(document.activeElement) || document.activeElement === document.body) before?.focus();
+    };
+  }, []);
+  useEffect(() => {
+    if (pinned) return;
+    const away = ({ target }: PointerEvent): void => {
+      const rail = card.current?.parentElement;
+      if (target instanceof Element && !rail?.contains(target) && !target.closest('[role=dialog]')) onClose();
+    };
+    window.addEventListener('pointerdown', away);
+    return () => window.removeEventListener('pointerdown', away);
+  }, [pinned, onClose]);
+  const PinIcon = pinned ? PinOff : Pin;
+  return (
+    <div
+      ref={card}
+      role="group"
+      aria-label={name}
+      tabIndex={-1}
+      className={`absolute inset-y-0 z-30 flex flex-col border-ink bg-paper outline-none ${place === 'left' ? 'left-full border-r' : 'right-full border-l'}`}
+      style={{ width: `min(${width}px, calc(100vw - ${2 * RAIL + 8}px))` }}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape' || event.defaultPrevented) return;
+        event.stopPropagation();
+        onClose();
+      }}
+    >
+      <div className="flex h-9 shrink-0 items-center justify-between pl-3.5 pr-1.5">
+        <span className="caption truncate">{name}</span>
+        <span className="flex">
+          <button
+            type="button"
+            aria-pressed={pinned}
+            aria-label={pinned ? 'Let go of the pin' : 'Pin it here'}
+            className="rounded-sm p-1.5 text-quiet hover:bg-canvas hover:text-ink"
+            onClick={() => setPinned(!pinned)}
+          >
+            <PinIcon aria-hidden size={14} />
+          </button>
+          <button
+            type="button"
+            aria-label={`Close ${name}`}
+            className="rounded-sm p-1.5 text-quiet hover:bg-canvas hover:text-ink"
+            onClick={onClose}
+          >
+            <X aria-hidden size={15} />
+          </button>
+        </span>
+      </div>
+      <div className="min-h-0 flex-1 overflow-y-auto overflow-x-hidden">{children}</div>
+    </div>
   );
 }

@@ -28,6 +28,13 @@ export function Dialog({
         <RadixDialog.Overlay className={OVERLAY} />
         <RadixDialog.Content
           className={PANEL}
+          onOpenAutoFocus={(event) => {
+            // What is to be typed first has the focus, not the button that closes.
+            const first = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('[data-autofocus]');
+            if (!first) return;
+            event.preventDefault();
+            first.focus();
+          }}
           {...(onCloseAutoFocus && { onCloseAutoFocus })}
           {...(!description && { 'aria-describedby': undefined })}
         >

@@ -2,16 +2,26 @@ import { kindOfTopic } from '@ichnograph/core';
 import type { Chip, Legend } from '@ichnograph/core';
 import { useDraggable } from '@dnd-kit/core';
 import { X } from 'lucide-react';
-import { useState } from 'react';
+import { useDraft } from '../app/drafts';
 import { useEditor, useEditorState } from './editor';
 
 /** Terms that wait beside the map, the teacher's and the student's own. Drag one onto the map, or press Enter on it. */
-export function BankPanel({ legend, onPlace }: { legend: Legend; onPlace: (chip: Chip) => void }) {
+export function BankPanel({
+  workId,
+  legend,
+  onPlace,
+}: {
+  workId: string;
+  legend: Legend;
+  onPlace: (chip: Chip) => void;
+}) {
   const { actions } = useEditor();
   const chips = useEditorState((state) => state.chips);
-  const [text, setText] = useState('');
+  const known = useEditorState((state) => state.report !== null);
+  const [draft, setText] = useDraft<string>(`a term for ${workId}`);
+  const text = draft ?? '';
   const add = (): void => {
-    if (actions.addToBank(text)) setText('');
+    if (actions.addToBank(text)) setText(null);
   };
   return (
     <section aria-label="Word bank">
@@ -22,9 +32,10 @@ export function BankPanel({ legend, onPlace }: { legend: Legend; onPlace: (chip:
         maxLength={300}
         placeholder="Type a term, press Enter"
         value={text}
-        onChange={(event) => setText(event.target.value)}
+        onChange={(event) => setText(event.target.value === '' ? null : event.target.value)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') {
+          // While an input method composes, Enter chooses a word and ends nothing.
+          if (event.key === 'Enter' && !event.nativeEvent.isComposing) {
             event.preventDefault();
             add();
           }
@@ -36,7 +47,9 @@ export function BankPanel({ legend, onPlace }: { legend: Legend; onPlace: (chip:
           actions.addToBank(pasted);
         }}
       />
-      {chips.length === 0 && <p className="text-sm text-quiet">Every given term is on the map.</p>}
+      {chips.length === 0 && (
+        <p className="text-sm text-quiet">{known ? 'Every given term is on the map.' : 'Looking what is placed …'}</p>
+      )}
       <ul className="grid gap-1">
         {chips.map((chip) => (
           <li key={chip.key} className="flex min-w-0">
@@ -64,7 +77,7 @@ function ChipButton({ chip, legend, onPlace }: { chip: Chip; legend: Legend; onP
         onBlur={() => actions.look(null)}
         onPointerEnter={() => actions.look(chip)}
         onPointerLeave={() => actions.look(null)}
-        className={`flex min-w-0 flex-1 touch-none items-baseline justify-between gap-2 border border-l-4 border-rule bg-white px-2 py-1 text-left hover:bg-wash ${isDragging ? 'opacity-40' : ''}`}
+        className={`flex min-w-0 flex-1 touch-manipulation items-baseline justify-between gap-2 border border-l-4 border-rule bg-white px-2 py-1 text-left hover:bg-wash ${isDragging ? 'opacity-40' : ''}`}
         style={{ borderLeftColor: colour }}
       >
         <span className="words min-w-0">{chip.text}</span>

@@ -1,5 +1,6 @@
+import { sumsOf } from '@ichnograph/core';
 import type { Chip } from '@ichnograph/core';
-import { ReportHead, ResultsList } from '../map';
+import { RailSum, ReportHead, ResultsList, ResultsRail } from '../map';
 import { Button } from '../ui/button';
 import { useEditor, useEditorState } from './editor';
 import { FirstStep, isBare } from './first-step';
@@ -10,10 +11,12 @@ interface Props {
   onGo: (ids: readonly string[]) => void;
   onPlaceTerm: (chip: Chip) => void;
   mayEdit: boolean;
+  /** the narrow form */
+  rail?: boolean;
 }
 
 /** The requirements with what the check found; for a bare starter, where to begin. */
-export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit }: Props) {
+export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit, rail = false }: Props) {
   const { actions } = useEditor();
   const report = useEditorState((state) => state.report);
   const requirement = useEditorState((state) => state.requirement);
@@ -21,6 +24,27 @@ export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit }: Props) {
   const tooLong = useEditorState((state) => state.tooLong);
   const bare = useEditorState(({ map }) => isBare(map));
   const { assignment } = open;
+  const list = {
+    assignment,
+    report: bare ? null : report,
+    chosen: requirement,
+    onChoose: actions.showRequirement,
+    onGo,
+    termAction: (term: string) => {
+      const chip = chips.find(({ text }) => text === term);
+      return chip && mayEdit ? (
+        <Button small className="shrink-0" onClick={() => onPlaceTerm(chip)}>
+          Place
+        </Button>
+      ) : null;
+    },
+  };
+  if (rail)
+    return (
+      <div data-testid="checks">
+        <ResultsRail {...list} head={report && !bare ? <RailSum {...sumsOf(report)} /> : null} />
+      </div>
+    );
   const own = assignment.legend.topicKinds.find(({ givenBy }) => givenBy === 'student')?.name ?? null;
   return (
     <div className="pb-4" data-testid="checks">
@@ -36,21 +60,7 @@ export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit }: Props) {
           This map takes too long to check while you draw. It is checked when you hand in.
         </p>
       )}
-      <ResultsList
-        assignment={assignment}
-        report={bare ? null : report}
-        chosen={requirement}
-        onChoose={actions.showRequirement}
-        onGo={onGo}
-        termAction={(term) => {
-          const chip = chips.find(({ text }) => text === term);
-          return chip && mayEdit ? (
-            <Button small className="shrink-0" onClick={() => onPlaceTerm(chip)}>
-              Place
-            </Button>
-          ) : null;
-        }}
-      />
+      <ResultsList {...list} />
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { announce } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
+import { useDraft } from '../app/drafts';
 import { refresh } from '../app/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
@@ -29,7 +30,8 @@ export function HandInDialog({
   const navigate = useNavigate();
   const report = useEditorState((state) => state.report);
   const state = useStore(work.store, (store) => store.state);
-  const [note, setNote] = useState('');
+  const [draft, setNote] = useDraft<string>(`note on ${detail.id}`);
+  const note = draft ?? '';
   const [trouble, setTrouble] = useState('');
   const [sending, setSending] = useState(false);
   const open = numbered(report?.results ?? []).filter(({ status }) => status !== 'met' && status !== 'not-applicable');
@@ -42,6 +44,7 @@ export function HandInDialog({
         client: work.live.client,
         count: work.live.made,
       });
+      setNote(null);
       await refresh();
       announce('Your map is handed in.');
       await navigate(`/receipts/${id}`);
@@ -90,7 +93,7 @@ export function HandInDialog({
           rows={3}
           maxLength={2000}
           value={note}
-          onChange={({ target }) => setNote(target.value)}
+          onChange={({ target }) => setNote(target.value === '' ? null : target.value)}
           placeholder="If there is something to say"
         />
       </label>

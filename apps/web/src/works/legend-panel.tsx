@@ -8,7 +8,7 @@ export function LegendPanel({ assignment, mayEdit }: { assignment: Assignment; m
   const { actions } = useEditor();
   const next = useEditorState((state) => state.next);
   const map = useEditorState((state) => state.map);
-  const chips = useEditorState((state) => state.chips);
+  const chips = useEditorState((state) => (state.report ? state.chips : null));
   const { legend } = assignment;
   const row = 'flex w-full min-w-0 items-center gap-2 rounded-sm border px-2 py-[3px] text-left';
   const chosen = 'border-action bg-wash';

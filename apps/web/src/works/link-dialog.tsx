@@ -28,6 +28,7 @@ export function LinkDialog({ onClosed }: { onClosed: () => void }) {
       }}
     >
       <input
+        data-autofocus
         className="field mb-2"
         aria-label="Find a topic"
         placeholder="Type a part of its text"

@@ -1,8 +1,21 @@
 import { ARROWS, DASHES, isStructural, linkStyle, ROUTES, SHAPES, topicStyle } from '@ichnograph/core';
 import type { Assignment, Link, LinkLooks, Topic, TopicLooks } from '@ichnograph/core';
-import { ArrowLeftRight, Eraser, Link2, Pencil, Redo2, Shapes, Trash2, Undo2 } from 'lucide-react';
+import {
+  ArrowLeftRight,
+  Eraser,
+  Link2,
+  Pencil,
+  Redo2,
+  Shapes,
+  SquareDashedMousePointer,
+  Trash2,
+  Undo2,
+} from 'lucide-react';
 import { Popover } from 'radix-ui';
+import type { ReactNode } from 'react';
+import { useMedia } from '../app/use-media';
 import { Button, buttonClass } from '../ui/button';
+import { useCommand } from './commands';
 import { useEditor, useEditorState } from './editor';
 import { Swatches } from './swatches';
 
@@ -11,8 +24,8 @@ export function LooksBar({ assignment }: { assignment: Assignment }) {
   const { actions } = useEditor();
   const map = useEditorState((state) => state.map);
   const selection = useEditorState((state) => state.selection);
-  const canUndo = useEditorState((state) => state.canUndo);
-  const canRedo = useEditorState((state) => state.canRedo);
+  const gathering = useEditorState((state) => state.gathering);
+  const isTouch = useMedia('(pointer: coarse)');
   const topics = map.topics.filter(({ id }) => selection.includes(id));
   const links = map.links.filter(({ id }) => selection.includes(id));
   const isFixed = assignment.styleMode === 'guided' && assignment.looks === 'fixed';
@@ -20,19 +33,23 @@ export function LooksBar({ assignment }: { assignment: Assignment }) {
   return (
     <div role="toolbar" aria-label="Selection" className="@container border-b border-rule bg-paper">
       <div className="flex h-[42px] items-center gap-1 px-2">
-        <Button small look="quiet" aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!canUndo} onClick={actions.undo}>
+        <CommandButton id="undo" bare>
           <Undo2 aria-hidden size={15} />
-        </Button>
-        <Button
-          small
-          look="quiet"
-          aria-label="Redo"
-          title="Redo (Ctrl+Shift+Z)"
-          disabled={!canRedo}
-          onClick={actions.redo}
-        >
+        </CommandButton>
+        <CommandButton id="redo" bare>
           <Redo2 aria-hidden size={15} />
-        </Button>
+        </CommandButton>
+        {isTouch && (
+          <Button
+            small
+            aria-pressed={gathering}
+            className="aria-pressed:bg-wash"
+            onClick={() => actions.gather(!gathering)}
+          >
+            <SquareDashedMousePointer aria-hidden size={14} />
+            <Name>Choose several</Name>
+          </Button>
+        )}
         <span aria-hidden className="mx-1 h-5 border-l border-rule" />
         {selection.length === 0 ? (
           <span className="truncate text-sm text-quiet">
@@ -67,30 +84,55 @@ export function LooksBar({ assignment }: { assignment: Assignment }) {
               <Name>As its kind</Name>
             </Button>
             {one && (
-              <Button small onClick={() => actions.edit(selection[0]!)} title="F2">
+              <CommandButton id="words" name="Words">
                 <Pencil aria-hidden size={13} />
-                <Name>Words</Name>
-              </Button>
+              </CommandButton>
             )}
             {topics.length === 1 && links.length === 0 && (
-              <Button small onClick={() => actions.askLink(true)} title="Alt+K">
+              <CommandButton id="link" name="Link to …">
                 <Link2 aria-hidden size={14} />
-                <Name>Link to …</Name>
-              </Button>
+              </CommandButton>
             )}
             {links.length > 0 && (
-              <Button small onClick={actions.turn}>
+              <CommandButton id="turn" name="Turn round">
                 <ArrowLeftRight aria-hidden size={14} />
-                <Name>Turn round</Name>
-              </Button>
+              </CommandButton>
             )}
-            <Button small look="quiet" onClick={() => actions.remove()} aria-label="Delete" title="Delete">
+            <CommandButton id="delete" name="Delete" bare>
               <Trash2 aria-hidden size={15} />
-            </Button>
+            </CommandButton>
           </>
         )}
       </div>
     </div>
+  );
+}
+
+/** A command as a button of the bar; bare ones show their sign alone. */
+function CommandButton({
+  id,
+  name,
+  bare = false,
+  children,
+}: {
+  id: string;
+  name?: string;
+  bare?: boolean;
+  children: ReactNode;
+}) {
+  const command = useCommand(id);
+  const words = name ?? command.name;
+  return (
+    <Button
+      small
+      {...(bare && { look: 'quiet', 'aria-label': words })}
+      title={command.title}
+      disabled={command.disabled}
+      onClick={command.onClick}
+    >
+      {children}
+      {!bare && <Name>{words}</Name>}
+    </Button>
   );
 }
 

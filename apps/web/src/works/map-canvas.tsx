@@ -1,48 +1,43 @@
 import type { WorkDetail } from '@ichnograph/contract';
 import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
-import { Keyboard } from 'lucide-react';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { RefObject } from 'react';
-import { useStore } from 'zustand';
-import { showDay } from '../app/dates';
-import { useTimeZone } from '../app/queries';
-import { Canvas, TitleBlock, useEvidence, ViewControls } from '../map';
-import type { Gestures, Padding } from '../map';
-import { Button } from '../ui/button';
+import { useComments } from '../app/queries';
+import { Canvas, CommentCard, FREE, Margin, useEvidence, useMarginWidth } from '../map';
+import type { Gestures } from '../map';
 import { onCanvasKey } from './canvas-keys';
+import { useCommands } from './commands';
 import { useEditor, useEditorState } from './editor';
 import type { Typing } from './editor';
 import { isBare } from './first-step';
 import { ResizeGrip } from './resize-grip';
-import { SaveWords } from './save-words';
 import { TypingOverlay } from './typing-overlay';
 import type { OpenWork } from './use-live-work';
-
-/** What the title block and the view controls cover is kept free when the whole map is shown. */
-const PADDING: Padding = { top: 44, left: 24, right: 24, bottom: 196 };
 
 interface Props {
   detail: WorkDetail;
   open: OpenWork;
   host: RefObject<HTMLDivElement | null>;
-  centre: () => { x: number; y: number };
-  onKeys: () => void;
 }
 
-/** The student's canvas: what is drawn, what is typed on it, and the title block. */
-export function MapCanvas({ detail, open, host, centre, onKeys }: Props) {
+/** The student's canvas: what is drawn, what is typed on it, and in its margin the remarks on what came back. */
+export function MapCanvas({ detail, open, host }: Props) {
   const editor = useEditor();
   const { actions } = editor;
-  const zone = useTimeZone();
+  const { commands, desk } = useCommands();
   const map = useEditorState((state) => state.map);
   const selected = useEditorState((state) => state.selection);
   const report = useEditorState((state) => state.report);
   const requirement = useEditorState((state) => state.requirement);
   const typing = useEditorState((state) => state.typing);
-  const state = useStore(open.work.store, (store) => store.state);
+  const gathering = useEditorState((state) => state.gathering);
   const selection = useMemo(() => new Set(selected), [selected]);
   const bare = isBare(map);
+  const { legend } = open.assignment;
   const { flags, concern, marks } = useEvidence(map, open.assignment, bare ? null : report, requirement);
+  const remarks = useRemarks(detail);
+  const margin = useMarginWidth(remarks.length);
+  const [comment, chooseComment] = useState<string | null>(null);
   const gestures = useMemo(
     (): Gestures => ({
       onMove: actions.move,
@@ -54,7 +49,6 @@ export function MapCanvas({ detail, open, host, centre, onKeys }: Props) {
     [actions],
   );
   useInView(typing);
-  const { legend } = open.assignment;
   return (
     <Canvas
       label={`Map with ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic; the view “Sentences” is the map as text.`}
@@ -64,12 +58,13 @@ export function MapCanvas({ detail, open, host, centre, onKeys }: Props) {
       flags={flags}
       concern={concern}
       typing={typing && typing.what !== 'new' ? typing.id : null}
-      padding={PADDING}
+      padding={{ ...FREE, right: FREE.right + margin }}
+      gathering={gathering}
       fitKey={detail.id}
       hostRef={host}
       onSelect={actions.select}
       onHover={actions.hover}
-      onKey={(event) => onCanvasKey(event, editor, centre, detail.mayEdit)}
+      onKey={(event) => onCanvasKey(event, commands, desk)}
       gestures={detail.mayEdit ? gestures : undefined}
       overlay={
         <>
@@ -90,22 +85,30 @@ export function MapCanvas({ detail, open, host, centre, onKeys }: Props) {
         </>
       }
     >
-      <ViewControls map={map} legend={legend} padding={PADDING} />
-      <Button small className="absolute bottom-3 left-[14.2rem] z-10" onClick={onKeys} aria-label="Keys on the map">
-        <Keyboard aria-hidden size={14} />
-      </Button>
-      <TitleBlock
-        title={map.title}
-        focusQuestion={map.focusQuestion}
-        drawnBy={detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ')}
-        assignment={detail.className}
-        state={detail.mayEdit ? <SaveWords state={state} /> : 'To be read'}
-        date={showDay(new Date().toISOString(), zone).replace(/^\w+ /, '')}
-        onEntitle={detail.mayEdit ? actions.entitle : undefined}
+      <Margin
+        map={map}
+        legend={legend}
+        comments={remarks}
+        chosen={comment}
+        onChoose={(chosen) => {
+          chooseComment(chosen);
+          const target = remarks.find(({ id }) => id === chosen)?.target;
+          if (target && [...map.topics, ...map.links].some(({ id }) => id === target)) actions.select([target]);
+        }}
+        card={(one, letter) => (
+          <CommentCard comment={one} letter={letter} map={map} legend={legend} onClose={() => chooseComment(null)} />
+        )}
       />
     </Canvas>
   );
 }
+
+/** The remarks on what came back last: while one revises they belong beside the map. */
+function useRemarks(detail: WorkDetail) {
+  const back = detail.submissions.find(({ returnedAt }) => returnedAt !== null);
+  return useComments(back?.id ?? null).data ?? NO_REMARKS;
+}
+const NO_REMARKS: never[] = [];
 
 /** Brings what is being typed into view, by the least movement. */
 function useInView(typing: Typing | null): void {

@@ -1,42 +1,45 @@
-import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import type { DragEndEvent } from '@dnd-kit/core';
-import { kindOfTopic } from '@ichnograph/core';
+import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
+import type { Active, DragEndEvent } from '@dnd-kit/core';
+import { drawnBox, kindOfTopic } from '@ichnograph/core';
 import type { Chip, Legend } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
-import { useRef, useState } from 'react';
+import { Keyboard } from 'lucide-react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { HeadOfPage } from '../app/crumbs';
-import { showMoment } from '../app/dates';
-import { Failed } from '../app/failures';
+import { showDay, showMoment } from '../app/dates';
 import { Loading, useTitle } from '../app/page';
 import { useMe, useTimeZone, useWork } from '../app/queries';
+import { Waiting } from '../app/waiting';
 import { Brief } from '../assignments';
-import { SentencesView, useShow } from '../map';
-import type { Padding } from '../map';
+import { MapFoot, SentencesView, useShow } from '../map';
 import { Button } from '../ui/button';
 import { Desk } from '../ui/desk';
 import { Dialog } from '../ui/dialog';
 import { Segments } from '../ui/segments';
-import { CANVAS_SHORTCUTS } from './canvas-keys';
 import { ChecksPanel } from './checks-panel';
+import { commandOf, CommandsProvider, commandsFor } from './commands';
+import type { DeskHand } from './commands';
 import { DeleteGiven } from './delete-given';
 import { EditorProvider, useEditor, useEditorState } from './editor';
+import type { Spot, Typing } from './editor';
 import { HandInDialog } from './hand-in-dialog';
-import { LeftPanel } from './left-panel';
+import { LeftPanel, LeftRail } from './left-panel';
 import { LinkDialog } from './link-dialog';
 import { LooksBar } from './looks-bar';
 import { MapCanvas } from './map-canvas';
 import { Notices } from './notices';
+import { CommandPalette, KeysDialog } from './palette';
 import { ReadingLine } from './reading-line';
+import { SaveWords } from './save-words';
 import { useLiveWork } from './use-live-work';
 import type { OpenWork } from './use-live-work';
 
 export function MapPage() {
   const work = useWork(useParams().id!);
-  if (work.isPending) return <Loading what="Opening the map …" />;
-  if (work.isError) return <Failed error={work.error} />;
+  if (work.data === undefined) return <Waiting of={work} what="Opening the map …" />;
   return <OpenMap key={work.data.id} detail={work.data} />;
 }
 
@@ -70,135 +73,241 @@ function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   );
 }
 
-const AROUND: Padding = { top: 90, left: 90, right: 90, bottom: 220 };
 const VIEWS = ['Map', 'Sentences'] as const;
+type Shown = 'brief' | 'hand in' | 'keys' | 'palette';
 
 function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const zone = useTimeZone();
   const flow = useReactFlow();
-  const { actions } = useEditor();
+  const editor = useEditor();
+  const { actions } = editor;
   const host = useRef<HTMLDivElement>(null);
   const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
-  const [showBrief, setShowBrief] = useState(false);
-  const [showHandIn, setShowHandIn] = useState(false);
-  const [showKeys, setShowKeys] = useState(false);
+  const [shown, setShown] = useState<Shown | null>(null);
   const [carried, setCarried] = useState<Chip | null>(null);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
-  const { showMarks } = useShow();
+  const state = useStore(open.work.store, (store) => store.state);
+  const map = useEditorState((one) => one.map);
+  // A finger that stays a moment takes a term up; one that goes on at once scrolls the bank.
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
+  );
+  const { show, showMarks } = useShow();
   const { assignment } = open;
-  const mayEdit = detail.mayEdit;
-  const centre = (): { x: number; y: number } => {
+  const { legend } = assignment;
+  const { mayEdit, mayHandIn } = detail;
+  const focusCanvas = (): void => host.current?.focus({ preventScroll: true });
+  const centre = (): Spot => {
     const box = host.current!.getBoundingClientRect();
     return flow.screenToFlowPosition({ x: box.x + box.width / 2, y: box.y + box.height / 2 });
   };
+  const desk: DeskHand = {
+    editor,
+    mayEdit,
+    mayHandIn,
+    centre,
+    leaveCanvas: () => document.getElementById('map-foot')?.focus({ preventScroll: true }),
+    fit: () => show(drawnBox(editor.store.getState().map, legend)),
+    show: (what) => (what === 'Map' || what === 'Sentences' ? setView(what) : setShown(what)),
+  };
+  const commands = useMemo(() => commandsFor(assignment, { mayEdit, mayHandIn }), [assignment, mayEdit, mayHandIn]);
+  usePageKeys(commands, desk);
+  useKeptTyping(detail.id);
   const go = (ids: readonly string[]): void => {
     setView('Map');
     actions.select(ids);
     requestAnimationFrame(() =>
-      showMarks(open.editor.store.getState().map, assignment.legend, ids, { padding: AROUND, duration: 200 }),
+      showMarks(editor.store.getState().map, legend, ids, {
+        padding: { top: 90, left: 90, right: 90, bottom: 90 },
+        duration: 200,
+      }),
     );
-    host.current?.focus({ preventScroll: true });
+    focusCanvas();
   };
   const dropped = ({ active, activatorEvent, delta }: DragEndEvent): void => {
     setCarried(null);
-    const { clientX, clientY } = activatorEvent as PointerEvent;
-    const [x, y] = [clientX + delta.x, clientY + delta.y];
+    const from =
+      'touches' in activatorEvent ? (activatorEvent as TouchEvent).touches[0]! : (activatorEvent as MouseEvent);
+    const [x, y] = [from.clientX + delta.x, from.clientY + delta.y];
     const box = host.current?.getBoundingClientRect();
-    if (!box || x < box.left || x > box.right || y < box.top || y > box.bottom) return;
+    const over = document.elementFromPoint(x, y);
+    if (!box || x < box.left || x > box.right || y < box.top || y > box.bottom || !host.current?.contains(over)) return;
     actions.place(active.data.current as Chip, flow.screenToFlowPosition({ x, y }));
   };
+  /** Places a term in the nearest free place, and brings it into sight if that is out of it. */
   const placeNearCentre = (chip: Chip): void => {
-    if (mayEdit) actions.placeNear(chip, centre());
+    if (!mayEdit || view !== 'Map') return;
+    const id = actions.placeNear(chip, centre());
+    const topic = editor.store.getState().map.topics.find((one) => one.id === id);
+    const box = host.current?.getBoundingClientRect();
+    if (!topic || !box) return;
+    const at = flow.flowToScreenPosition({ x: topic.x, y: topic.y });
+    const seen = at.x > box.left + 40 && at.x < box.right - 40 && at.y > box.top + 30 && at.y < box.bottom - 30;
+    if (!seen) showMarks(editor.store.getState().map, legend, [topic.id], { duration: 200 });
   };
+  const dialog = (what: Shown) => ({
+    open: shown === what,
+    onOpenChange: (is: boolean) => setShown(is ? what : null),
+  });
   return (
-    <DndContext
-      sensors={sensors}
-      onDragStart={({ active }) => {
-        setCarried(active.data.current as Chip);
-      }}
-      onDragCancel={() => setCarried(null)}
-      onDragEnd={dropped}
-      autoScroll={false}
-    >
-      <HeadOfPage
-        crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
-        middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
-        actions={
-          <>
-            {detail.due && <span className="hidden text-quiet xl:inline">Due {showMoment(detail.due, zone)}</span>}
-            <Button onClick={() => setShowBrief(true)}>Brief</Button>
-            {detail.mayHandIn && (
-              <Button look="action" onClick={() => setShowHandIn(true)}>
-                {detail.submissions.length > 0 ? 'Hand in again …' : 'Hand in …'}
-              </Button>
-            )}
-          </>
-        }
-      />
-      <Desk
-        id="map"
-        left={{
-          name: 'legend and word bank',
-          size: 216,
-          content: <LeftPanel open={open} mayEdit={mayEdit} onPlace={placeNearCentre} />,
-        }}
-        right={{
-          name: 'requirements',
-          size: 288,
-          content: <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
+    <CommandsProvider value={{ commands, desk }}>
+      <DndContext
+        sensors={sensors}
+        onDragStart={({ active }) => setCarried(active.data.current as Chip)}
+        onDragCancel={() => setCarried(null)}
+        onDragEnd={dropped}
+        autoScroll={false}
+        accessibility={{
+          screenReaderInstructions: { draggable: 'Press Enter to place it on the map, or drag it there.' },
+          announcements: CARRYING,
         }}
       >
-        {mayEdit && <LooksBar assignment={assignment} />}
-        <div className="relative min-h-0 flex-1">
+        <HeadOfPage
+          crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
+          middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
+          actions={
+            <>
+              {detail.due && (
+                <span className="hidden whitespace-nowrap text-quiet xl:inline">
+                  Due {showMoment(detail.due, zone)}
+                </span>
+              )}
+              <Button onClick={() => setShown('brief')}>Brief</Button>
+              {mayHandIn && (
+                <Button look="action" onClick={() => setShown('hand in')}>
+                  {detail.submissions.length > 0 ? 'Hand in again …' : 'Hand in …'}
+                </Button>
+              )}
+            </>
+          }
+        />
+        <Desk
+          id="map"
+          left={{
+            name: 'Legend and word bank',
+            size: 216,
+            wideFrom: 1440,
+            content: <LeftPanel workId={detail.id} open={open} mayEdit={mayEdit} onPlace={placeNearCentre} />,
+            rail: (openCard) => <LeftRail open={open} mayEdit={mayEdit} onOpen={openCard} />,
+          }}
+          right={{
+            name: 'Requirements',
+            size: 288,
+            wideFrom: 1200,
+            content: <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
+            rail: () => <ChecksPanel rail open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
+          }}
+        >
+          {mayEdit && <LooksBar assignment={assignment} />}
           <Notices detail={detail} open={open} />
-          {view === 'Map' ? (
-            <MapCanvas detail={detail} open={open} host={host} centre={centre} onKeys={() => setShowKeys(true)} />
-          ) : (
-            <LiveSentences legend={assignment.legend} onGo={(id) => go([id])} />
-          )}
-        </div>
-        <ReadingLine open={open} />
-      </Desk>
-      <DragOverlay dropAnimation={null}>
-        {carried && (
-          <div
-            className="card inline-block border-l-4 px-2 py-1"
-            style={{ borderLeftColor: kindOfTopic(assignment.legend, carried.kind)?.outline ?? '#4d5867' }}
-          >
-            {carried.text}
+          <div className="relative min-h-0 flex-1">
+            {view === 'Map' ? (
+              <MapCanvas detail={detail} open={open} host={host} />
+            ) : (
+              <LiveSentences legend={legend} onGo={(id) => go([id])} />
+            )}
           </div>
-        )}
-      </DragOverlay>
-      <Dialog open={showBrief} onOpenChange={setShowBrief} title={detail.title} description={assignment.focusQuestion}>
-        <Brief text={assignment.brief} />
-      </Dialog>
-      <Dialog open={showKeys} onOpenChange={setShowKeys} title="Keys on the map">
-        <Shortcuts />
-      </Dialog>
-      <HandInDialog detail={detail} open={open} shown={showHandIn} onShow={setShowHandIn} />
-      <LinkDialog
-        onClosed={() => {
-          if (!open.editor.store.getState().typing) host.current?.focus({ preventScroll: true });
-        }}
-      />
-      <DeleteGiven host={host} open={open} />
-    </DndContext>
+          <MapFoot
+            map={map}
+            legend={legend}
+            reading={<ReadingLine open={open} />}
+            title={map.title}
+            focusQuestion={map.focusQuestion}
+            drawnBy={detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ')}
+            assignment={detail.className}
+            state={mayEdit ? <SaveWords state={state} /> : 'To be read'}
+            date={showDay(new Date().toISOString(), zone).replace(/^\w+ /, '')}
+            onEntitle={mayEdit ? actions.entitle : undefined}
+          >
+            <Button small onClick={() => setShown('keys')} aria-label="Keys of this page" title="Keys of this page (?)">
+              <Keyboard aria-hidden size={14} />
+            </Button>
+          </MapFoot>
+        </Desk>
+        <DragOverlay dropAnimation={null}>
+          {carried && (
+            <div
+              className="card inline-block border-l-4 px-2 py-1"
+              style={{ borderLeftColor: kindOfTopic(legend, carried.kind)?.outline ?? '#4d5867' }}
+            >
+              {carried.text}
+            </div>
+          )}
+        </DragOverlay>
+        <Dialog {...dialog('brief')} title={detail.title} description={assignment.focusQuestion}>
+          <Brief text={assignment.brief} />
+        </Dialog>
+        <KeysDialog {...dialog('keys')} />
+        <CommandPalette
+          {...dialog('palette')}
+          onClosed={() => {
+            if (!editor.store.getState().typing) focusCanvas();
+          }}
+        />
+        <HandInDialog
+          detail={detail}
+          open={open}
+          shown={shown === 'hand in'}
+          onShow={(is) => setShown(is ? 'hand in' : null)}
+        />
+        <LinkDialog
+          onClosed={() => {
+            if (!editor.store.getState().typing) focusCanvas();
+          }}
+        />
+        <DeleteGiven host={host} open={open} />
+      </DndContext>
+    </CommandsProvider>
   );
 }
+
+const wordsOf = ({ active }: { active: Active }): string => (active.data.current as Chip).text;
+/** What is said of a term that is dragged: its words, never its id. */
+const CARRYING = {
+  onDragStart: (event: { active: Active }) => `${wordsOf(event)} is taken up.`,
+  onDragOver: () => undefined,
+  onDragEnd: (event: { active: Active }) => `${wordsOf(event)} is let go.`,
+  onDragCancel: (event: { active: Active }) => `${wordsOf(event)} stays where it was.`,
+};
 
 function LiveSentences({ legend, onGo }: { legend: Legend; onGo: (id: string) => void }) {
   return <SentencesView map={useEditorState(({ map }) => map)} legend={legend} onGo={onGo} />;
 }
 
-function Shortcuts() {
-  return (
-    <dl className="grid grid-cols-[11rem_1fr] gap-x-4 gap-y-1.5">
-      {CANVAS_SHORTCUTS.map(([keys, what]) => (
-        <div key={keys} className="contents">
-          <dt className="font-mono text-sm">{keys}</dt>
-          <dd>{what}</dd>
-        </div>
-      ))}
-    </dl>
-  );
+/** Keys of the page act wherever nothing is being typed and nothing lies over it. */
+function usePageKeys(commands: ReturnType<typeof commandsFor>, desk: DeskHand): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const target = event.target as Element;
+      if (
+        event.defaultPrevented ||
+        target.closest('input, textarea, select, [role=dialog], [role=alertdialog], [role=menu]')
+      )
+        return;
+      const command = commandOf(event, 'page', commands, desk.editor.store.getState());
+      if (!command) return;
+      event.preventDefault();
+      command.run(desk);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+}
+
+/** What is being typed on the map outlives a reload. */
+function useKeptTyping(workId: string): void {
+  const { store, actions } = useEditor();
+  const { id } = useMe();
+  useEffect(() => {
+    const key = `ichnograph:${id}:draft:typing on ${workId}`;
+    const kept = sessionStorage.getItem(key);
+    if (kept) {
+      const { typing, words } = JSON.parse(kept) as { typing: Typing; words: string };
+      actions.resume(typing, words);
+    }
+    return store.subscribe(({ typing, words }) => {
+      if (typing && words !== '') sessionStorage.setItem(key, JSON.stringify({ typing, words }));
+      else sessionStorage.removeItem(key);
+    });
+  }, [store, actions, id, workId]);
 }

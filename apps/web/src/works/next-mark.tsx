@@ -29,7 +29,7 @@ export function NextMark({ legend }: { legend: Legend }) {
       <svg
         role="img"
         aria-label={`The next topic is ${name}, drawn as ${style.shape}; the next link ${link.phrase || 'plain'}`}
-        className="card block h-[62px] w-full p-1"
+        className="card block h-[54px] w-full p-1"
         viewBox={`${left} ${-topic.height / 2 - 6} ${width} ${topic.height + 12}`}
         preserveAspectRatio="xMidYMid meet"
         style={{ fontKerning: 'none' }}

@@ -1,7 +1,7 @@
 import type { WorkDetail } from '@ichnograph/contract';
 import { useEffect, useRef } from 'react';
 import { useStore } from 'zustand';
-import { alertAloud, announce } from '../app/announcer';
+import { alertAloud, announce, hush } from '../app/announcer';
 import { showMoment } from '../app/dates';
 import { useTimeZone } from '../app/queries';
 import { Button } from '../ui/button';
@@ -16,12 +16,18 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
   const refusal = useEditorState((state) => state.refusal);
   const state = useStore(open.work.store, (store) => store.state);
   const before = useRef(state);
+  const said = useRef(false);
   useEffect(() => {
     if (before.current === state) return;
     const was = before.current;
     before.current = state;
-    if (saveSentence(state)) alertAloud(saveSentence(state)!);
-    else if (state === 'saved' && was !== 'opening') announce(saveWords(state));
+    if (saveSentence(state)) return alertAloud(saveSentence(state)!);
+    hush();
+    // Said when trouble is over, not after each edit: what was made is said instead.
+    if (state === 'saved' && (saveSentence(was) || !said.current)) {
+      if (was !== 'opening') announce(saveWords(state));
+      said.current = true;
+    }
   }, [state]);
   const [newest] = detail.submissions;
   const about =
@@ -32,32 +38,35 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
         : detail.state === 'handed in' && newest
           ? `Handed in ${showMoment(newest.handedInAt, zone)}.${detail.mayHandInAgain ? ' You may go on and hand in again until your teacher begins to mark.' : ''}`
           : null;
-  // Over the map, not above it: the map must not move under a hand because a connection came or went.
   const waiting = !detail.mayEdit && state === 'saving';
   return (
-    <div className="pointer-events-none absolute inset-x-0 top-0 z-20 [&>*]:pointer-events-auto">
+    // Over the map, not above it: it must not move under a hand because a connection came or went. What is known before
+    // one begins has a row of its own.
+    <>
       {about && (
         <p className="border-b border-rule bg-wash px-3.5 py-1.5 text-sm">
           {about}
           {waiting && ' What you changed since then is kept in this browser.'}
         </p>
       )}
-      {saveSentence(state) && (
-        <p className="border-b border-madder bg-madder-wash px-3.5 py-1.5 text-sm" data-testid="save-trouble">
-          {saveSentence(state)}
-        </p>
-      )}
-      {refusal && (
-        <div
-          className="flex items-start justify-between gap-3 border-b border-ochre bg-ochre-wash px-3.5 py-1.5 text-sm"
-          data-testid="refusal"
-        >
-          <p className="words min-w-0">{refusal}</p>
-          <Button small look="quiet" onClick={actions.dismiss}>
-            Good
-          </Button>
-        </div>
-      )}
-    </div>
+      <div className="relative z-20 h-0 [&>*]:absolute [&>*]:inset-x-0 [&>*]:top-0">
+        {saveSentence(state) && (
+          <p className="border-b border-madder bg-madder-wash px-3.5 py-1.5 text-sm" data-testid="save-trouble">
+            {saveSentence(state)}
+          </p>
+        )}
+        {refusal && (
+          <div
+            className="flex items-start justify-between gap-3 border-b border-ochre bg-ochre-wash px-3.5 py-1.5 text-sm"
+            data-testid="refusal"
+          >
+            <p className="words min-w-0">{refusal}</p>
+            <Button small look="quiet" onClick={actions.dismiss}>
+              Good
+            </Button>
+          </div>
+        )}
+      </div>
+    </>
   );
 }

@@ -15,29 +15,21 @@ export function ReadingLine({ open }: { open: OpenWork }) {
   const parent = typing?.what === 'new' ? map.topics.find(({ id }) => id === typing.from) : undefined;
   const shown =
     typing && typing.what !== 'new' ? typing.id : (hovered ?? (selection.length === 1 ? selection[0]! : null));
+  if (typing?.what === 'new')
+    return parent ? (
+      <ReadSentence from={parent.text} phrase="" to={words || '…'} />
+    ) : (
+      <span className="truncate">A new {kindOfTopic(legend, next.topicKind)?.name ?? 'topic'}</span>
+    );
+  if (shown)
+    return (
+      <Reading map={map} ruled={open.assignment} id={shown} phrase={typing?.what === 'phrase' ? words : undefined} />
+    );
   return (
-    <div
-      aria-label="Reading line"
-      role="region"
-      className="flex min-h-[38px] items-center gap-3 border-t border-rule bg-paper px-3.5"
-      data-testid="reading-line"
-    >
-      <span className="shrink-0 text-quiet">Reads</span>
-      {typing?.what === 'new' ? (
-        parent ? (
-          <ReadSentence from={parent.text} phrase="" to={words || '…'} />
-        ) : (
-          <span className="truncate">A new {kindOfTopic(legend, next.topicKind)?.name ?? 'topic'}</span>
-        )
-      ) : shown ? (
-        <Reading map={map} legend={legend} id={shown} phrase={typing?.what === 'phrase' ? words : undefined} />
-      ) : (
-        <span className="truncate text-quiet">
-          {selection.length > 1
-            ? `${selection.length} things are selected.`
-            : 'Point at a link to read it along its arrow.'}
-        </span>
-      )}
-    </div>
+    <span className="truncate text-quiet">
+      {selection.length > 1
+        ? `${selection.length} things are selected.`
+        : 'Point at a link to read it along its arrow.'}
+    </span>
   );
 }

@@ -1,3 +1,5 @@
+import { useEffect, useRef } from 'react';
+
 /** Colours to choose from, pale ones first, and a way to any other. */
 export function Swatches({
   label,
@@ -28,14 +30,38 @@ export function Swatches({
             }}
           />
         ))}
-        <input
-          type="color"
-          aria-label={`Another ${label.toLowerCase()}`}
-          className="h-6 w-8 border border-[#8b9389] bg-white"
+        <AnyColour
+          key={value}
+          label={`Another ${label.toLowerCase()}`}
           value={value && value !== 'none' ? value : '#ffffff'}
-          onChange={({ target }) => onChange(target.value)}
+          onChange={onChange}
         />
       </div>
     </div>
+  );
+}
+
+/** The browser's own picker. It tells each shade on the way; only the one it is left with is taken. */
+function AnyColour({ label, value, onChange }: { label: string; value: string; onChange: (colour: string) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  const newest = useRef(onChange);
+  useEffect(() => {
+    newest.current = onChange;
+  });
+  useEffect(() => {
+    const field = input.current;
+    // React's own `onChange` is the platform's `input`; `change` comes once, when the picker closes.
+    const chosen = (): void => newest.current(field!.value);
+    field?.addEventListener('change', chosen);
+    return () => field?.removeEventListener('change', chosen);
+  }, []);
+  return (
+    <input
+      ref={input}
+      type="color"
+      aria-label={label}
+      className="h-6 w-8 border border-[#8b9389] bg-white"
+      defaultValue={value}
+    />
   );
 }

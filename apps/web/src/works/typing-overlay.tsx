@@ -1,7 +1,7 @@
 import { drawLink, fitTopic, kindOfTopic, LIMITS, pointAlong, PHRASE_SIZE, topicStyle } from '@ichnograph/core';
 import type { Legend, Topic } from '@ichnograph/core';
-import { useEffect, useRef } from 'react';
-import type { KeyboardEvent } from 'react';
+import { useLayoutEffect, useRef } from 'react';
+import type { KeyboardEvent, RefObject } from 'react';
 import { useEditor, useEditorState } from './editor';
 import type { Typing } from './editor';
 
@@ -44,6 +44,17 @@ function useField(onDone: () => void) {
   };
 }
 
+/** The field has the focus as soon as it is there, before the key that opened it takes effect. */
+function useReady(input: RefObject<HTMLInputElement | HTMLTextAreaElement | null>, selects: boolean): void {
+  useLayoutEffect(() => {
+    const field = input.current;
+    field?.focus({ preventScroll: true });
+    // What was given is added to, not overwritten.
+    field?.setSelectionRange(selects ? 0 : field.value.length, field.value.length);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the field appears
+  }, []);
+}
+
 function TopicField({
   typing,
   legend,
@@ -61,10 +72,7 @@ function TopicField({
   );
   const field = useField(onDone);
   const input = useRef<HTMLTextAreaElement>(null);
-  useEffect(() => {
-    input.current?.focus({ preventScroll: true });
-    input.current?.setSelectionRange(0, input.current.value.length);
-  }, []);
+  useReady(input, typing.what === 'new' || existing?.origin === undefined);
   const base: Topic = existing ?? {
     id: 'new',
     text: '',
@@ -118,10 +126,7 @@ function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDon
   const map = useEditorState((state) => state.map);
   const field = useField(onDone);
   const input = useRef<HTMLInputElement>(null);
-  useEffect(() => {
-    input.current?.focus({ preventScroll: true });
-    input.current?.select();
-  }, []);
+  useReady(input, true);
   const link = map.links.find((one) => one.id === id);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find((one) => one.id === end));
   if (!link || !from || !to) return null;

@@ -1,4 +1,4 @@
-import { readAssignment } from '@ichnograph/core';
+import { openStoredAssignment } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { useEffect, useMemo, useState } from 'react';
@@ -17,7 +17,7 @@ export interface OpenWork {
 
 /** Opens a work for as long as its page is shown: live map, editor and checker, in this order of dependence. */
 export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | null {
-  const assignment = useMemo(() => readAssignment(detail.assignment), [detail.assignment]);
+  const assignment = useMemo(() => openStoredAssignment(detail.assignment), [detail.assignment]);
   const [open, setOpen] = useState<OpenWork | null>(null);
   const { id: workId } = detail;
   // A new answer about the work must not close the map: only another work, or another revision, does.
@@ -31,6 +31,7 @@ export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | n
       accountId,
       workId,
       onWorkChanged: () => void queries.invalidateQueries({ queryKey: [`works/${workId}`] }),
+      onDoubt: () => void queries.invalidateQueries({ queryKey: ['welcome'] }),
     });
     const editor = createEditor(work.live, assignment, accountId);
     const checker = startChecker(

@@ -117,7 +117,7 @@ const act: fc.Arbitrary<Act> = fc.oneof(
   text.map(
     (words): Act =>
       (map, make) =>
-        addToBank(map, words, make),
+        addToBank(map, words, rules, make),
   ),
 );
 

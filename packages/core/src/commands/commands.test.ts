@@ -120,10 +120,18 @@ test('a copy has new ids and no origin, and brings the links among what was copi
 });
 
 test('the bank takes one term a line, each once', () => {
-  const filled = after(addToBank(map, 'rust\n\n Rust!\npaint', maker()));
+  const filled = after(addToBank(map, 'rust\n\n Rust!\npaint', rules, maker()));
   expect(filled.wordBank.map(({ text }) => text)).toEqual(['rust', 'paint']);
-  expect(reason(addToBank(filled, 'RUST', maker()))).toContain('already');
-  expect(reason(addToBank(map, ' ', maker()))).toContain('Type a term');
+  expect(reason(addToBank(filled, 'RUST', rules, maker()))).toContain('already');
+  expect(reason(addToBank(map, ' ', rules, maker()))).toContain('Type a term');
+});
+
+test('the bank takes no term that waits there or stands on the map, in any of its wordings', () => {
+  const given = assignmentOf({ terms: [{ text: 'Truss', accept: ['lattice'] }, { text: 'Arch' }] });
+  expect(reason(addToBank(map, 'truss', given, maker()))).toBe('“truss” waits in the bank already.');
+  expect(reason(addToBank(map, 'Lattice', given, maker()))).toBe('“Lattice” waits in the bank already.');
+  expect(reason(addToBank(map, 'beam', given, maker()))).toBe('“beam” is on the map already.');
+  expect(after(addToBank(map, 'arch\nrust\ntruss', given, maker())).wordBank.map(({ text }) => text)).toEqual(['rust']);
 });
 
 test('chips are derived: terms not placed, starter topics taken off (with their origin), own terms', () => {

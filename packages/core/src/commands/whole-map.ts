@@ -1,7 +1,8 @@
 import { done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
+import { bankChips } from '../map/bank.js';
 import { LIMITS } from '../map/types.js';
-import type { Link, Topic, TopicMap } from '../map/types.js';
+import type { Assignment, Link, Topic, TopicMap } from '../map/types.js';
 import { onMap } from './maker.js';
 import { isBlank, normalForm } from '../words/normal-form.js';
 
@@ -62,22 +63,41 @@ export function entitle(map: TopicMap, fields: Partial<Pick<TopicMap, 'title' | 
   return changed ? done({ do: 'entitle', fields }) : done();
 }
 
-/** Puts terms of the student's own into the word bank, one a line; those already there are left out. */
-export function addToBank(map: TopicMap, text: string, maker: Maker): Outcome {
+/**
+ * Puts terms of the student's own into the word bank, one a line. Those that wait there already, given or own, and those
+ * that are on the map are left out; where nothing is left, the reason says where the first one is.
+ * @param given the assignment, whose other wordings of a term count as the term
+ */
+export function addToBank(
+  map: TopicMap,
+  text: string,
+  given: Pick<Assignment, 'terms' | 'starter' | 'language'>,
+  maker: Maker,
+): Outcome {
   const lines = text
     .split(/\r\n|\r|\n/)
     .map((line) => line.trim())
     .filter((line) => !isBlank(line));
   if (lines.length === 0) return refused('Type a term first.');
   if (lines.some((line) => line.length > LIMITS.text)) return refused(`A term has room for ${LIMITS.text} characters.`);
-  const there = new Set(map.wordBank.map((entry) => normalForm(entry.text)));
+  const wordings = new Map(
+    given.terms.flatMap((term) => [term.text, ...(term.accept ?? [])].map((one) => [normalForm(one), term.text])),
+  );
+  const formOf = (words: string): string => normalForm(wordings.get(normalForm(words)) ?? words);
+  const onTheMap = new Set(map.topics.map((topic) => formOf(topic.text)));
+  const waiting = new Set(bankChips(map, given).map((chip) => formOf(chip.text)));
   const fresh = lines.filter((line) => {
-    const form = normalForm(line);
-    if (there.has(form)) return false;
-    there.add(form);
+    const form = formOf(line);
+    if (onTheMap.has(form) || waiting.has(form)) return false;
+    waiting.add(form);
     return true;
   });
-  if (fresh.length === 0) return refused(`“${lines[0]}” is in your word bank already.`);
+  if (fresh.length === 0)
+    return refused(
+      onTheMap.has(formOf(lines[0]!))
+        ? `“${lines[0]}” is on the map already.`
+        : `“${lines[0]}” waits in the bank already.`,
+    );
   return done(
     ...fresh.map((line): Change => ({
       do: 'add',

@@ -4,10 +4,12 @@ import type { Assignment, Chip } from '@ichnograph/core';
 import { fillDocument, LiveMap } from '@ichnograph/livemap';
 import type { KeyboardEvent } from 'react';
 import * as Y from 'yjs';
-import { onCanvasKey } from './canvas-keys';
+import { onCanvasKey } from '../canvas-keys';
+import { commandOf, commandsFor } from '../commands';
+import type { DeskHand } from '../commands';
 import { createEditor } from './editor';
 import type { Editor } from './editor';
-import { isBare } from './first-step';
+import { isBare } from '../first-step';
 
 const assignment: Assignment = {
   title: 'Bridges',
@@ -218,10 +220,34 @@ describe('keys on the canvas', () => {
   const canvas = {};
   const press = (key: string, more: Partial<KeyboardEvent> = {}): boolean => {
     let taken = false;
-    const event = { key, target: canvas, currentTarget: canvas, preventDefault: () => (taken = true), ...more };
-    onCanvasKey(event as unknown as KeyboardEvent, editor, () => ({ x: 1, y: 2 }), true);
+    const event = {
+      key,
+      code: /^[a-z]$/i.test(key) ? `Key${key.toUpperCase()}` : '',
+      nativeEvent: {},
+      target: canvas,
+      currentTarget: canvas,
+      preventDefault: () => (taken = true),
+      ...more,
+    } as unknown as KeyboardEvent;
+    const commands = commandsFor(assignment, desk());
+    // As in the page: what the canvas does not take is the page's.
+    onCanvasKey(event, commands, desk());
+    const command = taken ? undefined : commandOf(event, 'page', commands, state());
+    if (command) {
+      event.preventDefault();
+      command.run(desk());
+    }
     return taken;
   };
+  const desk = (mayEdit = true): DeskHand => ({
+    editor,
+    mayEdit,
+    mayHandIn: mayEdit,
+    centre: () => ({ x: 1, y: 2 }),
+    leaveCanvas: () => undefined,
+    fit: () => undefined,
+    show: () => undefined,
+  });
 
   test('arrows go from topic to topic, Shift adds, Alt moves', () => {
     press('ArrowRight');
@@ -252,15 +278,39 @@ describe('keys on the canvas', () => {
     link('a', 'b', 'meets');
     const [made] = state().map.links;
     editor.actions.select([made!.id]);
-    press('x');
-    expect(state()).toMatchObject({ typing: { what: 'phrase' }, words: 'x' });
-    editor.actions.cancelTyping();
+    // The field opens empty, and the key itself brings the letter: dead keys and input methods arrive whole.
+    expect(press('x')).toBe(false);
+    expect(state()).toMatchObject({ typing: { what: 'phrase', fresh: true }, words: '' });
+    editor.actions.commit();
+    expect(state().map.links[0]!.phrase).toBe('meets');
+    press('Dead');
+    editor.actions.type('é');
+    editor.actions.commit();
+    expect(state().map.links[0]!.phrase).toBe('é');
+    editor.actions.select([made!.id]);
     press('Enter');
-    expect(state().words).toBe('meets');
+    expect(state().words).toBe('é');
     editor.actions.cancelTyping();
     editor.actions.select(['b']);
     press('F2');
     expect(state()).toMatchObject({ typing: { what: 'topic', id: 'b' }, words: 'Beam' });
+  });
+
+  test('a given topic is not typed over: what is typed comes behind its words, and Escape leaves them', () => {
+    editor.actions.select(['a']);
+    press('x');
+    expect(state()).toMatchObject({ typing: { what: 'topic', id: 'a' }, words: 'Arch' });
+    expect(state().refusal).toContain('was given');
+    editor.actions.cancelTyping();
+    expect(texts()).toContain('Arch');
+  });
+
+  test('Alt with a digit chooses a kind without leaving the canvas', () => {
+    press('™', { altKey: true, code: 'Digit2' });
+    expect(state().next.topicKind).toBe('seen');
+    make('old bridge');
+    press('1', { altKey: true, code: 'Digit1' });
+    expect(state().map.topics.at(-1)!.kind).toBe('family');
   });
 
   test('Alt+J goes round the links of a topic, Alt+K asks for the other end', () => {
@@ -296,8 +346,15 @@ describe('keys on the canvas', () => {
     const before = state().map;
     editor.actions.select(['a']);
     for (const key of ['Delete', 'Tab', 'Enter', 'F2', 'x', 'Insert']) {
-      const event = { key, target: canvas, currentTarget: canvas, preventDefault: () => undefined };
-      onCanvasKey(event as unknown as KeyboardEvent, editor, () => ({ x: 0, y: 0 }), false);
+      const event = {
+        key,
+        code: '',
+        nativeEvent: {},
+        target: canvas,
+        currentTarget: canvas,
+        preventDefault: () => undefined,
+      };
+      onCanvasKey(event as unknown as KeyboardEvent, commandsFor(assignment, desk(false)), desk(false));
     }
     expect(state().map).toBe(before);
     expect(state().typing).toBeNull();

@@ -1,0 +1,35 @@
+import { useEffect } from 'react';
+
+/**
+ * The focus always has a place: when what had it is gone or can be pressed no more, it goes home, to the map where there
+ * is one, else to the page.
+ */
+export function useFocusHome(): void {
+  useEffect(() => {
+    let last: Element | null = null;
+    const remember = ({ target }: FocusEvent): void => {
+      last = target as Element;
+    };
+    const lookAfter = (): void => {
+      if (document.activeElement !== document.body || last === null) return;
+      const isGone = !last.isConnected || (last instanceof HTMLButtonElement && last.disabled);
+      if (!isGone) return;
+      last = null;
+      const home = document.querySelector<HTMLElement>('[data-focus-home]') ?? document.getElementById('main');
+      home?.focus({ preventScroll: true });
+    };
+    // A dialog that closes gives the focus back by itself, a moment later.
+    const observer = new MutationObserver(() => requestAnimationFrame(lookAfter));
+    observer.observe(document.body, {
+      childList: true,
+      subtree: true,
+      attributes: true,
+      attributeFilter: ['disabled'],
+    });
+    document.addEventListener('focusin', remember);
+    return () => {
+      observer.disconnect();
+      document.removeEventListener('focusin', remember);
+    };
+  }, []);
+}

@@ -1,0 +1,246 @@
+import { isStructural } from '@ichnograph/core';
+import type { Assignment } from '@ichnograph/core';
+import { createContext, useContext } from 'react';
+import type { KeyboardEvent } from 'react';
+import { nextLink, selectAloud } from '../map';
+import { useEditorState } from './editor';
+import type { Editor, EditorState, Spot } from './editor';
+
+/** What a command may use of the page it acts on. */
+export interface DeskHand {
+  editor: Editor;
+  mayEdit: boolean;
+  mayHandIn: boolean;
+  /** the middle of what is seen of the map */
+  centre: () => Spot;
+  leaveCanvas: () => void;
+  fit: () => void;
+  show: (what: 'brief' | 'hand in' | 'keys' | 'palette' | 'Map' | 'Sentences') => void;
+}
+
+/**
+ * One thing a person can do on the map page: what it is called, its keys, whether it can act now, and the act. Keys, bars,
+ * palette and the list of keys all read this.
+ */
+export interface Command {
+  id: string;
+  name: string;
+  /** chords as `chordOf` writes them */
+  keys: readonly string[];
+  /** on the canvas its keys act only while that has the focus; on the page wherever nothing is being typed */
+  where: 'canvas' | 'page';
+  edits?: boolean;
+  can?: (state: EditorState) => boolean;
+  run: (desk: DeskHand) => void;
+}
+
+const topicsIn = ({ map, selection }: EditorState): number =>
+  map.topics.filter(({ id }) => selection.includes(id)).length;
+const linksIn = ({ map, selection }: EditorState): number =>
+  map.links.filter(({ id }) => selection.includes(id)).length;
+const anything = ({ selection }: EditorState): boolean => selection.length > 0;
+const oneTopic = (state: EditorState): boolean => state.selection.length === 1 && topicsIn(state) === 1;
+const one = (state: EditorState): boolean => state.selection.length === 1;
+const copying = (state: EditorState): boolean => topicsIn(state) > 0;
+
+const EDITING: readonly Command[] = [
+  act(
+    'undo',
+    'Undo',
+    ['Mod+Z'],
+    'page',
+    ({ canUndo }) => canUndo,
+    (a) => a.undo(),
+  ),
+  act(
+    'redo',
+    'Redo',
+    ['Mod+Shift+Z', 'Mod+Y'],
+    'page',
+    ({ canRedo }) => canRedo,
+    (a) => a.redo(),
+  ),
+  {
+    id: 'make',
+    name: 'Make a topic in the middle of the view',
+    keys: ['Insert'],
+    where: 'canvas',
+    edits: true,
+    run: ({ editor, centre }) => editor.actions.make(centre()),
+  },
+  act('grow', 'Grow a topic from the selected one', ['Tab'], 'canvas', oneTopic, (a) => a.grow(false)),
+  act('sibling', 'Make a sibling of the selected topic', ['Enter'], 'canvas', oneTopic, (a) => a.grow(true)),
+  {
+    id: 'words',
+    name: 'Change the words of what is selected',
+    keys: ['F2', 'Enter'],
+    where: 'canvas',
+    edits: true,
+    can: one,
+    run: ({ editor }) => editor.actions.edit(editor.store.getState().selection[0]!),
+  },
+  act('link', 'Link the selected topic to another', ['Alt+K'], 'canvas', oneTopic, (a) => a.askLink(true)),
+  {
+    id: 'next-link',
+    name: 'Go to the next link of the selected topic',
+    keys: ['Alt+J'],
+    where: 'canvas',
+    can: one,
+    run: ({ editor: { store, actions, assignment } }) => {
+      const { map, selection } = store.getState();
+      nextLink(map, selection, selectAloud(map, assignment, actions.select));
+    },
+  },
+  act(
+    'turn',
+    'Turn the selected links round',
+    [],
+    'canvas',
+    (state) => linksIn(state) > 0,
+    (a) => a.turn(),
+  ),
+  act('as-its-kind', 'Draw as its kind again', [], 'canvas', anything, (a) => a.asItsKind()),
+  act('delete', 'Delete what is selected', ['Delete', 'Backspace'], 'canvas', anything, (a) => a.remove()),
+  act('copy', 'Copy', ['Mod+C'], 'canvas', copying, (a) => a.copy()),
+  act('cut', 'Cut', ['Mod+X'], 'canvas', copying, (a) => {
+    a.copy();
+    a.remove();
+  }),
+  act('paste', 'Paste', ['Mod+V'], 'canvas', undefined, (a) => a.paste()),
+  act('duplicate', 'Duplicate', ['Mod+D'], 'canvas', copying, (a) => a.duplicate()),
+];
+
+const LOOKING: readonly Command[] = [
+  {
+    id: 'select-all',
+    name: 'Select everything',
+    keys: ['Mod+A'],
+    where: 'canvas',
+    run: ({ editor }) => editor.actions.selectAll(),
+  },
+  {
+    id: 'let-go',
+    name: 'Select nothing; once more, leave the canvas',
+    keys: ['Escape'],
+    where: 'canvas',
+    run: ({ editor, leaveCanvas }) => (anything(editor.store.getState()) ? editor.actions.select([]) : leaveCanvas()),
+  },
+  { id: 'fit', name: 'Show the whole map', keys: [], where: 'page', run: ({ fit }) => fit() },
+  { id: 'map', name: 'Show the map', keys: [], where: 'page', run: ({ show }) => show('Map') },
+  { id: 'sentences', name: 'Show the sentences', keys: [], where: 'page', run: ({ show }) => show('Sentences') },
+  { id: 'brief', name: 'Read the brief', keys: [], where: 'page', run: ({ show }) => show('brief') },
+  { id: 'keys', name: 'Show the keys of this page', keys: ['?'], where: 'page', run: ({ show }) => show('keys') },
+  { id: 'palette', name: 'Find a command', keys: ['Mod+K'], where: 'page', run: ({ show }) => show('palette') },
+];
+
+function act(
+  id: string,
+  name: string,
+  keys: readonly string[],
+  where: Command['where'],
+  can: Command['can'],
+  run: (actions: Editor['actions']) => void,
+): Command {
+  return { id, name, keys, where, edits: true, ...(can && { can }), run: ({ editor }) => run(editor.actions) };
+}
+
+/** A kind by its place in the legend: of what is selected, else of the next mark. */
+function kindCommands({ legend }: Assignment): Command[] {
+  const own = legend.topicKinds.filter((kind) => kind.givenBy === 'student' && isStructural(kind));
+  return [
+    ...own.slice(0, 9).map(({ id, name }, i): Command => ({
+      id: `kind-${id}`,
+      name: `${name}: the kind of the selected topics, or of the next one`,
+      keys: [`Alt+${i + 1}`],
+      where: 'canvas',
+      edits: true,
+      run: ({ editor: { store, actions } }) =>
+        topicsIn(store.getState()) > 0 ? actions.setTopicKind(id) : actions.chooseTopicKind(id),
+    })),
+    ...legend.linkKinds.map(({ id, name }): Command => ({
+      id: `link-kind-${id}`,
+      name: `${name}: the kind of the selected links, or of the next one`,
+      keys: [],
+      where: 'canvas',
+      edits: true,
+      run: ({ editor: { store, actions } }) =>
+        linksIn(store.getState()) > 0 ? actions.setLinkKind(id) : actions.chooseLinkKind(id),
+    })),
+  ];
+}
+
+/** Every command of the map page, in the order in which the palette lists them. */
+export function commandsFor(assignment: Assignment, { mayEdit, mayHandIn }: Pick<DeskHand, 'mayEdit' | 'mayHandIn'>) {
+  const handIn: Command = {
+    id: 'hand-in',
+    name: 'Hand in …',
+    keys: [],
+    where: 'page',
+    run: ({ show }) => show('hand in'),
+  };
+  return [...EDITING, ...kindCommands(assignment), ...LOOKING, ...(mayHandIn ? [handIn] : [])].filter(
+    ({ edits }) => mayEdit || !edits,
+  );
+}
+
+/** Keys that are held together, in one order and one spelling: `Mod` is Ctrl, or ⌘ on a Mac. */
+export function chordOf({ key, code, ctrlKey, metaKey, altKey, shiftKey }: Pressed): string {
+  // With Alt a keyboard may make another character of a letter or digit; its place says which it is.
+  const [, plain] = /^(?:Key|Digit)(.)$/.exec(altKey ? code : '') ?? [];
+  const name = plain ?? (key.length === 1 ? key.toUpperCase() : key);
+  // A sign that needs Shift says so itself.
+  const shift = shiftKey && (key.length > 1 || /\p{L}/u.test(name));
+  return [...(ctrlKey || metaKey ? ['Mod'] : []), ...(altKey ? ['Alt'] : []), ...(shift ? ['Shift'] : []), name].join(
+    '+',
+  );
+}
+type Pressed = Pick<KeyboardEvent, 'key' | 'code' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>;
+
+const isMac = typeof navigator !== 'undefined' && /Mac|iP(hone|ad)/.test(navigator.userAgent);
+/** A chord as a person reads it. */
+export const showChord = (chord: string): string =>
+  chord
+    .replace('Mod', isMac ? '⌘' : 'Ctrl')
+    .replace('Delete', 'Del')
+    .replaceAll('+', ' + ');
+
+/** The command that a pressed chord runs, if it can act now. */
+export function commandOf(
+  pressed: Pressed,
+  where: Command['where'],
+  commands: readonly Command[],
+  state: EditorState,
+): Command | undefined {
+  const chord = chordOf(pressed);
+  return commands.find(
+    (command) => command.where === where && command.keys.includes(chord) && (command.can?.(state) ?? true),
+  );
+}
+
+interface Registry {
+  commands: readonly Command[];
+  desk: DeskHand;
+}
+const CommandsContext = createContext<Registry | null>(null);
+export const CommandsProvider = CommandsContext.Provider;
+
+export function useCommands(): Registry {
+  const registry = useContext(CommandsContext);
+  if (!registry) throw new Error('this part belongs on the map page');
+  return registry;
+}
+
+/** A command as a button of a bar has it. */
+export function useCommand(id: string): { name: string; title: string; disabled: boolean; onClick: () => void } {
+  const { commands, desk } = useCommands();
+  const command = commands.find((candidate) => candidate.id === id);
+  const can = useEditorState((state) => command !== undefined && (command.can?.(state) ?? true));
+  const [first] = command?.keys ?? [];
+  const name = command?.name ?? '';
+  return {
+    name,
+    title: first ? `${name} (${showChord(first)})` : name,
+    disabled: !can,
+    onClick: () => command?.run(desk),
+  };
+}

@@ -1,0 +1,43 @@
+import { addTopic, addToBank, freeSpot } from '@ichnograph/core';
+import type { Chip } from '@ichnograph/core';
+import { announce } from '../../app/announcer';
+import { addedId, takeFromBank } from './hand';
+import type { Hand } from './hand';
+import type { Spot } from './state';
+
+/** Terms from the word bank onto the map, and into it. */
+export function bankActions({ live, assignment, legend, maker, get, set, run, kindOfChip }: Hand) {
+  const place = (chip: Chip, at: Spot): string | null => {
+    const wanted = {
+      text: chip.text,
+      kind: kindOfChip(chip),
+      at,
+      ...(chip.origin !== undefined && { origin: chip.origin }),
+    };
+    const id = addedId(run(addTopic(get().map, wanted, maker, legend), ...takeFromBank(chip)), 'topics');
+    if (!id) return null;
+    set({ selection: [id], chip: null });
+    announce(`${chip.text} is on the map.`);
+    return id;
+  };
+  return {
+    look: (chip: Chip | null): void => set({ chip }),
+    /** @returns the id of the topic that was made */
+    place,
+    /** Places a chip that was not dropped anywhere: in the nearest free place. */
+    placeNear: (chip: Chip, near: Spot): string | null =>
+      place(chip, freeSpot(get().map, near, { width: 120, height: 40 })),
+    addToBank: (text: string): boolean => {
+      const changes = run(addToBank(get().map, text, assignment, maker));
+      if (changes)
+        announce(
+          changes.length === 1 ? `${text.trim()} waits in the bank.` : `${changes.length} terms wait in the bank.`,
+        );
+      return changes !== false;
+    },
+    takeFromBank: (chip: Chip): void => {
+      live.apply(takeFromBank(chip));
+      announce(`${chip.text} is out of the bank.`);
+    },
+  };
+}

@@ -1,0 +1,98 @@
+import type { Assignment, Chip, Report } from '@ichnograph/core';
+import type { LiveMap } from '@ichnograph/livemap';
+import { createContext, useContext } from 'react';
+import { useStore } from 'zustand';
+import { createStore } from 'zustand/vanilla';
+import { announce } from '../../app/announcer';
+import { bankActions } from './bank-actions';
+import { createHand } from './hand';
+import { markActions } from './mark-actions';
+import type { EditorState } from './state';
+import { typingActions } from './typing-actions';
+
+export type Editor = ReturnType<typeof createEditor>;
+
+/** The student's hand on a live map. Every gesture becomes one command of core; what core refuses is said, not done. */
+export function createEditor(live: LiveMap, assignment: Assignment, by: string) {
+  const { legend } = assignment;
+  const store = createStore<EditorState>(() => ({
+    map: live.snapshot,
+    selection: [],
+    typing: null,
+    words: '',
+    chip: null,
+    report: null,
+    chips: [],
+    tooLong: false,
+    hovered: null,
+    requirement: null,
+    refusal: null,
+    deleting: null,
+    linking: false,
+    gathering: false,
+    canUndo: false,
+    canRedo: false,
+    next: {
+      topicKind: legend.topicKinds.find(({ givenBy }) => givenBy === 'student')?.id ?? null,
+      linkKind: legend.linkKinds[0]?.id ?? null,
+    },
+  }));
+  const { getState: get, setState: set } = store;
+
+  const unsubscribe = live.subscribe(() => {
+    const map = live.snapshot;
+    const there = new Set([...map.topics, ...map.links].map(({ id }) => id));
+    const { selection, typing } = get();
+    const kept = selection.filter((id) => there.has(id));
+    const lost = typing && typing.what !== 'new' && !there.has(typing.id);
+    set({
+      map,
+      selection: kept.length === selection.length ? selection : kept,
+      canUndo: live.canUndo,
+      canRedo: live.canRedo,
+      ...(lost && { typing: null }),
+    });
+  });
+
+  const hand = createHand(live, assignment, by, store);
+  const actions = {
+    ...typingActions(hand),
+    ...bankActions(hand),
+    ...markActions(hand),
+    select: (selection: readonly string[]): void => set({ selection }),
+    selectAll: (): void => set({ selection: [...get().map.topics, ...get().map.links].map(({ id }) => id) }),
+    gather: (gathering: boolean): void => set({ gathering }),
+    hover: (hovered: string | null): void => set({ hovered }),
+    chooseTopicKind: (topicKind: string | null): void => set({ next: { ...get().next, topicKind } }),
+    chooseLinkKind: (linkKind: string | null): void => set({ next: { ...get().next, linkKind } }),
+    showRequirement: (requirement: string | null): void => set({ requirement }),
+    dismiss: (): void => set({ refusal: null }),
+    answer: (report: Report, chips: readonly Chip[]): void => {
+      sayWhatChanged(get().report, report);
+      set({ report, chips, tooLong: false });
+    },
+    checkTookTooLong: (): void => set({ tooLong: true }),
+  };
+  return { store, actions, assignment, destroy: unsubscribe };
+}
+
+/** Tells those who do not see the list which requirements came to be met, or are met no longer. */
+function sayWhatChanged(before: Report | null, after: Report): void {
+  if (!before) return;
+  const said = after.results.flatMap(({ id, status, sentence }) => {
+    const was = before.results.find((one) => one.id === id)?.status;
+    if (was === status || (was !== 'met' && status !== 'met')) return [];
+    return [status === 'met' ? `Met: ${sentence}.` : `No longer met: ${sentence}.`];
+  });
+  if (said.length > 0) announce(said.join(' '));
+}
+
+const EditorContext = createContext<Editor | null>(null);
+export const EditorProvider = EditorContext.Provider;
+
+export function useEditor(): Editor {
+  const editor = useContext(EditorContext);
+  if (!editor) throw new Error('this part belongs on the map page');
+  return editor;
+}
+export const useEditorState = <T>(select: (state: EditorState) => T): T => useStore(useEditor().store, select);

@@ -1,0 +1,56 @@
+import type { Assignment, Change, Chip, Maker, Outcome } from '@ichnograph/core';
+import type { LiveMap } from '@ichnograph/livemap';
+import type { StoreApi } from 'zustand/vanilla';
+import { alertAloud } from '../../app/announcer';
+import type { EditorState } from './state';
+
+/** What all actions of an editor work with: the live map, the state, and one way to run a command of core. */
+export function createHand(
+  live: LiveMap,
+  assignment: Assignment,
+  by: string,
+  { getState: get, setState: set }: StoreApi<EditorState>,
+) {
+  const maker: Maker = { newId: () => crypto.randomUUID(), by };
+  const refuse = (reason: string): false => {
+    set({ refusal: reason });
+    alertAloud(reason);
+    return false;
+  };
+  return {
+    live,
+    assignment,
+    legend: assignment.legend,
+    maker,
+    get,
+    set,
+    refuse,
+    /** Applies an outcome as one gesture. @returns the changes, or false when it was refused */
+    run: (outcome: Outcome, ...more: Change[]): readonly Change[] | false => {
+      if (!outcome.ok) return refuse(outcome.reason);
+      set({ refusal: null });
+      const changes = [...outcome.changes, ...more];
+      live.apply(changes);
+      return changes;
+    },
+    kindOfChip: (chip: Chip): string | null => chip.kind ?? get().next.topicKind,
+    selectedTopics: (): string[] =>
+      get()
+        .map.topics.filter(({ id }) => get().selection.includes(id))
+        .map(({ id }) => id),
+    selectedLinks: (): string[] =>
+      get()
+        .map.links.filter(({ id }) => get().selection.includes(id))
+        .map(({ id }) => id),
+  };
+}
+export type Hand = ReturnType<typeof createHand>;
+
+export const addedId = (changes: readonly Change[] | false, to: 'topics' | 'links'): string | null => {
+  const added = changes && changes.find((change) => change.do === 'add' && change.to === to);
+  return added && added.do === 'add' ? added.item.id : null;
+};
+
+/** What placing a chip takes out of the student's own list. */
+export const takeFromBank = (chip: Chip | undefined): Change[] =>
+  chip?.own ? [{ do: 'remove', from: 'wordBank', id: chip.own }] : [];

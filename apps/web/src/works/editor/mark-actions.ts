@@ -1,0 +1,77 @@
+import {
+  addLink,
+  asItsKind,
+  copyMarks,
+  entitle,
+  moveTopics,
+  pasteMarks,
+  removeMarks,
+  resizeTopic,
+  setLinkKind,
+  setLooks,
+  setTopicKind,
+  turnLinks,
+} from '@ichnograph/core';
+import type { Copied, LinkLooks, TopicLooks } from '@ichnograph/core';
+import { announce } from '../../app/announcer';
+import { addedId } from './hand';
+import type { Hand } from './hand';
+import type { Spot } from './state';
+
+/** What is done to topics and links that are there. */
+export function markActions({ live, assignment, legend, maker, get, set, run, selectedTopics, selectedLinks }: Hand) {
+  let clipboard: Copied | null = null;
+  const paste = (held: Copied | null = clipboard): void => {
+    if (!held || held.topics.length === 0) return;
+    const changes = run(pasteMarks(get().map, held, { x: 30, y: 30 }, maker));
+    if (!changes) return;
+    set({ selection: changes.flatMap((change) => (change.do === 'add' ? [change.item.id] : [])) });
+    clipboard = copyMarks(get().map, selectedTopics());
+  };
+  return {
+    move: (ids: readonly string[], step: Spot): void => void run(moveTopics(get().map, ids, step)),
+    resize: (id: string, size: { width: number; height: number }): void =>
+      void run(resizeTopic(get().map, id, size, legend)),
+    link: (from: string, to: string): void => {
+      const id = addedId(run(addLink(get().map, { from, to, phrase: '', kind: get().next.linkKind }, maker)), 'links');
+      set({ linking: false });
+      if (id) set({ selection: [id], typing: { what: 'phrase', id }, words: '' });
+    },
+    askLink: (linking: boolean): void => set({ linking }),
+    turn: (): void => void run(turnLinks(get().map, selectedLinks())),
+    setTopicKind: (kind: string | null): void => void run(setTopicKind(get().map, selectedTopics(), kind, assignment)),
+    setLinkKind: (kind: string | null): void => void run(setLinkKind(get().map, selectedLinks(), kind, assignment)),
+    setLooks: (looks: TopicLooks & LinkLooks): void =>
+      void run(setLooks(get().map, get().selection, looks, assignment)),
+    asItsKind: (): void => void run(asItsKind(get().map, get().selection, assignment)),
+    entitle: (fields: { title?: string; focusQuestion?: string }): void => void run(entitle(get().map, fields)),
+    /** Deletes the selection; first asks when something in it was given. */
+    remove: (sure = false): void => {
+      const { selection, map, deleting } = get();
+      const ids = deleting ?? selection;
+      if (ids.length === 0) return;
+      const given = map.topics.some(({ id, origin }) => ids.includes(id) && origin !== undefined);
+      if (given && !sure) return set({ deleting: [...ids] });
+      set({ deleting: null });
+      const changes = run(removeMarks(map, ids));
+      if (changes)
+        announce(
+          `${changes.length === 1 ? 'One thing is' : `${changes.length} things are`} deleted. Undo brings back what was there.`,
+        );
+    },
+    keep: (): void => set({ deleting: null }),
+    copy: (): void => {
+      clipboard = copyMarks(get().map, selectedTopics());
+    },
+    paste: (): void => paste(),
+    duplicate: (): void => paste(copyMarks(get().map, selectedTopics())),
+    undo: (): void => {
+      live.undo();
+      announce('Undone.');
+    },
+    redo: (): void => {
+      live.redo();
+      announce('Done again.');
+    },
+  };
+}

@@ -1,0 +1,37 @@
+import type { Chip, Report, TopicMap } from '@ichnograph/core';
+
+export interface Spot {
+  x: number;
+  y: number;
+}
+
+/** What is being typed: a new topic that is not on the map yet, a topic's text, or a link's phrase. */
+export type Typing =
+  | { what: 'new'; at: Spot; from: string | null }
+  | { what: 'topic'; id: string; fresh?: boolean }
+  | { what: 'phrase'; id: string; fresh?: boolean };
+
+export interface EditorState {
+  map: TopicMap;
+  selection: readonly string[];
+  typing: Typing | null;
+  words: string;
+  next: { topicKind: string | null; linkKind: string | null };
+  /** the chip in hand or under the eye: what would be made of it shows as the next mark */
+  chip: Chip | null;
+  /** null until the first check has come; what it would say is unknown, not "none" */
+  report: Report | null;
+  chips: readonly Chip[];
+  tooLong: boolean;
+  hovered: string | null;
+  requirement: string | null;
+  /** why something was not done */
+  refusal: string | null;
+  /** given topics about to be deleted, waiting for a yes */
+  deleting: readonly string[] | null;
+  linking: boolean;
+  /** whether a tap adds to what is chosen */
+  gathering: boolean;
+  canUndo: boolean;
+  canRedo: boolean;
+}

@@ -1,0 +1,85 @@
+import { addTopic, freeSpot, growTopic, isBlank, normalForm, setPhrase, setText } from '@ichnograph/core';
+import { addedId, takeFromBank } from './hand';
+import type { Hand } from './hand';
+import type { Spot, Typing } from './state';
+
+/** Words on the map, from the first letter to the last. */
+export function typingActions({ legend, maker, get, set, run, kindOfChip, selectedTopics }: Hand) {
+  const make = (at: Spot, from: string | null = null): void =>
+    set({ typing: { what: 'new', at, from }, words: '', refusal: null });
+  const edit = (id: string): void => {
+    const topic = get().map.topics.find((one) => one.id === id);
+    const link = get().map.links.find((one) => one.id === id);
+    if (topic) set({ typing: { what: 'topic', id }, words: topic.text, selection: [id], refusal: null });
+    if (link) set({ typing: { what: 'phrase', id }, words: link.phrase, selection: [id], refusal: null });
+  };
+  return {
+    /** Begins typing a new topic at a spot, hanging from another when `from` is given. */
+    make,
+    /** A child of the selected topic, or a sibling: a child of what it hangs from. */
+    grow: (sibling: boolean): void => {
+      const [id] = selectedTopics();
+      const { map } = get();
+      const topic = map.topics.find((one) => one.id === id);
+      if (!topic) return;
+      const from = sibling ? (map.links.find(({ to }) => to === id)?.from ?? null) : topic.id;
+      const beside = {
+        x: topic.x + (sibling ? topic.width + 40 : 0),
+        y: sibling ? topic.y : topic.y + topic.height / 2 + 90,
+      };
+      make(freeSpot(map, beside, { width: 110, height: 40 }), from);
+    },
+    edit,
+    /**
+     * Opens the field of a mark for letters that are about to come: they take the place of its words. What was given is
+     * not overwritten: there they come behind its words.
+     */
+    typeOver: (id: string): void => {
+      edit(id);
+      const { typing, map } = get();
+      if (typing === null || typing.what === 'new') return;
+      const given = map.topics.find((one) => one.id === id)?.origin !== undefined;
+      if (given)
+        set({ refusal: 'This topic was given. What you type comes behind its words; Escape leaves it as it was.' });
+      else set({ typing: { ...typing, fresh: true }, words: '' });
+    },
+    /** Takes up what was being typed when the page was left. */
+    resume: (typing: Typing, words: string): void => {
+      const { map } = get();
+      const there = typing.what === 'new' || [...map.topics, ...map.links].some(({ id }) => id === typing.id);
+      if (there) set({ typing, words });
+    },
+    type: (words: string): void => set({ words }),
+    cancelTyping: (): void => set({ typing: null, words: '', refusal: null }),
+    /** Ends typing. An empty new topic vanishes; a grown one goes on to the words of its link. */
+    commit: (): void => {
+      const { typing, words, map, next, chips } = get();
+      if (!typing) return;
+      set({ typing: null, words: '' });
+      // Opened by a key that brought no letter after all.
+      if (typing.what !== 'new' && typing.fresh && words === '') return;
+      if (typing.what === 'topic') return void run(setText(map, typing.id, words, legend));
+      if (typing.what === 'phrase') return void run(setPhrase(map, typing.id, words));
+      if (isBlank(words)) return;
+      const text = words.trim();
+      const chip = chips.find((one) => normalForm(one.text) === normalForm(text));
+      const wanted = {
+        text,
+        kind: chip ? kindOfChip(chip) : next.topicKind,
+        at: typing.at,
+        ...(chip?.origin !== undefined && { origin: chip.origin }),
+      };
+      const parent = typing.from !== null && map.topics.some(({ id }) => id === typing.from) ? typing.from : null;
+      const made = run(
+        parent
+          ? growTopic(map, { ...wanted, from: parent, linkKind: next.linkKind }, maker, legend)
+          : addTopic(map, wanted, maker, legend),
+        ...takeFromBank(chip),
+      );
+      const id = addedId(made, 'topics');
+      if (id) set({ selection: [id] });
+      const link = addedId(made, 'links');
+      if (link) set({ typing: { what: 'phrase', id: link }, words: '' });
+    },
+  };
+}

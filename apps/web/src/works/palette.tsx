@@ -1,0 +1,82 @@
+import { Command as Palette } from 'cmdk';
+import { Dialog } from '../ui/dialog';
+import { showChord, useCommands } from './commands';
+import { useEditor } from './editor';
+
+/** Every command of the page by name, with its keys. */
+export function CommandPalette({
+  open,
+  onOpenChange,
+  onClosed,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  onClosed: () => void;
+}) {
+  const { commands, desk } = useCommands();
+  const { store } = useEditor();
+  return (
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title="Find a command"
+      onCloseAutoFocus={(event) => {
+        event.preventDefault();
+        onClosed();
+      }}
+    >
+      <Palette label="Commands">
+        <Palette.Input data-autofocus className="field mb-2" placeholder="Type a part of its name" />
+        <Palette.List className="max-h-[50vh] overflow-y-auto">
+          <Palette.Empty className="px-2 py-1 text-quiet">No command has these words.</Palette.Empty>
+          {commands
+            .filter(({ id }) => id !== 'palette')
+            .map((command) => (
+              <Palette.Item
+                key={command.id}
+                value={command.name}
+                disabled={!(command.can?.(store.getState()) ?? true)}
+                className="flex cursor-pointer items-center justify-between gap-4 rounded-sm px-2 py-1 data-[disabled=true]:cursor-not-allowed data-[selected=true]:bg-wash data-[disabled=true]:text-quiet"
+                onSelect={() => {
+                  onOpenChange(false);
+                  // After the dialog has given the focus back: some commands ask for it themselves.
+                  requestAnimationFrame(() => command.run(desk));
+                }}
+              >
+                <span className="words">{command.name}</span>
+                {command.keys[0] && <kbd className="shrink-0 font-mono text-xs">{showChord(command.keys[0])}</kbd>}
+              </Palette.Item>
+            ))}
+        </Palette.List>
+      </Palette>
+    </Dialog>
+  );
+}
+
+const WALKING: [keys: string, what: string][] = [
+  ['Arrow keys', 'Go to the next topic that way; with Shift, add it to the selection'],
+  ['Alt + arrow keys', 'Move the selected topics; with Shift, one unit at a time'],
+  ['Any letter', 'Type over the words of what is selected'],
+  ['Ctrl + click, Shift + click', 'Add to the selection'],
+];
+
+/** The keys of the page. */
+export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const { commands } = useCommands();
+  const rows = [
+    ...WALKING,
+    ...commands.filter(({ keys }) => keys.length > 0).map(({ keys, name }) => [keys.map(showChord).join(', '), name]),
+  ];
+  return (
+    <Dialog open={open} onOpenChange={onOpenChange} title="Keys of this page">
+      <dl tabIndex={0} className="grid max-h-[65vh] grid-cols-[11rem_1fr] gap-x-4 gap-y-1.5 overflow-y-auto">
+        {rows.map(([keys, what]) => (
+          <div key={`${keys} ${what}`} className="contents">
+            <dt className="font-mono text-sm">{keys}</dt>
+            <dd>{what}</dd>
+          </div>
+        ))}
+      </dl>
+    </Dialog>
+  );
+}
