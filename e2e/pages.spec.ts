@@ -3,10 +3,13 @@ import type { Page } from '@playwright/test';
 import { Stack } from '../scripts/lib/stack.mjs';
 import { expect, enter, MapDesk, test, watched } from './school';
 
+const pileOf = async (page: Page): Promise<string> =>
+  (await page.getByRole('link', { name: 'Open the pile' }).first().getAttribute('href'))!;
+
 /** No violation of WCAG 2.2 A and AA, in this state of this page. */
 async function accessible(page: Page, state: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .analyze();
   expect(
     violations.map(({ id, nodes }) => `${state}: ${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`),
@@ -66,6 +69,7 @@ test('a student’s pages', async ({ browser, school }) => {
   await page.getByRole('link', { name: 'Read the comments' }).click();
   await expect(page.getByTestId('canvas')).toBeVisible();
   await sound(page, 'feedback');
+  await new MapDesk(page).unfold('Requirements');
   await page.getByRole('button', { name: /At most 2 crossings/ }).click();
   await sound(page, 'feedback, a requirement chosen');
   await page.getByRole('button', { name: /main branches leave/ }).click();
@@ -99,8 +103,11 @@ test('the map page in its states', async ({ browser, school }) => {
     x: box.x + 650,
     y: box.y + 130,
   });
+  await desk.entitle();
+  await accessible(page, 'map, title block');
   await page.getByLabel('Map title').fill('Long '.repeat(60));
   await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
   await page.getByRole('textbox', { name: 'A term of your own' }).fill('unbreakable'.repeat(27));
   await page.keyboard.press('Enter');
   await sound(page, 'map, longest texts');
@@ -122,11 +129,22 @@ test('the map page in its states', async ({ browser, school }) => {
   await page.keyboard.press('Delete');
   await accessible(page, 'map, delete a given topic');
   await page.getByRole('button', { name: 'Keep' }).click();
-  await page.getByRole('button', { name: 'Fold requirements' }).click();
-  await page.getByRole('button', { name: 'Fold legend and word bank' }).click();
+  await page.getByRole('button', { name: 'Fold Requirements', exact: true }).click();
+  await page.getByRole('button', { name: 'Fold Legend and word bank', exact: true }).click();
   await sound(page, 'map, folded');
-  await page.getByRole('button', { name: 'Unfold requirements' }).click();
-  await page.getByRole('button', { name: 'Unfold legend and word bank' }).click();
+  await page.getByRole('button', { name: 'Requirement 8', exact: false }).first().hover();
+  await accessible(page, 'map, a requirement’s card');
+  await desk.unfold('Requirements');
+  await desk.unfold('Legend and word bank');
+  await page.keyboard.press('Control+k');
+  await accessible(page, 'map, palette');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await accessible(page, 'map, keys');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Goran Ito' }).click();
+  await accessible(page, 'map, user menu');
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Sentences', exact: true }).click();
   await sound(page, 'map, sentences');
   await page.getByRole('button', { name: 'Map', exact: true }).click();
@@ -176,6 +194,7 @@ test('a teacher’s pages', async ({ browser, school }) => {
   await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
   await expect(page.getByTestId('canvas')).toBeVisible();
   await sound(page, 'marking');
+  await new MapDesk(page).unfold('Results');
   await page.getByPlaceholder('Write a comment …').fill('x'.repeat(600));
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByRole('article')).toBeVisible();
@@ -264,12 +283,24 @@ test('an administrator’s pages, and a school that holds nothing yet', async ({
 
 test('reading pages work on a narrow screen', async ({ browser, school }) => {
   const page = await enter(browser, school, 'noor', { viewport: { width: 390, height: 800 } });
-  for (const place of ['/', '/password']) {
-    await page.goto(`${school.url}${place}`);
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(
-      0,
-    );
+  const kofi = await enter(browser, school, 'kofi', { viewport: { width: 390, height: 800 } });
+  const maren = await enter(browser, school, 'maren', { viewport: { width: 390, height: 800 } });
+  await kofi.getByRole('link', { name: 'Read the comments' }).click();
+  await expect(kofi.getByRole('complementary', { name: 'Margin' })).toBeVisible();
+  const [feedback, pile] = [new URL(kofi.url()).pathname, await pileOf(maren)];
+  for (const [who, place] of [
+    [page, '/'],
+    [page, '/password'],
+    [kofi, feedback],
+    [maren, '/'],
+    [maren, '/assignments'],
+    [maren, '/people'],
+    [maren, pile],
+  ] as const) {
+    await who.goto(`${school.url}${place}`);
+    await expect(who.getByRole('heading', { level: 1 })).toBeAttached();
+    const over = await who.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+    expect([place, over]).toEqual([place, 0]);
   }
-  await page.context().close();
+  for (const who of [page, kofi, maren]) await who.context().close();
 });

@@ -4,7 +4,8 @@ export default defineConfig({
   testDir: '.',
   timeout: 300_000,
   expect: { timeout: 30_000 },
-  workers: 1,
+  // Two at a time, each on a school of its own.
+  workers: 2,
   fullyParallel: false,
   retries: 0,
   forbidOnly: true,

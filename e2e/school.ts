@@ -8,16 +8,24 @@ interface School {
   startServer: () => Promise<void>;
   killDatabase: () => Promise<void>;
   startDatabase: () => Promise<void>;
+  freezeServer: (frozen: boolean) => void;
 }
 
 /** Every file of journeys runs against one made-up school of its own: a real server, a real database. */
 export const test = base.extend<object, { school: School }>({
   school: [
-    async ({ browserName }, use) => {
-      const stack = new Stack(`browser-${browserName}`, { env: { ICHNOGRAPH_LOG: 'fatal' } });
+    async ({}, use, { workerIndex }) => {
+      const stack = new Stack(`browser-${workerIndex}`, { env: { ICHNOGRAPH_LOG: 'fatal' } });
       try {
         await stack.start();
-        await use(stack);
+        await use({
+          url: stack.url,
+          killServer: () => stack.killServer(),
+          startServer: () => stack.startServer(),
+          killDatabase: () => stack.killDatabase(),
+          startDatabase: () => stack.startDatabase(),
+          freezeServer: (frozen) => stack.freezeServer(frozen),
+        });
       } finally {
         await stack.remove();
       }
@@ -81,7 +89,24 @@ export class MapDesk {
     await expect(this.canvas).toBeVisible();
     await expect(this.topic('Bridge')).toBeVisible();
     await this.saved();
+    // A rail in a window of this width, until one chooses otherwise.
+    await this.unfold('Legend and word bank');
     return this;
+  }
+
+  /** Shows the wide form of a panel, if it is a rail now. */
+  async unfold(name: string): Promise<void> {
+    const [rail, wide] = ['Unfold', 'Fold'].map((what) =>
+      this.page.getByRole('button', { name: `${what} ${name}`, exact: true }),
+    );
+    await expect(rail!.or(wide!)).toBeVisible();
+    if (await rail!.isVisible()) await rail!.click();
+    await expect(wide!).toBeVisible();
+  }
+
+  /** Opens the whole title block. */
+  async entitle(): Promise<void> {
+    await this.page.getByRole('button', { name: 'Unfold the title block' }).click();
   }
 
   topic = (text: string): Locator => this.page.locator(`[data-topic="${text}"]`);

@@ -46,6 +46,11 @@ export class Stack {
     await ended;
   }
 
+  /** Stops it where it is, as an overloaded machine does, or lets it go on. */
+  freezeServer(frozen) {
+    this.server.kill(frozen ? 'SIGSTOP' : 'SIGCONT');
+  }
+
   async killDatabase() {
     await this.database.stop('SIGKILL');
   }

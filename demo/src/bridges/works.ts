@@ -145,9 +145,9 @@ export const kofi: TopicMap = draw(
     ['abutment', 'Abutment', 'part', 160, 470],
     ['ferry', 'old stone bridge by the ferry landing', 'seen', -40, 480],
     ['torsion', 'Torsion', 'force', -430, 480],
-    ['span', 'Span', 'part', 590, 360],
-    ['trace', TARGETS[0], 'target', 600, 480],
-    ['tell', TARGETS[1], 'target', -470, 570],
+    ['span', 'Span', 'part', 575, 360],
+    ['trace', TARGETS[0], 'target', 545, 480],
+    ['tell', TARGETS[1], 'target', -430, 570],
     ['choose', TARGETS[2], 'target', 520, 120],
   ],
   [

@@ -38,10 +38,10 @@ export function Shell() {
         Skip to the page
       </a>
       <SkipToMap />
-      <header className="no-print flex min-h-[46px] items-center gap-4 border-b border-rule bg-paper px-4">
+      <header className="no-print flex min-h-[46px] items-center gap-2 border-b border-rule bg-paper px-2 sm:gap-4 sm:px-4">
         <Link to="/" className="flex items-center gap-2 font-semibold">
           <Mark />
-          Ichnograph
+          <span className="max-sm:sr-only">Ichnograph</span>
         </Link>
         <Crumbs fallback={<Places me={me} />} />
         <PersonMenu me={me} />
@@ -93,9 +93,10 @@ function PersonMenu({ me }: { me: Me }) {
   return (
     <>
       <DropdownMenu.Root>
-        <DropdownMenu.Trigger className="ml-auto flex max-w-[16rem] shrink-0 items-center gap-1 rounded-sm px-2 py-1.5 hover:bg-canvas">
+        <DropdownMenu.Trigger className="ml-auto flex max-w-[16rem] shrink-0 items-center whitespace-nowrap gap-1 rounded-sm px-2 py-1.5 hover:bg-canvas">
           <span className="truncate">
-            {me.givenName} {me.familyName}
+            {me.givenName}
+            <span className="max-sm:sr-only"> {me.familyName}</span>
           </span>
           <ChevronDown aria-hidden size={14} />
         </DropdownMenu.Trigger>

@@ -8,7 +8,7 @@ import { useTimeZone } from '../app/queries';
 import { Canvas } from './canvas';
 import { onReadingKey } from './canvas-walk';
 import { MapFoot } from './map-foot';
-import { Margin, useMarginWidth } from './margin';
+import { CommentList, Margin, useMarginWidth } from './margin';
 import { Reading } from './reading-line';
 import { useEvidence } from './use-evidence';
 import { FREE, useShow } from './view';
@@ -88,6 +88,7 @@ export function FrozenMap({
           />
         </Canvas>
       </div>
+      <CommentList comments={comments} chosen={chosenComment} onChoose={onChooseComment} card={card} />
       <MapFoot
         map={map}
         legend={assignment.legend}

@@ -10,8 +10,11 @@ import { lettered } from './letters';
 /** How wide the margin is: it takes room only where something stands in it, and less in a narrow window. */
 export function useMarginWidth(comments: number): number {
   const isNarrow = useMedia('(max-width: 1199px)');
-  return comments === 0 ? 0 : isNarrow ? 172 : 200;
+  return comments === 0 || useIsPhone() ? 0 : isNarrow ? 140 : 184;
 }
+
+/** On a phone there is no room beside a map: what stands in the margin elsewhere stands in a list below it. */
+export const useIsPhone = (): boolean => useMedia('(max-width: 639px)');
 
 /** Where on the map a comment's letter stands; null for the whole map, or what is gone. */
 function placeOf(map: TopicMap, legend: Legend, { anchor, target }: CommentRow): { x: number; y: number } | null {
@@ -90,6 +93,7 @@ export function Margin({ map, legend, comments, chosen, onChoose, card }: Props)
   });
   const left = width - marginWidth;
   if (comments.length === 0) return null;
+  const isPhone = marginWidth === 0;
   return (
     <>
       <svg aria-hidden className="pointer-events-none absolute inset-0 z-[5] h-full w-full overflow-hidden">
@@ -129,36 +133,73 @@ export function Margin({ map, legend, comments, chosen, onChoose, card }: Props)
             ),
         )}
       </svg>
-      <aside
-        aria-label="Margin"
-        className="pointer-events-none absolute bottom-0 right-0 top-0 z-[6] overflow-y-auto pr-2"
-        style={{ width: marginWidth }}
-      >
-        <ol ref={list} className="relative" style={{ height: free }}>
-          {placed.map(({ comment, letter, top }) => (
-            <li
-              key={comment.id}
-              data-comment={comment.id}
-              className="pointer-events-auto absolute w-full"
-              style={{ top }}
-            >
-              {comment.id === chosen ? (
-                card(comment, letter)
-              ) : (
-                <button
-                  type="button"
-                  aria-expanded={false}
-                  className="card flex w-full items-baseline gap-2 border-l-[3px] border-l-indigo px-2 py-1 text-left text-sm hover:bg-canvas"
-                  onClick={() => onChoose(comment.id)}
-                >
-                  <b className="font-mono text-indigo">{letter}</b>
-                  <span className="min-w-0 flex-1 truncate">{comment.text}</span>
-                </button>
-              )}
-            </li>
-          ))}
-        </ol>
-      </aside>
+      {!isPhone && (
+        <aside
+          aria-label="Margin"
+          className="pointer-events-none absolute bottom-0 right-0 top-0 z-[6] overflow-y-auto pr-2"
+          style={{ width: Math.max(marginWidth, 240), paddingLeft: Math.max(0, 240 - marginWidth) }}
+        >
+          <ol ref={list} className="relative" style={{ height: free }}>
+            {placed.map(({ comment, letter, top }) => (
+              <li
+                key={comment.id}
+                data-comment={comment.id}
+                className="pointer-events-auto absolute w-full"
+                style={{ top }}
+              >
+                {comment.id === chosen ? (
+                  // Wider than the margin, over the map: a remark is read in lines, not in single words.
+                  <div style={{ marginLeft: Math.min(0, marginWidth - 240) }}>{card(comment, letter)}</div>
+                ) : (
+                  <OneLine comment={comment} letter={letter} onChoose={onChoose} />
+                )}
+              </li>
+            ))}
+          </ol>
+        </aside>
+      )}
     </>
+  );
+}
+
+function OneLine({
+  comment,
+  letter,
+  onChoose,
+}: {
+  comment: CommentRow;
+  letter: string;
+  onChoose: (id: string) => void;
+}) {
+  return (
+    <button
+      type="button"
+      aria-expanded={false}
+      className="card flex w-full items-baseline gap-2 border-l-[3px] border-l-indigo px-2 py-1 text-left text-sm hover:bg-canvas"
+      onClick={() => onChoose(comment.id)}
+    >
+      <b className="font-mono text-indigo">{letter}</b>
+      <span className="min-w-0 flex-1 truncate">{comment.text}</span>
+    </button>
+  );
+}
+
+/** The comments of a map on a phone, below it. */
+export function CommentList({ comments, chosen, onChoose, card }: Omit<Props, 'map' | 'legend'>) {
+  if (!useIsPhone() || comments.length === 0) return null;
+  return (
+    <aside aria-label="Margin" className="max-h-[38vh] shrink-0 overflow-y-auto border-t border-rule p-2">
+      <ol className="grid gap-1.5">
+        {lettered(comments).map(({ comment, letter }) => (
+          <li key={comment.id}>
+            {comment.id === chosen ? (
+              card(comment, letter)
+            ) : (
+              <OneLine comment={comment} letter={letter} onChoose={onChoose} />
+            )}
+          </li>
+        ))}
+      </ol>
+    </aside>
   );
 }

@@ -21,7 +21,7 @@ export function ViewControls({
   const zoom = useFlowStore(({ transform }) => transform[2]);
   return (
     <div role="group" aria-label="View" className="flex shrink-0 gap-1">
-      <Button small aria-label="Zoom out" onClick={() => void flow.zoomOut()}>
+      <Button small className="max-sm:hidden" aria-label="Zoom out" onClick={() => void flow.zoomOut()}>
         <Minus aria-hidden size={14} />
       </Button>
       <Button
@@ -32,7 +32,7 @@ export function ViewControls({
       >
         {Math.round(zoom * 100)} %
       </Button>
-      <Button small aria-label="Zoom in" onClick={() => void flow.zoomIn()}>
+      <Button small className="max-sm:hidden" aria-label="Zoom in" onClick={() => void flow.zoomIn()}>
         <Plus aria-hidden size={14} />
       </Button>
       <Button small onClick={() => show(drawnBox(map, legend), { padding })}>

@@ -1,5 +1,5 @@
 import { PanelLeftClose, PanelLeftOpen, PanelRightClose, PanelRightOpen, Pin, PinOff, X } from 'lucide-react';
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout, usePanelRef } from 'react-resizable-panels';
 import { useMedia } from '../app/use-media';
@@ -68,7 +68,9 @@ function SidePanel({ id, place, side, isNarrow }: { id: string; place: Place; si
   const [form, setForm] = useState<Form>(() => chosenForm(id, place, side));
   const [card, setCard] = useState(false);
   const isRail = isNarrow || form === 'rail';
-  useLayoutEffect(() => {
+  useEffect(() => {
+    // The group knows its panels once all of them are there.
+    if (panel.current?.isCollapsed() === isRail) return;
     if (isRail) panel.current?.collapse();
     else panel.current?.expand();
   }, [isRail, panel]);
@@ -183,7 +185,7 @@ function FloatingCard({
       role="group"
       aria-label={name}
       tabIndex={-1}
-      className={`absolute inset-y-0 z-30 flex flex-col border-ink bg-paper outline-none ${place === 'left' ? 'left-full border-r' : 'right-full border-l'}`}
+      className={`absolute bottom-[42px] top-0 z-30 flex flex-col border-b border-ink bg-paper outline-none ${place === 'left' ? 'left-full border-r' : 'right-full border-l'}`}
       style={{ width: `min(${width}px, calc(100vw - ${2 * RAIL + 8}px))` }}
       onKeyDown={(event) => {
         if (event.key !== 'Escape' || event.defaultPrevented) return;

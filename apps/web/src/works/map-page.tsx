@@ -130,8 +130,18 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
       'touches' in activatorEvent ? (activatorEvent as TouchEvent).touches[0]! : (activatorEvent as MouseEvent);
     const [x, y] = [from.clientX + delta.x, from.clientY + delta.y];
     const box = host.current?.getBoundingClientRect();
-    const over = document.elementFromPoint(x, y);
-    if (!box || x < box.left || x > box.right || y < box.top || y > box.bottom || !host.current?.contains(over)) return;
+    // Not onto what lies over the map, such as the card that the term was taken from.
+    const over = document.elementsFromPoint(x, y).find((element) => !element.closest('[data-carried]'));
+    if (
+      !box ||
+      x < box.left ||
+      x > box.right ||
+      y < box.top ||
+      y > box.bottom ||
+      !over ||
+      !host.current?.contains(over)
+    )
+      return;
     actions.place(active.data.current as Chip, flow.screenToFlowPosition({ x, y }));
   };
   /** Places a term in the nearest free place, and brings it into sight if that is out of it. */
@@ -192,7 +202,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           }}
           right={{
             name: 'Requirements',
-            size: 288,
+            size: 256,
             wideFrom: 1200,
             content: <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
             rail: () => <ChecksPanel rail open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
@@ -227,6 +237,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         <DragOverlay dropAnimation={null}>
           {carried && (
             <div
+              data-carried
               className="card inline-block border-l-4 px-2 py-1"
               style={{ borderLeftColor: kindOfTopic(legend, carried.kind)?.outline ?? '#4d5867' }}
             >

@@ -1,0 +1,110 @@
+import type { Page } from '@playwright/test';
+import { expect, enter, MapDesk, test } from './school';
+
+/** The smallest letters drawn on a map, topics and phrases alike, in screen pixels. */
+const smallestLetters = (page: Page): Promise<number> =>
+  page.getByTestId('canvas').evaluate((canvas) => {
+    const letters = [...canvas.querySelectorAll('[data-topic] text, [data-link] text')];
+    return Math.min(
+      ...letters.map((text) => {
+        const { a } = (text as SVGTextElement).getScreenCTM()!;
+        return parseFloat(getComputedStyle(text).fontSize) * a;
+      }),
+    );
+  });
+
+/** Every topic lies within the canvas, and nothing but rings and letters lies on it. */
+const isClear = (page: Page): Promise<string[]> =>
+  page.getByTestId('canvas').evaluate((canvas) => {
+    const view = canvas.getBoundingClientRect();
+    return [...canvas.querySelectorAll('[data-topic]')].flatMap((topic) => {
+      const box = topic.getBoundingClientRect();
+      const inside =
+        box.left >= view.left && box.right <= view.right && box.top >= view.top && box.bottom <= view.bottom;
+      const over = document.elementFromPoint(box.left + box.width / 2, box.top + box.height / 2);
+      return inside && topic.closest('.react-flow__node')!.contains(over)
+        ? []
+        : [(topic as HTMLElement).dataset.topic!];
+    });
+  });
+
+const SIZES = [
+  { width: 1280, height: 800, least: 10 },
+  { width: 1024, height: 768, least: 8 },
+] as const;
+
+for (const { width, height, least } of SIZES)
+  test(`at ${width} by ${height} the largest maps are fitted with letters of at least ${least} pixels`, async ({
+    browser,
+    school,
+  }) => {
+    const viewport = { width, height };
+    const check = async (page: Page, what: string): Promise<void> => {
+      await expect(page.getByTestId('canvas')).toBeVisible();
+      await expect(async () => {
+        expect([what, await isClear(page)]).toEqual([what, []]);
+        expect([what, (await smallestLetters(page)) >= least]).toEqual([what, true]);
+      }).toPass({ timeout: 15_000 });
+    };
+    const maren = await enter(browser, school, 'maren', { viewport });
+    await maren.getByRole('link', { name: 'Open the pile' }).click();
+    await maren.getByRole('link', { name: 'Noor Halvorsen' }).click();
+    await check(maren, 'marking');
+    await maren.getByRole('link', { name: /^Leila Brandt/ }).click();
+    await check(maren, 'marking, another');
+    const noor = await enter(browser, school, 'noor', { viewport });
+    await noor
+      .getByRole('link', { name: /Go on with the map|Look at the map/ })
+      .first()
+      .click();
+    await check(noor, 'map');
+
+    // With comments in the margin, for the marker and for the reader.
+    await maren.getByRole('link', { name: /^Noor Halvorsen/ }).click();
+    await expect(maren.getByRole('button', { name: 'Return to Noor' })).toBeVisible();
+    const id = (
+      (await (await maren.request.get(`${school.url}/api/${pathOf(maren)}/pile`)).json()) as Pile
+    ).entries.find(({ members }) => members[0]!.givenName === 'Noor')!.submission.id;
+    for (const text of ['Which word is missing here?', 'A map that one can read.'])
+      await maren.request.post(`${school.url}/api/submissions/${id}/comments`, { data: { anchor: 'map', text } });
+    await maren.reload();
+    await expect(maren.getByRole('complementary', { name: 'Margin' })).toBeVisible();
+    await check(maren, 'marking, with comments');
+    await maren.request.post(`${school.url}/api/submissions/${id}/return`);
+    await noor.goto(`${school.url}/feedback/${id}`);
+    await expect(noor.getByRole('complementary', { name: 'Margin' })).toBeVisible();
+    await check(noor, 'feedback, with comments');
+    await noor.request.post(`${school.url}/api/works/${await workOf(noor, school.url, id)}/revise`);
+    await noor.context().close();
+    await maren.context().close();
+  });
+
+interface Pile {
+  entries: { members: { givenName: string }[]; submission: { id: string } }[];
+}
+const pathOf = (page: Page): string => `publications/${new URL(page.url()).pathname.split('/')[2]}`;
+async function workOf(page: Page, url: string, submission: string): Promise<string> {
+  return ((await (await page.request.get(`${url}/api/submissions/${submission}`)).json()) as { workId: string }).workId;
+}
+
+test('a rail opens as a card, by pointer and by key, is pinned, and goes', async ({ browser, school }) => {
+  const page = await enter(browser, school, 'juno', { viewport: { width: 1024, height: 768 } });
+  await page.getByRole('link', { name: 'Go on with the map' }).click();
+  await expect(page.getByTestId('canvas')).toBeVisible();
+  await page.getByRole('button', { name: /^Word bank, \d+ to place/ }).click();
+  const card = page.getByRole('group', { name: 'Legend and word bank' });
+  await expect(card.getByRole('textbox', { name: 'A term of your own' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(card).toHaveCount(0);
+  await page.getByRole('button', { name: 'Unfold Legend and word bank' }).press('Enter');
+  await card.getByRole('button', { name: 'Pin it here' }).click();
+  await page.mouse.click(500, 640);
+  await expect(card).toBeVisible();
+  await card.getByRole('button', { name: 'Let go of the pin' }).click();
+  await page.mouse.click(500, 640);
+  await expect(card).toHaveCount(0);
+  const mark = page.getByRole('button', { name: /^Requirement 8/ });
+  await mark.focus();
+  await expect(page.getByRole('region', { name: 'Requirement 8' })).toContainText('join different main branches');
+  await page.context().close();
+});
