@@ -63,6 +63,7 @@ test('a student builds a map from the starter and hands it in; the teacher comme
     const grip = await desk.centreOf(desk.topic('Arch').locator('.grip'));
     await desk.drag(grip, await desk.centreOf(desk.topic('Arch')));
     await expect(page.getByTestId('refusal')).toContainText('cannot be linked to itself');
+    await desk.topic('Arch').hover();
     await desk.drag(grip, await desk.centreOf(desk.topic('Bridge')));
     await expect(page.getByTestId('refusal')).toContainText('already linked');
     await expect(page.locator('[data-link]')).toHaveCount(3);
@@ -74,6 +75,7 @@ test('a student builds a map from the starter and hands it in; the teacher comme
     await desk.drag(grip, { x: box.x + 60, y: box.y + 150 });
     await page.keyboard.press('Enter');
     await expect(page.locator('[data-link]')).toHaveCount(3);
+    await desk.topic('Loads').hover();
     await desk.drag(grip, { x: box.x + 60, y: box.y + 150 });
     await page.keyboard.type('Weights');
     await page.keyboard.press('Enter');

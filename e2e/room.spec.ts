@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, enter, MapDesk, test } from './school';
+import { expect, enter, test } from './school';
 
 /** The smallest letters drawn on a map, topics and phrases alike, in screen pixels. */
 const smallestLetters = (page: Page): Promise<number> =>

@@ -14,6 +14,8 @@ interface School {
 /** Every file of journeys runs against one made-up school of its own: a real server, a real database. */
 export const test = base.extend<object, { school: School }>({
   school: [
+    // Playwright insists on a destructured first argument.
+    // eslint-disable-next-line no-empty-pattern
     async ({}, use, { workerIndex }) => {
       const stack = new Stack(`browser-${workerIndex}`, { env: { ICHNOGRAPH_LOG: 'fatal' } });
       try {

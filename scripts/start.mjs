@@ -1,11 +1,12 @@
 // The one command: installs what is missing, starts the private database, loads the demo, serves on loopback.
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import net from 'node:net';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { command, root } from './lib/commands.mjs';
 import { Database, DATABASE_PACKAGES } from './lib/database.mjs';
 import { ensureBuilt, ensureNode, ensurePackages, ensureRoom } from './lib/prepare.mjs';
+import { Remembered } from './lib/processes.mjs';
 import { run, say, Stop } from './lib/say.mjs';
 import { startServer, stopServer } from './lib/server.mjs';
 
@@ -42,33 +43,67 @@ const portIsFree = (port) =>
     probe.listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
   });
 
-/** Two starts from one folder would fight over one database. */
-function claim(folder) {
-  const file = path.join(folder, 'running.pid');
-  const pid = existsSync(file) ? Number(readFileSync(file, 'utf8')) : 0;
-  if (
-    pid > 0 &&
-    pid !== process.pid &&
-    existsSync(`/proc/${pid}`) &&
-    readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('start.mjs')
-  ) {
-    throw new Stop(`Ichnograph is already running from this folder (process ${pid}). Stop it with Ctrl-C there first.`);
-  }
-  writeFileSync(file, String(process.pid));
-  return () => rmSync(file, { force: true });
+/** Two starts from one folder would fight over one database; what a start that was killed left behind is ours to end. */
+async function claim(folder) {
+  const running = new Remembered(path.join(folder, 'running.pid'), 'start.mjs');
+  if (running.pid !== null)
+    throw new Stop(
+      `Ichnograph is already running from this folder (process ${running.pid}). Stop it with Ctrl-C there first.`,
+    );
+  running.is(process.pid);
+  const server = new Remembered(path.join(folder, 'server.pid'), 'apps/server/dist/main.js');
+  if (await server.end()) say('Ended the server of an earlier start that was broken off');
+  return { server, release: () => running.forget() };
+}
+
+const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
+/** A server that has served so long is well again; the next pause is a short one. */
+const WELL_MS = 60_000;
+const LONGEST_PAUSE_MS = 30_000;
+
+/**
+ * Starts a server, and again when it ends by itself: after a pause that grows as long as it does not stay.
+ * @param onServer told of each one that serves
+ */
+async function keepServing(start, onServer, isEnding) {
+  let wait = 1000;
+  const watch = (server) => {
+    const begun = Date.now();
+    onServer(server);
+    server.once('exit', (code, signal) => {
+      if (isEnding()) return;
+      if (Date.now() - begun > WELL_MS) wait = 1000;
+      void again(`The server ended by itself (${signal ?? code}).`);
+    });
+  };
+  const again = async (what) => {
+    say(`${what} Starting it again in ${Math.round(wait / 1000)} s.`);
+    await pause(wait);
+    wait = Math.min(wait * 2, LONGEST_PAUSE_MS);
+    if (isEnding()) return;
+    try {
+      watch(await start());
+      say('The server serves again.');
+    } catch (error) {
+      if (!isEnding()) await again(error.message);
+    }
+  };
+  const first = await start();
+  watch(first);
+  return first;
 }
 
 await run(async () => {
   const { fresh, empty, port, help } = options();
   if (help) return void process.stdout.write(`${USAGE}\n`);
   ensureNode();
-  if (!(await portIsFree(port)))
-    throw new Stop(`Port ${port} is in use by another program. Choose another with --port N.`);
   ensureRoom(600);
-  const folder = path.join(root, '.data', empty ? 'empty' : 'demo');
+  const folder = path.join(process.env.ICHNOGRAPH_DATA ?? path.join(root, '.data'), empty ? 'empty' : 'demo');
   mkdirSync(folder, { recursive: true });
-  const release = claim(folder);
+  const { server: remembered, release } = await claim(folder);
   const database = new Database(folder);
+  // There from before the database is made until the school is whole: what is found beside it is half a school.
+  const half = path.join(folder, 'loading');
   let server;
   let ending = false;
   const end = async (code) => {
@@ -77,36 +112,40 @@ await run(async () => {
     say('Stopping');
     if (server) await stopServer(server);
     await database.stop();
+    remembered.forget();
     release();
     process.exit(code);
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0));
   try {
+    if (!(await portIsFree(port)))
+      throw new Stop(`Port ${port} is in use by another program. Choose another with --port N.`);
     await ensurePackages(DATABASE_PACKAGES);
     await ensureBuilt();
-    if (fresh) {
-      say('Forgetting the data of the last time');
+    if (fresh || existsSync(half)) {
+      say(
+        fresh ? 'Forgetting the data of the last time' : 'The school was loaded by half the last time; beginning anew',
+      );
       await database.stopLeftover();
       rmSync(database.data, { recursive: true, force: true });
     }
+    if (!empty && !existsSync(database.data)) writeFileSync(half, '');
     say('Starting the database');
     const settings = await database.start();
     const env = { ...process.env, ...settings, ICHNOGRAPH_PORT: String(port) };
     if (!empty)
       await command('Loading the made-up school where there is none', process.execPath, ['demo/dist/load.js'], { env });
+    rmSync(half, { force: true });
     if (ending) return;
     say('Starting the server');
-    server = await startServer({
-      port,
-      database: settings,
-      demo: !empty,
-      onExit: (code) => {
-        if (!ending) {
-          say(`The server ended (${code}).`);
-          void end(1);
-        }
+    server = await keepServing(
+      () => startServer({ port, database: settings, demo: !empty }),
+      (next) => {
+        server = next;
+        remembered.is(next.pid);
       },
-    });
+      () => ending,
+    );
     const address = `http://127.0.0.1:${port}`;
     say(`Ready: ${address}`);
     process.stdout.write(

@@ -5,6 +5,7 @@ import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { root } from './commands.mjs';
+import { isAlive } from './processes.mjs';
 import { Stop } from './say.mjs';
 
 /** Debian's packages for it, by a binary that each brings. */
@@ -21,15 +22,6 @@ export function freePort() {
     });
   });
 }
-
-const isAlive = (pid) => {
-  try {
-    process.kill(pid, 0);
-    return true;
-  } catch (error) {
-    return error.code === 'EPERM';
-  }
-};
 
 /**
  * A private MariaDB: its own data directory, socket, loopback port and passwords. It never touches another one.

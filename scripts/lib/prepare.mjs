@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { command, root } from './commands.mjs';
+import { oneAtATime } from './one-at-a-time.mjs';
 import { say, Stop } from './say.mjs';
 
 const has = (binary) => spawnSync('sh', ['-c', `command -v ${binary}`]).status === 0;
@@ -83,9 +84,13 @@ const hashOf = (...texts) => texts.reduce((hash, text) => hash.update(text), cre
 /** npm packages, when the lock file is another than at the last time. */
 export async function ensureModules() {
   const mark = hashOf(readFileSync(path.join(root, 'package-lock.json')));
-  if (isStamped('modules', mark) && existsSync(path.join(root, 'node_modules/.package-lock.json'))) return;
-  await command('Installing npm packages (about a minute)', 'npm', ['ci', '--no-audit', '--no-fund']);
-  stamp('modules', mark);
+  const isDone = () => isStamped('modules', mark) && existsSync(path.join(root, 'node_modules/.package-lock.json'));
+  if (isDone()) return;
+  await oneAtATime(async () => {
+    if (isDone()) return;
+    await command('Installing npm packages (about a minute)', 'npm', ['ci', '--no-audit', '--no-fund']);
+    stamp('modules', mark);
+  });
 }
 
 const SOURCES = ['packages', 'apps', 'demo', 'scripts'];
@@ -122,6 +127,10 @@ export async function generate() {
 /** Core, server and tools built, when a source is another than at the last build. */
 export async function ensureTools() {
   const mark = fingerprint();
+  if (!isStamped('tools', mark)) await oneAtATime(() => buildTools(mark));
+}
+
+async function buildTools(mark) {
   if (isStamped('tools', mark)) return;
   await generate();
   // Where the output was taken away, the compiler's record that it is there must go too.
@@ -145,8 +154,11 @@ export async function ensureTools() {
 export async function ensureBuilt() {
   const mark = fingerprint();
   if (isStamped('web', mark)) return;
-  await ensureTools();
-  await command('Building the web application', 'npm', ['run', '-s', 'build', '-w', 'apps/web']);
-  stamp('web', mark);
-  say('Everything is built');
+  await oneAtATime(async () => {
+    if (isStamped('web', mark)) return;
+    await buildTools(mark);
+    await command('Building the web application', 'npm', ['run', '-s', 'build', '-w', 'apps/web']);
+    stamp('web', mark);
+    say('Everything is built');
+  });
 }

@@ -4,7 +4,7 @@ import { root } from './commands.mjs';
 import { Stop } from './say.mjs';
 
 /** Starts the built server and resolves once it listens. Rejects with what it said when it does not. */
-export function startServer({ port, database, demo = false, env = {}, onExit = () => {} }) {
+export function startServer({ port, database, demo = false, env = {} }) {
   return new Promise((resolve, reject) => {
     const child = spawn(process.execPath, [path.join(root, 'apps/server/dist/main.js')], {
       // Its standard input is the line it hangs on: when whoever started it is gone, however that came, it ends itself.
@@ -32,7 +32,6 @@ export function startServer({ port, database, demo = false, env = {}, onExit = (
     });
     child.on('exit', (code, signal) => {
       reject(new Stop(said.trim() === '' ? `The server ended at once (${signal ?? code}).` : 'The server ended.'));
-      onExit(code, signal);
     });
   });
 }

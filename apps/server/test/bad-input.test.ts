@@ -1,6 +1,6 @@
 import { emptyMap, writeMap } from '@ichnograph/core';
 import type { AssignmentDetail, AssignmentRow, SubmissionDetail } from '@ichnograph/contract';
-import * as Y from 'yjs';
+import type * as Y from 'yjs';
 import { Person } from './setup/client.js';
 import { drawn } from './setup/works.js';
 

@@ -17,7 +17,7 @@ function routes(): string[] {
     seen.add(type);
     const of = (key: string): unknown[] => [
       ...((Reflect.getMetadata(key, type as object) as unknown[] | undefined) ?? []),
-      ...((dynamic[key as 'imports'] as unknown[] | undefined) ?? []),
+      ...(dynamic[key as 'imports'] ?? []),
     ];
     return [...of('controllers'), ...of('imports').flatMap(walk)];
   };

@@ -65,7 +65,7 @@ const stillServes = async (): Promise<void> => {
   expect((await person.get('welcome')).status).toBe(200);
   const client = person.live(name.slice('work:'.length));
   await client.opened();
-  client.live.apply([{ do: 'entitle', fields: { title: `After all that, ${Math.random()}` } }]);
+  client.live.apply([{ do: 'entitle', fields: { title: `After all that, ${Date.now()}` } }]);
   await client.saved();
   client.close();
 };
@@ -100,7 +100,9 @@ const junk = (encoder: encoding.Encoder): void => encoding.writeVarUint8Array(en
 const word = (encoder: encoding.Encoder): void => encoding.writeVarString(encoder, '{"type":"stored"}');
 const BROKEN: [string, (document: string) => Uint8Array][] = [
   ...Object.entries(MessageType)
-    .filter((entry): entry is [string, MessageType] => typeof entry[1] === 'number' && entry[1] >= 0)
+    .flatMap(([type, code]): [string, number][] =>
+      typeof code === 'number' && Number(code) >= 0 ? [[type, code]] : [],
+    )
     .flatMap(([type, code]): [string, (document: string) => Uint8Array][] => [
       [`${type} with nothing in it`, (document) => message(document, code)],
       [`${type} with junk in it`, (document) => message(document, code, junk)],

@@ -9,10 +9,11 @@ interface Head {
   actions?: ReactNode;
 }
 
-const useHead = create<{ head: Head | null }>(() => ({ head: null }));
+const useHead = create<{ head: Head | null; hasMap: boolean }>(() => ({ head: null, hasMap: false }));
 
-/** Whether a page with a canvas is open. */
-export const useHasHead = (): boolean => useHead(({ head }) => head !== null);
+/** Whether a map is drawn on this page now, to be skipped to. */
+export const useHasMap = (): boolean => useHead(({ hasMap }) => hasMap);
+export const setHasMap = (hasMap: boolean): void => useHead.setState({ hasMap });
 
 /** Pages with a canvas put their way and their actions into the head of the window, so that none of it is lost to rows. */
 export function HeadOfPage({ crumbs, middle, actions }: Head) {

@@ -1,10 +1,10 @@
 import { DropdownMenu } from 'radix-ui';
-import { Suspense } from 'react';
+import { Suspense, useState } from 'react';
 import { ChevronDown } from 'lucide-react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Me } from '@ichnograph/contract';
 import { FirstAdministratorPage, SignInPage, useSignOut } from '../accounts';
-import { Crumbs, useHasHead } from './crumbs';
+import { Crumbs, useHasMap } from './crumbs';
 import { useFocusHome } from './focus-home';
 import { Mark } from './mark';
 import { Loading } from './page';
@@ -31,13 +31,15 @@ export function Shell() {
   if (!me) return <SignInPage />;
   return (
     <div className="flex min-h-screen flex-col">
-      <a
-        href="#main"
-        className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-white focus:p-2"
-      >
-        Skip to the page
-      </a>
-      <SkipToMap />
+      <nav aria-label="Skip">
+        <a
+          href="#main"
+          className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-white focus:p-2"
+        >
+          Skip to the page
+        </a>
+        <SkipToMap />
+      </nav>
       <header className="no-print flex min-h-[46px] items-center gap-2 border-b border-rule bg-paper px-2 sm:gap-4 sm:px-4">
         <Link to="/" className="flex items-center gap-2 font-semibold">
           <Mark />
@@ -56,7 +58,7 @@ export function Shell() {
 
 /** On pages with a map, past everything to it. */
 function SkipToMap() {
-  if (!useHasHead()) return null;
+  if (!useHasMap()) return null;
   return (
     <a
       href="#canvas"
@@ -89,10 +91,13 @@ function Places({ me }: { me: Me }) {
 function PersonMenu({ me }: { me: Me }) {
   const navigate = useNavigate();
   const { signOut, dialog } = useSignOut(me);
+  const [home, setHome] = useState<HTMLElement | null>(null);
   const item = 'flex min-h-9 cursor-pointer items-center rounded-sm px-3 outline-none data-[highlighted]:bg-wash';
   return (
     <>
-      <DropdownMenu.Root>
+      {/* The menu stands where its button does, for those who hear where they are. */}
+      <div ref={setHome} className="contents" />
+      <DropdownMenu.Root modal={false}>
         <DropdownMenu.Trigger className="ml-auto flex max-w-[16rem] shrink-0 items-center whitespace-nowrap gap-1 rounded-sm px-2 py-1.5 hover:bg-canvas">
           <span className="truncate">
             {me.givenName}
@@ -100,7 +105,7 @@ function PersonMenu({ me }: { me: Me }) {
           </span>
           <ChevronDown aria-hidden size={14} />
         </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
+        <DropdownMenu.Portal container={home}>
           <DropdownMenu.Content align="end" sideOffset={4} className="z-50 min-w-48 card p-1">
             <DropdownMenu.Item className={item} onSelect={() => void navigate('/password')}>
               Change password

@@ -105,9 +105,20 @@ export class Connection {
 
 type Failure = LiveRefused | 'full' | 'silent' | 'no way';
 
+/** The library connects again by itself, even after it was told to end; here each connection is tried once. */
+class OneTry extends HocuspocusProviderWebsocket {
+  private tried = false;
+
+  override connect(): Promise<void> {
+    if (this.tried) return Promise.resolve();
+    this.tried = true;
+    return super.connect() as Promise<void>;
+  }
+}
+
 /** One connection, from its making to its end. */
 class Line {
-  private readonly socket: HocuspocusProviderWebsocket;
+  private readonly socket: OneTry;
   private readonly provider: HocuspocusProvider;
   private readonly begun = Date.now();
   private heard = Date.now();
@@ -125,7 +136,7 @@ class Line {
       failed: (why: Failure) => void;
     },
   ) {
-    this.socket = new HocuspocusProviderWebsocket({
+    this.socket = new OneTry({
       url: `${location.origin.replace(/^http/, 'ws')}${LIVE_PATH}`,
       autoConnect: false,
       maxAttempts: 1,

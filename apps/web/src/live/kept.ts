@@ -45,6 +45,7 @@ const canKeep = (): Promise<boolean> =>
       request.onerror = () => resolve(false);
       request.onsuccess = () => {
         request.result.close();
+        indexedDB.deleteDatabase(`${PREFIX}can`);
         resolve(true);
       };
     } catch {

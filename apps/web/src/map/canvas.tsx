@@ -15,6 +15,7 @@ import {
 import type { EdgeChange, FinalConnectionState, NodeChange } from '@xyflow/react';
 import { useEffect, useRef, useState } from 'react';
 import type { KeyboardEvent, ReactNode, RefObject } from 'react';
+import { setHasMap } from '../app/crumbs';
 import { BalloonLayer, markScaleAt } from './balloon-layer';
 import { CanvasLink, CanvasTopic } from './canvas-marks';
 import type { LinkEdge, TopicNode } from './canvas-marks';
@@ -110,6 +111,10 @@ export function Canvas({
     onSelect([...next]);
   };
   const pending = useRef<Set<string> | null>(null);
+  useEffect(() => {
+    setHasMap(true);
+    return () => setHasMap(false);
+  }, []);
 
   const onNodesChange = (changes: NodeChange<TopicNode>[]): void => {
     select(changes);

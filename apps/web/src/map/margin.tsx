@@ -10,7 +10,8 @@ import { lettered } from './letters';
 /** How wide the margin is: it takes room only where something stands in it, and less in a narrow window. */
 export function useMarginWidth(comments: number): number {
   const isNarrow = useMedia('(max-width: 1199px)');
-  return comments === 0 || useIsPhone() ? 0 : isNarrow ? 140 : 184;
+  const isPhone = useIsPhone();
+  return comments === 0 || isPhone ? 0 : isNarrow ? 140 : 184;
 }
 
 /** On a phone there is no room beside a map: what stands in the margin elsewhere stands in a list below it. */
@@ -186,7 +187,8 @@ function OneLine({
 
 /** The comments of a map on a phone, below it. */
 export function CommentList({ comments, chosen, onChoose, card }: Omit<Props, 'map' | 'legend'>) {
-  if (!useIsPhone() || comments.length === 0) return null;
+  const isPhone = useIsPhone();
+  if (!isPhone || comments.length === 0) return null;
   return (
     <aside aria-label="Margin" className="max-h-[38vh] shrink-0 overflow-y-auto border-t border-rule p-2">
       <ol className="grid gap-1.5">

@@ -50,6 +50,7 @@ export function useMarks({ map, legend, selection, concern, moved, mayEdit, typi
       id: topic.id,
       type: 'topic',
       ariaLabel: topic.text,
+      ariaRole: 'group',
       position: { x: topic.x, y: topic.y },
       width,
       height,

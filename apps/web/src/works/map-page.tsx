@@ -97,6 +97,12 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const { legend } = assignment;
   const { mayEdit, mayHandIn } = detail;
   const focusCanvas = (): void => host.current?.focus({ preventScroll: true });
+  /** Back to the work: to the field in which words are typed, if there is one. */
+  const focusWork = (): void => {
+    const field = host.current?.querySelector<HTMLElement>('[data-typing]');
+    if (field) field.focus({ preventScroll: true });
+    else focusCanvas();
+  };
   const centre = (): Spot => {
     const box = host.current!.getBoundingClientRect();
     return flow.screenToFlowPosition({ x: box.x + box.width / 2, y: box.y + box.height / 2 });
@@ -131,7 +137,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     const [x, y] = [from.clientX + delta.x, from.clientY + delta.y];
     const box = host.current?.getBoundingClientRect();
     // Not onto what lies over the map, such as the card that the term was taken from.
-    const over = document.elementsFromPoint(x, y).find((element) => !element.closest('[data-carried]'));
+    const over = document.elementsFromPoint(x, y).find((element) => element.closest('#main'));
     if (
       !box ||
       x < box.left ||
@@ -237,7 +243,6 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         <DragOverlay dropAnimation={null}>
           {carried && (
             <div
-              data-carried
               className="card inline-block border-l-4 px-2 py-1"
               style={{ borderLeftColor: kindOfTopic(legend, carried.kind)?.outline ?? '#4d5867' }}
             >
@@ -249,23 +254,14 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           <Brief text={assignment.brief} />
         </Dialog>
         <KeysDialog {...dialog('keys')} />
-        <CommandPalette
-          {...dialog('palette')}
-          onClosed={() => {
-            if (!editor.store.getState().typing) focusCanvas();
-          }}
-        />
+        <CommandPalette {...dialog('palette')} onClosed={focusWork} />
         <HandInDialog
           detail={detail}
           open={open}
           shown={shown === 'hand in'}
           onShow={(is) => setShown(is ? 'hand in' : null)}
         />
-        <LinkDialog
-          onClosed={() => {
-            if (!editor.store.getState().typing) focusCanvas();
-          }}
-        />
+        <LinkDialog onClosed={focusWork} />
         <DeleteGiven host={host} open={open} />
       </DndContext>
     </CommandsProvider>

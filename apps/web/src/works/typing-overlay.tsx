@@ -94,6 +94,7 @@ function TopicField({
     >
       <textarea
         ref={input}
+        data-typing
         aria-label={
           typing.what === 'new'
             ? `Text of the new topic, ${kindOfTopic(legend, base.kind)?.name ?? 'no kind'}`
@@ -139,6 +140,7 @@ function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDon
     >
       <input
         ref={input}
+        data-typing
         aria-label={`Words on the link from ${from.text} to ${to.text}`}
         value={words}
         maxLength={LIMITS.text}
