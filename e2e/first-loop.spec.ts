@@ -100,7 +100,7 @@ test('a student builds a map from the starter and hands it in; the teacher comme
     await desk.topic('Beam').click();
     await desk.topic('Deck').click({ modifiers: ['Shift'] });
     await page.getByRole('button', { name: 'Looks' }).click();
-    await page.getByLabel('Shape').selectOption('hexagon');
+    await page.getByRole('combobox', { name: /^Shape/ }).selectOption('hexagon');
     await page.keyboard.press('Escape');
     await expect(page.getByRole('button', { name: 'As its kind' })).toBeEnabled();
     await page.getByRole('button', { name: 'As its kind' }).click();

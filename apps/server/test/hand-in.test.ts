@@ -1,12 +1,15 @@
-import { checkMap, readAssignment, readMap } from '@ichnograph/core';
+import { checkMap, holdsAnswers, readAssignment, readMap, reportForStudents } from '@ichnograph/core';
+import type { Report, Result } from '@ichnograph/core';
 import type { CommentRow, Pile, PileEntry, SubmissionDetail, WorkDetail } from '@ichnograph/contract';
 import { Person, until } from './setup/client.js';
 import { drawn } from './setup/works.js';
 
 const topicOf = (detail: SubmissionDetail): string => (detail.map.topics as { id: string }[])[0]!.id;
 
-test('freezes what is stored, with a report that equals core’s own to the last flag', async () => {
-  const { work, client, handIn } = await drawn('Leila');
+test('freezes what is stored, with a report that equals core’s own to the last flag; no answer reaches a student', async () => {
+  const { person, work, client, handIn } = await drawn('Leila');
+  await client.saved();
+  const live = (await person.get<Result[]>(`works/${work.id}/answer-checks`)).body;
   const { status, body } = await handIn({ note: 'Please look at <b>loads</b>.' });
   client.close();
   expect(status).toBe(201);
@@ -19,12 +22,26 @@ test('freezes what is stored, with a report that equals core’s own to the last
     leftOut: 0,
   });
   expect(body.map.author).toBe('Leila Newcomer');
-  const again = checkMap(readMap(body.map), readAssignment(body.assignment), {
+  const { results } = body.report as unknown as Report;
+  // What the server alone can check, it says alike while one draws and at hand-in, to the last figure.
+  expect(live.length).toBeGreaterThan(0);
+  expect(results.filter(({ id }) => live.some((one) => one.id === id))).toEqual(live);
+
+  const maren = await Person.signedIn('maren');
+  const whole = (await maren.get<SubmissionDetail>(`submissions/${body.id}`)).body;
+  const given = readAssignment(whole.assignment);
+  const secrets = given.requirements.filter(holdsAnswers).flatMap(({ params }) => Object.values(params));
+  expect(secrets.length).toBeGreaterThan(0);
+  for (const sent of [work, body])
+    for (const secret of secrets)
+      if (typeof secret === 'object') expect(JSON.stringify(sent)).not.toContain(JSON.stringify(secret));
+  const again = checkMap(readMap(whole.map), given, {
     members: body.members.map(({ id }) => id),
     due: body.due,
     handedIn: body.handedInAt,
   });
-  expect(JSON.parse(JSON.stringify(again))).toEqual(body.report);
+  expect(JSON.parse(JSON.stringify(again))).toEqual(whole.report);
+  expect(JSON.parse(JSON.stringify(reportForStudents(again)))).toEqual(body.report);
   expect(work.assignment.reference).toBeNull();
   expect(body.assignment.reference).toBeNull();
 });

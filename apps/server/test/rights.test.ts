@@ -72,6 +72,7 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'POST /publications/:id/work': { expect: [401, 201, 201, 403, 403, 403, 403] },
   'GET /publications/:id/pile': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /works/:id': { expect: [401, 200, 404, 200, 200, 404, 404] },
+  'GET /works/:id/answer-checks': { expect: [401, 200, 404, 403, 403, 403, 403] },
   'POST /works/:id/revise': { expect: [401, 409, 404, 403, 403, 403, 403] },
   'POST /works/:id/hand-in': {
     expect: [401, 409, 404, 403, 403, 403, 403],

@@ -31,6 +31,8 @@ export type { TitleBlockText } from './render/title-block.js';
 export { dashLengths } from './render/strokes.js';
 export { propositionOf, sentenceOf } from './propositions/sentence.js';
 export type { Proposition } from './propositions/sentence.js';
+export { holdsAnswers, reportForStudents, resultForStudents, withoutAnswers } from './requirements/for-students.js';
+export { reportOf } from './requirements/check-map.js';
 export { sumsOf } from './requirements/sums.js';
 export type { Sums } from './requirements/sums.js';
 export { LiveCheck } from './requirements/live-check.js';

@@ -1,4 +1,5 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
+import type { Result } from '@ichnograph/core';
 import { HandIn } from '@ichnograph/contract';
 import type { SubmissionDetail, WorkDetail } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
@@ -7,6 +8,7 @@ import { Acting } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Id } from '../common/ids.js';
 import { WorksService } from '../works/index.js';
+import { AnswerChecks } from './answer-checks.service.js';
 import { HandInService } from './hand-in.service.js';
 import { SubmissionsService } from './submissions.service.js';
 import { WorkPages } from './work-pages.service.js';
@@ -17,6 +19,7 @@ export class SubmissionsController {
   constructor(
     private readonly works: WorksService,
     private readonly pages: WorkPages,
+    private readonly answers: AnswerChecks,
     private readonly handIns: HandInService,
     private readonly submissions: SubmissionsService,
   ) {}
@@ -37,6 +40,13 @@ export class SubmissionsController {
   @HttpCode(204)
   revise(@Who() { account }: SignedIn, @Id() id: string): Promise<void> {
     return this.works.revise(id, account);
+  }
+
+  /** What the server alone can check of a map as it is stored. */
+  @For('student')
+  @Get('works/:id/answer-checks')
+  answerChecks(@Who() { account }: SignedIn, @Id() id: string): Promise<Result[]> {
+    return this.answers.results(id, account);
   }
 
   @For('student')

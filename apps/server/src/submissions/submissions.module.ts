@@ -4,6 +4,7 @@ import { ActsModule } from '../acts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
 import { LiveModule } from '../live/index.js';
 import { WorksModule } from '../works/index.js';
+import { AnswerChecks } from './answer-checks.service.js';
 import { CheckPool } from './check-pool.js';
 import { HandInService } from './hand-in.service.js';
 import { SubmissionsController } from './submissions.controller.js';
@@ -13,7 +14,7 @@ import { WorkPages } from './work-pages.service.js';
 @Module({
   imports: [AccountsModule, ActsModule, AssignmentsModule, LiveModule, WorksModule],
   controllers: [SubmissionsController],
-  providers: [CheckPool, HandInService, SubmissionsService, WorkPages],
+  providers: [AnswerChecks, CheckPool, HandInService, SubmissionsService, WorkPages],
   exports: [HandInService, SubmissionsService],
 })
 export class SubmissionsModule {}

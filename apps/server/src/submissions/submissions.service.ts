@@ -1,6 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { openStoredMap, openStoredReport, writeAssignment, writeMap } from '@ichnograph/core';
+import {
+  openStoredMap,
+  openStoredReport,
+  reportForStudents,
+  withoutAnswers,
+  writeAssignment,
+  writeMap,
+} from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import type { SubmissionDetail } from '@ichnograph/contract';
 import { DataSource, IsNull, Not } from 'typeorm';
@@ -55,6 +62,7 @@ export class SubmissionsService {
       this.revisions.bodyOf(submission.revisionId),
     ]);
     const publication = work.publication!;
+    const whole = openStoredReport(report);
     return {
       id,
       workId: work.id,
@@ -75,9 +83,9 @@ export class SubmissionsService {
       opened: submission.openedAt !== null,
       revision: submission.revision!.number,
       map: writeMap(openStoredMap(map)),
-      report: openStoredReport(report) as unknown as Record<string, unknown>,
+      report: (isStaff ? whole : reportForStudents(whole)) as unknown as Record<string, unknown>,
       submissions: all.map(submissionRowOf),
-      assignment: writeAssignment(isStaff ? assignment : { ...assignment, reference: null }),
+      assignment: writeAssignment(isStaff ? assignment : withoutAnswers(assignment)),
     };
   }
 

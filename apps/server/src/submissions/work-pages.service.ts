@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { writeAssignment } from '@ichnograph/core';
+import { withoutAnswers, writeAssignment } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { DataSource } from 'typeorm';
 import type { Account } from '../accounts/index.js';
@@ -24,7 +24,7 @@ export class WorkPages {
   ) {}
 
   async detail(id: string, { id: accountId }: Account): Promise<WorkDetail> {
-    const { work, isMember } = await this.works.seen(id, accountId);
+    const { work, isMember, isStaff } = await this.works.seen(id, accountId);
     const [submissions, assignment] = await Promise.all([
       this.data.getRepository(Submission).find({ where: { workId: id }, order: { number: 'DESC' } }),
       this.revisions.bodyOf(work.revisionId),
@@ -43,8 +43,8 @@ export class WorkPages {
       revision: work.revision!.number,
       title: assignment.title,
       submissions: submissions.map(submissionRowOf),
-      // The teacher's own answer stays with the teacher.
-      assignment: writeAssignment({ ...assignment, reference: null }),
+      // The teacher's own answers stay with the teacher.
+      assignment: writeAssignment(isStaff ? assignment : withoutAnswers(assignment)),
     };
   }
 }

@@ -1,10 +1,11 @@
-import { openStoredAssignment } from '@ichnograph/core';
+import { holdsAnswers, openStoredAssignment } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { useEffect, useMemo, useState } from 'react';
 import { queries } from '../app/queries';
 import { openWork } from '../live';
 import type { LiveWork } from '../live';
+import { startAnswerChecks } from './answer-checks';
 import { startChecker } from './checker';
 import { createEditor } from './editor';
 import type { Editor } from './editor';
@@ -35,7 +36,7 @@ export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | n
     });
     const editor = createEditor(work.live, assignment, accountId);
     const checker = startChecker(
-      assignment,
+      { ...assignment, requirements: assignment.requirements.filter((requirement) => !holdsAnswers(requirement)) },
       context,
       ({ report, chips }) => editor.actions.answer(report, chips),
       editor.actions.checkTookTooLong,
@@ -47,7 +48,11 @@ export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | n
       checked = map;
       checker.check(map);
     };
+    const answers = startAnswerChecks(workId, assignment, editor.actions.answerFromServer);
     const stops = [
+      answers.stop,
+      work.store.subscribe(() => answers.look(work.store.getState().state === 'saved', editor.store.getState().map)),
+      editor.store.subscribe(() => answers.look(work.store.getState().state === 'saved', editor.store.getState().map)),
       editor.store.subscribe(check),
       work.store.subscribe(check),
       editor.destroy,

@@ -18,6 +18,10 @@ export const blanksFilled = requirementType<Params>({
       required: true,
     },
   },
+  answers: {
+    without: ({ answers }) => ({ answers: answers.map(({ origin }) => ({ origin, accept: [''] })) }),
+    telling: [],
+  },
   sentence: () => ['Every blank is filled as it should be'],
   messages: {
     share: ({ count, of }) => ofThem(count, of, 'filled'),

@@ -13,6 +13,8 @@ export const likeReference = requirementType<Params>({
   group: 'propositions',
   asks: () => 'made',
   params: { min: { type: 'number', default: 0.6, least: 0, most: 1 } },
+  // Its answers are the reference map itself.
+  answers: { without: (params) => params, telling: ['missing'] },
   sentence: ({ min }) => ['The map is tied together at least ', blank('min', percent(min)), ' like the teacher’s own'],
   messages: {
     noReference: () => 'This assignment has no reference map.',

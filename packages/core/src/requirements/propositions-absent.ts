@@ -1,7 +1,7 @@
 import { sentenceOf } from '../propositions/sentence.js';
 import { share } from './fractions.js';
 import { requirementType } from './types.js';
-import { findPropositions, WANTED_PROPOSITIONS } from './wanted-propositions.js';
+import { findPropositions, WANTED_PROPOSITIONS, withoutAnswers } from './wanted-propositions.js';
 import type { Wanted } from './wanted-propositions.js';
 import { blank } from './words.js';
 
@@ -12,6 +12,10 @@ export const propositionsAbsent = requirementType<Params>({
   group: 'propositions',
   asks: () => 'kept',
   params: { propositions: WANTED_PROPOSITIONS },
+  answers: {
+    without: (params) => ({ ...params, propositions: withoutAnswers(params.propositions) }),
+    telling: [],
+  },
   sentence: ({ propositions }) => [
     propositions.length === 1 ? 'The map does not say ' : 'The map says none of ',
     blank('propositions', propositions.length),

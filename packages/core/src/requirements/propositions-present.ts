@@ -2,7 +2,7 @@ import { propositionOf } from '../propositions/sentence.js';
 import { ramp } from './fractions.js';
 import { requirementType } from './types.js';
 import type { Finding } from './types.js';
-import { findPropositions, nameOf, WANTED_PROPOSITIONS } from './wanted-propositions.js';
+import { findPropositions, nameOf, WANTED_PROPOSITIONS, withoutAnswers } from './wanted-propositions.js';
 import type { Wanted } from './wanted-propositions.js';
 import { blank, quoted } from './words.js';
 
@@ -13,6 +13,10 @@ export const propositionsPresent = requirementType<Params>({
   group: 'propositions',
   asks: () => 'made',
   params: { propositions: WANTED_PROPOSITIONS, min: { type: 'number', least: 0 } },
+  answers: {
+    without: (params) => ({ ...params, propositions: withoutAnswers(params.propositions) }),
+    telling: ['missing'],
+  },
   sentence: ({ propositions, min }) => [
     ...(min !== undefined
       ? ['The map says at least ', blank('min', min), ' of ']

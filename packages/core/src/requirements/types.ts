@@ -61,6 +61,14 @@ export type SentencePart = string | { param: string; text: string };
 type Params = Record<string, unknown>;
 type Message = (data: Record<string, string | number>) => string;
 
+/** Where a type's answers are: such a requirement is checked on the server alone. */
+export interface Answers<P extends Params> {
+  /** the parameters with their answers taken out; its sentence reads the same with them */
+  without: (params: P) => P;
+  /** keys of evidence messages that name an answer */
+  telling: readonly string[];
+}
+
 /** One requirement type: all that any part of the product knows of it. */
 export interface RequirementType<P extends Params = Params> {
   id: string;
@@ -70,6 +78,8 @@ export interface RequirementType<P extends Params = Params> {
   /** whether its verdict depends on where topics and links are drawn, not only on what they are */
   readsPlaces?: true;
   params: { [K in keyof P]-?: ParamRule };
+  /** what of it a student's browser must not be sent, since it holds answers */
+  answers?: Answers<P>;
   /** the requirement as a person reads it, its blanks filled; `P` has the defaults in place */
   sentence: (params: P, assignment: Assignment) => SentencePart[];
   /** by key: the summaries and evidence sentences, in the second person */

@@ -21,6 +21,10 @@ export const WANTED_PROPOSITIONS = {
   required: true,
 } as const satisfies ParamRule;
 
+/** As many as there are, each saying nothing: for sentences that count them. */
+export const withoutAnswers = (propositions: readonly Wanted[]): Wanted[] =>
+  propositions.map(() => ({ from: '?', to: '?' }));
+
 export interface Found {
   wanted: Wanted;
   /** 1: there, with such a phrase if any is asked for; ½: so linked, by no such phrase; 0: not so linked */

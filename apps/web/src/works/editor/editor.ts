@@ -1,4 +1,5 @@
-import type { Assignment, Chip, Report } from '@ichnograph/core';
+import { reportOf } from '@ichnograph/core';
+import type { Assignment, Chip, Report, Requirement, Result } from '@ichnograph/core';
 import type { LiveMap } from '@ichnograph/livemap';
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
@@ -54,6 +55,20 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     });
   });
 
+  let own: Report | null = null;
+  let theirs: ReadonlyMap<string, Result> = new Map();
+  /** Both halves of the report as one, in the assignment's order. */
+  const tell = (): void => {
+    if (!own) return;
+    const byId = new Map(own.results.map((result) => [result.id, result]));
+    const report = reportOf(
+      assignment.requirements.map(
+        (requirement) => byId.get(requirement.id) ?? theirs.get(requirement.id) ?? waiting(requirement),
+      ),
+    );
+    sayWhatChanged(get().report, report);
+    set({ report });
+  };
   const hand = createHand(live, assignment, by, store);
   const actions = {
     ...typingActions(hand),
@@ -68,20 +83,41 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     showRequirement: (requirement: string | null): void => set({ requirement }),
     dismiss: (): void => set({ refusal: null }),
     answer: (report: Report, chips: readonly Chip[]): void => {
-      sayWhatChanged(get().report, report);
-      set({ report, chips, tooLong: false });
+      own = report;
+      set({ chips, tooLong: false });
+      tell();
+    },
+    /** Results of requirements that only the server can check. */
+    answerFromServer: (results: readonly Result[]): void => {
+      theirs = new Map(results.map((result) => [result.id, result]));
+      tell();
     },
     checkTookTooLong: (): void => set({ tooLong: true }),
   };
   return { store, actions, assignment, destroy: unsubscribe };
 }
 
+/** Stands for a result that the server has not given yet: unknown is not unmet. */
+const waiting = ({ id, type, level, points }: Requirement): Result => ({
+  id,
+  type,
+  level,
+  outOf: points,
+  points: 0,
+  fraction: null,
+  status: 'not-applicable',
+  sentence: '',
+  message: 'Looked at as soon as it is saved.',
+  figures: {},
+  evidence: [],
+});
+
 /** Tells those who do not see the list which requirements came to be met, or are met no longer. */
 function sayWhatChanged(before: Report | null, after: Report): void {
   if (!before) return;
   const said = after.results.flatMap(({ id, status, sentence }) => {
     const was = before.results.find((one) => one.id === id)?.status;
-    if (was === status || (was !== 'met' && status !== 'met')) return [];
+    if (was === status || was === 'not-applicable' || (was !== 'met' && status !== 'met')) return [];
     return [status === 'met' ? `Met: ${sentence}.` : `No longer met: ${sentence}.`];
   });
   if (said.length > 0) announce(said.join(' '));

@@ -1,0 +1,61 @@
+import { Injectable } from '@nestjs/common';
+import { holdsAnswers, resultForStudents } from '@ichnograph/core';
+import type { Result } from '@ichnograph/core';
+import { snapshotOf } from '@ichnograph/livemap';
+import { workDocument } from '@ichnograph/contract';
+import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import type { Account } from '../accounts/index.js';
+import { Revisions } from '../assignments/index.js';
+import { notFound, Problem } from '../common/problem.js';
+import { UpdateLog } from '../live/index.js';
+import { WorksService } from '../works/index.js';
+import { CheckPool } from './check-pool.js';
+
+/** Looks a minute: one every two seconds, and some to spare. */
+const CEILING = { points: 40, duration: 60 } as const;
+
+/**
+ * The live check of those requirements whose answers no student's browser is sent: on what is stored, by the same core
+ * as at hand-in, so that the list says what the receipt will say.
+ */
+@Injectable()
+export class AnswerChecks {
+  private readonly looks = new RateLimiterMemory(CEILING);
+
+  constructor(
+    private readonly works: WorksService,
+    private readonly revisions: Revisions,
+    private readonly log: UpdateLog,
+    private readonly checks: CheckPool,
+  ) {}
+
+  async results(workId: string, { id: accountId }: Account): Promise<Result[]> {
+    const { work, isMember } = await this.works.seen(workId, accountId);
+    if (!isMember) throw notFound('map');
+    const assignment = await this.revisions.bodyOf(work.revisionId);
+    const requirements = assignment.requirements.filter(holdsAnswers);
+    if (requirements.length === 0) return [];
+    await this.count(accountId);
+    const doc = await this.log.stored(workDocument(workId));
+    if (!doc) throw notFound('map');
+    const report = await this.checks.check(
+      snapshotOf(doc).map,
+      { ...assignment, requirements },
+      {
+        members: work.members!.map((member) => member.accountId),
+        due: work.publication!.due?.toISOString() ?? null,
+        handedIn: null,
+      },
+    );
+    return report.results.map(resultForStudents);
+  }
+
+  private async count(accountId: string): Promise<void> {
+    try {
+      await this.looks.consume(accountId);
+    } catch (error) {
+      if (!(error instanceof RateLimiterRes)) throw error;
+      throw new Problem(429, 'Too often', 'That was looked at often enough for now. It goes on in a moment.');
+    }
+  }
+}

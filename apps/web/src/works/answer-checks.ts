@@ -1,0 +1,43 @@
+import { holdsAnswers } from '@ichnograph/core';
+import type { Assignment, Result, TopicMap } from '@ichnograph/core';
+import { api, ApiError } from '../app/api';
+
+/** After the last change: a hand that goes on is not asked about after each stroke. */
+const CALM_MS = 700;
+const LATER_MS = 4000;
+
+/**
+ * Asks the server for the results of those requirements whose answers this browser is not sent, each time the map has
+ * been saved and is another than at the last time.
+ */
+export function startAnswerChecks(
+  workId: string,
+  { requirements }: Assignment,
+  onAnswer: (results: readonly Result[]) => void,
+) {
+  const isWanted = requirements.some(holdsAnswers);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let [asked, stopped] = [null as TopicMap | null, false];
+  const ask = async (map: TopicMap): Promise<void> => {
+    try {
+      const results = await api.get<Result[]>(`works/${workId}/answer-checks`);
+      if (!stopped) onAnswer(results);
+    } catch (error) {
+      // Not now: the rest of the list stands, and this is asked again.
+      if (!(error instanceof ApiError) || stopped) return;
+      timer = setTimeout(() => void ask(map), LATER_MS);
+    }
+  };
+  return {
+    look: (saved: boolean, map: TopicMap): void => {
+      if (!isWanted || !saved || map === asked) return;
+      asked = map;
+      clearTimeout(timer);
+      timer = setTimeout(() => void ask(map), CALM_MS);
+    },
+    stop: (): void => {
+      stopped = true;
+      clearTimeout(timer);
+    },
+  };
+}
