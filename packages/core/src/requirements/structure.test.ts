@@ -1,4 +1,5 @@
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
+import { checkMap } from './check-map.js';
 import { requirementTester } from '../testing/requirement-tester.js';
 
 /** A root with two branches, each with a leaf: a, b below the root; c below a, d below b. */
@@ -140,6 +141,13 @@ requirementTester('cross-links', rooted, [
     map: mapOf(topics, [...tree, link('c', 'd'), link('d', 'c', { phrase: '' })]),
     status: 'partly',
     fraction: 0.5,
+    flags: [],
+  },
+  {
+    name: 'one that makes the way as short from its own side is none',
+    map: mapOf(topics, [...tree, link('a', 'd')]),
+    status: 'unmet',
+    fraction: 0,
     flags: [],
   },
   {
@@ -285,3 +293,19 @@ requirementTester(
   ],
   ['met', 'partly'],
 );
+
+test('each tie that nearly counts says why it does not; links that only hang a topic below another are not spoken of', () => {
+  const requirement = { id: 'r', type: 'cross-links', params: {}, level: 'must' as const, points: 1 };
+  const said = (links: Parameters<typeof mapOf>[1]): string[] =>
+    checkMap(mapOf(topics, links), { ...rooted, requirements: [requirement] }).results[0]!.evidence.map(
+      ({ message }) => message,
+    );
+  expect(said(tree)).toEqual([]);
+  expect(said([...tree, link('c', 'd', { phrase: '' })])).toEqual([
+    'This one would count, but it has no words yet: c … d.',
+  ]);
+  expect(said([...tree, link('a', 'd')])).toEqual([
+    'This one does not count: a shortest way to both of its ends leads through “b”. b holds d.',
+    'This one does not count: a shortest way to both of its ends leads through “a”. a holds d.',
+  ]);
+});
