@@ -29,11 +29,11 @@ const isClear = (page: Page): Promise<string[]> =>
   });
 
 const SIZES = [
-  { width: 1280, height: 800, least: 10 },
-  { width: 1024, height: 768, least: 8 },
+  { width: 1280, height: 800, least: 10, name: 'Noor', family: 'Halvorsen' },
+  { width: 1024, height: 768, least: 8, name: 'Oskar', family: 'Tanaka' },
 ] as const;
 
-for (const { width, height, least } of SIZES)
+for (const { width, height, least, name, family } of SIZES)
   test(`at ${width} by ${height} the largest maps are fitted with letters of at least ${least} pixels`, async ({
     browser,
     school,
@@ -48,34 +48,34 @@ for (const { width, height, least } of SIZES)
     };
     const maren = await enter(browser, school, 'maren', { viewport });
     await maren.getByRole('link', { name: 'Open the pile' }).click();
-    await maren.getByRole('link', { name: 'Noor Halvorsen' }).click();
+    await maren.getByRole('link', { name: `${name} ${family}` }).click();
     await check(maren, 'marking');
     await maren.getByRole('link', { name: /^Leila Brandt/ }).click();
     await check(maren, 'marking, another');
-    const noor = await enter(browser, school, 'noor', { viewport });
+    const student = await enter(browser, school, name.toLowerCase(), { viewport });
     await noor
       .getByRole('link', { name: /Go on with the map|Look at the map/ })
       .first()
       .click();
-    await check(noor, 'map');
+    await check(student, 'map');
 
     // With comments in the margin, for the marker and for the reader.
-    await maren.getByRole('link', { name: /^Noor Halvorsen/ }).click();
-    await expect(maren.getByRole('button', { name: 'Return to Noor' })).toBeVisible();
+    await maren.getByRole('link', { name: new RegExp(`^${name} ${family}`) }).click();
+    await expect(maren.getByRole('button', { name: `Return to ${name}` })).toBeVisible();
     const id = (
       (await (await maren.request.get(`${school.url}/api/${pathOf(maren)}/pile`)).json()) as Pile
-    ).entries.find(({ members }) => members[0]!.givenName === 'Noor')!.submission.id;
+    ).entries.find(({ members }) => members[0]!.givenName === name)!.submission.id;
     for (const text of ['Which word is missing here?', 'A map that one can read.'])
       await maren.request.post(`${school.url}/api/submissions/${id}/comments`, { data: { anchor: 'map', text } });
     await maren.reload();
     await expect(maren.getByRole('complementary', { name: 'Margin' })).toBeVisible();
     await check(maren, 'marking, with comments');
     await maren.request.post(`${school.url}/api/submissions/${id}/return`);
-    await noor.goto(`${school.url}/feedback/${id}`);
-    await expect(noor.getByRole('complementary', { name: 'Margin' })).toBeVisible();
-    await check(noor, 'feedback, with comments');
-    await noor.request.post(`${school.url}/api/works/${await workOf(noor, school.url, id)}/revise`);
-    await noor.context().close();
+    await student.goto(`${school.url}/feedback/${id}`);
+    await expect(student.getByRole('complementary', { name: 'Margin' })).toBeVisible();
+    await check(student, 'feedback, with comments');
+    await student.request.post(`${school.url}/api/works/${await workOf(student, school.url, id)}/revise`);
+    await student.context().close();
     await maren.context().close();
   });
 

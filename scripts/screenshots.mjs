@@ -44,6 +44,7 @@ async function pictures(browser, url) {
     say(`${name}.png`);
   };
   const canvas = (page) => page.locator('[data-topic="Bridge"]').waitFor();
+  const unfold = (page, name) => page.getByRole('button', { name: `Unfold ${name}`, exact: true }).click();
 
   await take(await enter(null), 'sign-in');
 
@@ -51,6 +52,7 @@ async function pictures(browser, url) {
   await take(noor, 'today-student');
   await noor.getByRole('button', { name: 'Begin the map' }).click();
   await canvas(noor);
+  await unfold(noor, 'Legend and word bank');
   await take(noor, 'first-step');
 
   const juno = await enter('juno');
@@ -72,6 +74,7 @@ async function pictures(browser, url) {
   const kofi = await enter('kofi');
   await kofi.getByRole('link', { name: 'Read the comments' }).click();
   await canvas(kofi);
+  await kofi.getByRole('complementary', { name: 'Margin' }).getByRole('button').first().click();
   await take(kofi, 'feedback');
 
   const maren = await enter('maren');
@@ -81,11 +84,14 @@ async function pictures(browser, url) {
   await take(maren, 'pile');
   await maren.getByRole('link', { name: 'Noor Halvorsen' }).click();
   await canvas(maren);
+  await unfold(maren, 'Results');
   await maren.locator('[data-topic="Keystone"]').click();
   await maren.getByPlaceholder('Write a comment …').fill('Does the keystone push, or does the whole arch?');
   await maren.getByRole('button', { name: 'Add', exact: true }).click();
   await maren.getByRole('article').waitFor();
-  await maren.getByRole('button', { name: /Every link has words/ }).click();
+  await maren.getByRole('button', { name: 'Fold Results', exact: true }).click();
+  await maren.getByRole('button', { name: /^Requirement 10/ }).click();
+  await maren.getByRole('button', { name: 'Fit' }).click();
   await take(maren, 'marking');
   await maren.goto(`${url}/assignments`);
   await maren.getByRole('table').waitFor();

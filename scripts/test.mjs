@@ -113,6 +113,7 @@ async function statics() {
     checks([['Lint', bin('eslint/bin/eslint.js'), '.']]),
     checks([
       ['Format', bin('prettier/bin/prettier.cjs'), '--check', '--log-level=warn', '**/*.{ts,tsx,mjs,css}'],
+      ['Unused', bin('knip/bin/knip.js'), '--no-config-hints'],
       ['Imports', bin('dependency-cruiser/bin/dependency-cruise.mjs'), '--config', '.dependency-cruiser.cjs', ...CODE],
       ...TYPED.map((project) => [`Types of ${project}`, bin('typescript/bin/tsc'), '-p', project]),
     ]),

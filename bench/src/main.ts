@@ -1,10 +1,12 @@
 import { benchChecks, benchHeap } from './checks.js';
+import { benchPile } from './pile.js';
 import { benchSaving } from './saving.js';
 import { benchSizes } from './sizes.js';
 
 const PARTS: Record<string, () => void | Promise<void>> = {
   checks: benchChecks,
   heap: benchHeap,
+  pile: benchPile,
   saving: benchSaving,
   sizes: benchSizes,
 };

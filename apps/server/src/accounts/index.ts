@@ -5,6 +5,6 @@ export { accountRowOf, AccountsService, personOf } from './accounts.service.js';
 export { School } from './school.entity.js';
 export { SessionCookie } from './session-cookie.js';
 export { Session } from './session.entity.js';
-export { For, SessionGuard, Who } from './session.guard.js';
+export { For, Open, Who } from './session.guard.js';
 export { SESSION_COOKIE, SessionsService } from './sessions.service.js';
 export type { SignedIn } from './sessions.service.js';

@@ -29,7 +29,8 @@ export class MarkingService {
 
   /** A submission's comments: to those who mark always, to its members once it is returned. */
   async comments(submissionId: string, { id: accountId }: Account): Promise<CommentRow[]> {
-    const { submission, isStaff } = await this.submissions.seen(submissionId, accountId);
+    const { submission, isMember, isStaff } = await this.submissions.seen(submissionId, accountId);
+    if (isMember && submission.returnedAt) await this.submissions.markRead(submissionId);
     return isStaff || submission.returnedAt ? commentsOf(this.data.manager, submissionId) : [];
   }
 

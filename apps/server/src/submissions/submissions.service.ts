@@ -53,7 +53,7 @@ export class SubmissionsService {
   async detail(id: string, { id: accountId }: Account): Promise<SubmissionDetail> {
     const { submission, work, isMember, isStaff } = await this.seen(id, accountId);
     const { number, handedInAt, handedInBy, late, note, leftOut, returnedAt, returnedBy } = submission;
-    if (isMember && returnedAt) await this.opened(id);
+    if (isMember && returnedAt) await this.markRead(id);
     const [{ map, report }, all, people, assignment] = await Promise.all([
       this.bodies(id),
       this.submissions.find({ where: { workId: work.id }, order: { number: 'DESC' } }),
@@ -90,7 +90,7 @@ export class SubmissionsService {
   }
 
   /** From now on the return stands: a member has read it. */
-  private async opened(id: string): Promise<void> {
+  async markRead(id: string): Promise<void> {
     await this.submissions.update(
       { id, openedAt: IsNull(), returnedAt: Not(IsNull()) },
       { openedAt: this.clock.now() },

@@ -1,3 +1,4 @@
+import type { RequirementId } from '../requirements/catalogue.js';
 import { MapIndex } from '../map/map-index.js';
 import { mapFromStarter } from '../map/start.js';
 import type { Assignment, Level, Requirement, TopicMap } from '../map/types.js';
@@ -9,7 +10,7 @@ import { cannotFail } from './cannot-fail.js';
 import { SUGGESTIONS } from './suggestions.js';
 
 /** What says most about a map first: what only this subject asks for, before what any good map should be. */
-const BEST_FIRST = [
+const BEST_FIRST: readonly RequirementId[] = [
   'all-terms-present',
   'cross-links',
   'links-labelled',
@@ -85,7 +86,7 @@ export function propose(map: TopicMap, assignment: Assignment): Requirement[] {
   };
   const candidates = BEST_FIRST.flatMap((type) => {
     const group = requirementTypeOf(type)!.group;
-    const [first, ...others] = (SUGGESTIONS[type]?.({ index, assignment }) ?? [])
+    const [first, ...others] = SUGGESTIONS[type]({ index, assignment })
       .map((params): Requirement => ({ id: type, type, params, level: LEVELS[group] ?? 'should', points: 2 }))
       .filter(fits);
     // Of several measures of one thing only the first that fits; of several things each.

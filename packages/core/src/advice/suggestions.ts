@@ -1,3 +1,4 @@
+import type { RequirementId } from '../requirements/catalogue.js';
 import { lengthOf } from '../geometry/points.js';
 import type { MapIndex } from '../map/map-index.js';
 import type { Assignment, Link, TopicKind } from '../map/types.js';
@@ -28,6 +29,7 @@ function figuresOf(type: string, params: Params, { index, assignment }: Example)
 }
 
 const always: Suggest = () => [{}];
+const never: Suggest = () => [];
 /** A lower bound on what a figure counts; nothing where there is less than `least`. */
 const atLeast =
   (type: string, figure: string, name: string, least = 1): Suggest =>
@@ -41,7 +43,7 @@ const kindsOf = ({ index, assignment }: Example, which: (kind: TopicKind) => boo
 
 const worded = (links: readonly Link[]): Link[] => links.filter(({ phrase }) => !isBlank(phrase));
 
-export const SUGGESTIONS: Readonly<Record<string, Suggest>> = {
+export const SUGGESTIONS: Readonly<Record<RequirementId, Suggest>> = {
   'all-terms-present': ({ index, assignment: { terms } }) => {
     const placed = index.termMatches.filter((match) => match && !match.near).length;
     return placed === terms.length ? [{}] : placed >= 3 ? [{ min: roomBelow(placed) }] : [];
@@ -211,4 +213,9 @@ export const SUGGESTIONS: Readonly<Record<string, Suggest>> = {
     return needs.length > 0 ? [{ needs }] : [];
   },
   tour: atLeast('tour', 'stops', 'minStops', 2),
+  // What these ask for cannot be read off one map: answers, mistakes, who worked on it, when.
+  'blanks-filled': never,
+  'propositions-absent': never,
+  'group-share': never,
+  'on-time': never,
 };

@@ -1,3 +1,4 @@
+import type { RequirementId } from '../requirements/catalogue.js';
 import { drawLink } from '../geometry/draw-link.js';
 import { boxOf, unionOf } from '../geometry/points.js';
 import type { Box, Point } from '../geometry/points.js';
@@ -138,7 +139,7 @@ const turns: Draw = ({ index, evidence }) => {
 };
 
 /** How the evidence of a type is drawn; a type that is not here needs no more than the rings. */
-const DRAWS: Readonly<Record<string, Draw>> = {
+const DRAWS: Readonly<Partial<Record<RequirementId, Draw>>> = {
   'few-crossings': meetings,
   'no-overlaps': overlaps,
   'clear-text': coveredTopics,
@@ -165,8 +166,9 @@ export function evidenceMarks(
   requirement: Requirement,
   result: Result,
 ): EvidenceMark[] {
-  const [draw, type] = [DRAWS[requirement.type], requirementTypeOf(requirement.type)];
-  if (!draw || !type || result.status === 'not-applicable') return [];
+  const type = requirementTypeOf(requirement.type);
+  const draw = type && DRAWS[type.id];
+  if (!draw || result.status === 'not-applicable') return [];
   return draw({
     index: new MapIndex(map, assignment),
     evidence: result.evidence,

@@ -1,3 +1,4 @@
+import type { RequirementId } from '../requirements/catalogue.js';
 import type { Assignment, Requirement, TopicMap } from '../map/types.js';
 import { resultOf } from '../requirements/check-map.js';
 import { MapIndex } from '../map/map-index.js';
@@ -13,10 +14,9 @@ export interface CheckedExample {
   unmet: { map: TopicMap; result: Result };
 }
 
-/** The two small maps of a type, checked now. Throws where a type has none. */
-export function checkedExample(type: string): CheckedExample {
+/** The two small maps of a type, checked now. */
+export function checkedExample(type: RequirementId): CheckedExample {
   const example = EXAMPLES[type];
-  if (!example || !requirementTypeOf(type)) throw new Error(`there is no example of “${type}”`);
   const { given, params = {}, context, unmetContext = context, met, unmet } = example;
   const requirement: Requirement = { id: type, type, params, level: 'must', points: 1 };
   const assignment: Assignment = { ...exampleAssignment, ...given, requirements: [requirement] };

@@ -1,3 +1,4 @@
+import type { RequirementId } from '../requirements/catalogue.js';
 import type { Assignment, CheckContext, TopicMap } from '../map/types.js';
 import { sketch } from './sketch.js';
 
@@ -52,7 +53,7 @@ const besideEachOther = (map: TopicMap): TopicMap => ({
   links: map.links.map((link, i) => (i === 0 ? { ...link, route: 'curved', bend: -0.25 } : link)),
 });
 
-export const EXAMPLES: Readonly<Record<string, Example>> = {
+export const EXAMPLES: Readonly<Record<RequirementId, Example>> = {
   'all-terms-present': {
     given: { terms },
     met: sketch(['Arch | Pier', 'Keystone']),

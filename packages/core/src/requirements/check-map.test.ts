@@ -8,7 +8,8 @@ import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { assignment, maps, need, NEEDED, whole } from '../testing/random-maps.js';
 import { checkMap } from './check-map.js';
 import { ramp, rounded, settled, share } from './fractions.js';
-import { CATALOGUE, groupOf, requirementTypeOf, requirementTypes } from './registry.js';
+import { CATALOGUE } from './catalogue.js';
+import { groupOf, requirementTypeOf, requirementTypes } from './registry.js';
 import { withDefaults } from './params.js';
 import { filled } from './words.js';
 

@@ -1,6 +1,7 @@
 import type { MapIndex } from '../map/map-index.js';
 import type { Assignment, CheckContext, Level } from '../map/types.js';
 import type { Point } from '../geometry/points.js';
+import type { RequirementId } from './catalogue.js';
 
 /** What a teacher wants to see; the order in which requirements are listed. */
 export const GROUPS = ['content', 'structure', 'propositions', 'style', 'layout', 'making'] as const;
@@ -71,7 +72,7 @@ export interface Answers<P extends Params> {
 
 /** One requirement type: all that any part of the product knows of it. */
 export interface RequirementType<P extends Params = Params> {
-  id: string;
+  id: RequirementId;
   group: GroupId;
   /** whether it asks for something to be made, or to be kept: what a bare starter has and careless work loses */
   asks: (params: P) => 'made' | 'kept';

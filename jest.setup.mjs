@@ -1,0 +1,4 @@
+import fc from 'fast-check';
+
+// The same cases at each run, so that a failure is of the change at hand; `./test --thorough` tries others, and more.
+fc.configureGlobal(process.env.ICHNOGRAPH_THOROUGH === '1' ? { numRuns: 1000 } : { seed: 20_261_125, numRuns: 100 });
