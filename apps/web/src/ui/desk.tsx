@@ -72,8 +72,9 @@ function SidePanel({ id, place, side, isNarrow }: { id: string; place: Place; si
     // The group knows its panels once all of them are there.
     if (panel.current?.isCollapsed() === isRail) return;
     if (isRail) panel.current?.collapse();
-    else panel.current?.expand();
-  }, [isRail, panel]);
+    // To the width it is meant to have; by itself it would open at its least.
+    else panel.current?.resize(`${side.size}px`);
+  }, [isRail, panel, side.size]);
   const choose = (next: Form): void => {
     localStorage.setItem(keyOf(id, place), next);
     setForm(next);
