@@ -5,6 +5,9 @@ module.exports = {
   forbidden: [
     forbid('core-stands-alone', 'core imports only general-purpose pure libraries', '^packages/core/src', '^(packages/(livemap|contract)|apps|demo)|node_modules/(yjs|react|@nestjs|typeorm|zustand|@xyflow)/'),
     { name: 'core-has-no-node', comment: 'core has no Node', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$|/testing/' }, to: { dependencyTypes: ['core'] } },
+    forbid('the-map-is-below', 'the model of a map knows no drawing and no requirement', '^packages/core/src/map/(?!.*\\.test)', '^packages/core/src/(geometry|map-index|requirements|checking|evidence|advice|examples|render|formats|commands)/'),
+    forbid('geometry-draws-maps', 'geometry knows the model alone', '^packages/core/src/geometry/(?!.*\\.test)', '^packages/core/src/(map-index|requirements|checking|evidence|advice|examples|render|formats|commands)/'),
+    forbid('types-know-no-checking', 'requirement types are what checking works with', '^packages/core/src/requirements/(?!.*\\.test)', '^packages/core/src/(checking|evidence|advice|examples|formats)/'),
     forbid('contract-below-apps', 'contract is shared by server and web and knows neither', '^packages/contract/src', '^(apps|demo|packages/livemap)'),
     forbid('livemap-below-apps', 'livemap knows core alone', '^packages/livemap/src', '^(apps|demo|packages/contract)'),
     forbid('web-knows-no-server', 'web and server meet in contract', '^apps/web', '^(apps/(server|cli)|demo)'),

@@ -1,8 +1,8 @@
 import type { RequirementId } from '../requirements/catalogue.js';
-import { MapIndex } from '../map/map-index.js';
+import { MapIndex } from '../map-index/map-index.js';
 import { mapFromStarter } from '../map/start.js';
 import type { Assignment, Level, Requirement, TopicMap } from '../map/types.js';
-import { resultOf } from '../requirements/check-map.js';
+import { resultOf } from '../checking/check-map.js';
 import { withDefaults } from '../requirements/params.js';
 import { requirementTypeOf } from '../requirements/registry.js';
 import { GROUPS } from '../requirements/types.js';

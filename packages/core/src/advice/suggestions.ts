@@ -1,6 +1,6 @@
 import type { RequirementId } from '../requirements/catalogue.js';
 import { lengthOf } from '../geometry/points.js';
-import type { MapIndex } from '../map/map-index.js';
+import type { MapIndex } from '../map-index/map-index.js';
 import type { Assignment, Link, TopicKind } from '../map/types.js';
 import { requirementTypeOf } from '../requirements/registry.js';
 import { withDefaults } from '../requirements/params.js';

@@ -1,5 +1,5 @@
 import type { Requirement, TopicMap } from '../map/types.js';
-import { checkMap } from '../requirements/check-map.js';
+import { checkMap } from '../checking/check-map.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { checkedExample } from '../examples/example-views.js';
 import { requirementTypes } from '../requirements/registry.js';

@@ -2,13 +2,13 @@ import type { RequirementId } from '../requirements/catalogue.js';
 import { drawLink } from '../geometry/draw-link.js';
 import { boxOf, unionOf } from '../geometry/points.js';
 import type { Box, Point } from '../geometry/points.js';
-import { connectedParts } from '../map/graph.js';
-import { MapIndex } from '../map/map-index.js';
+import { connectedParts } from '../map-index/graph.js';
+import { MapIndex } from '../map-index/map-index.js';
 import { topicStyle } from '../map/style.js';
 import type { Assignment, Requirement, TopicMap } from '../map/types.js';
 import { propositionOf } from '../propositions/sentence.js';
 import { withDefaults } from '../requirements/params.js';
-import { paperSide } from '../requirements/fits-paper.js';
+import { paperSide } from '../requirements/layout/fits-paper.js';
 import { requirementTypeOf } from '../requirements/registry.js';
 import type { Evidence, Result } from '../requirements/types.js';
 

@@ -1,7 +1,7 @@
 import type { RequirementId } from '../requirements/catalogue.js';
 import type { Assignment, Requirement, TopicMap } from '../map/types.js';
-import { resultOf } from '../requirements/check-map.js';
-import { MapIndex } from '../map/map-index.js';
+import { resultOf } from '../checking/check-map.js';
+import { MapIndex } from '../map-index/map-index.js';
 import type { Result } from '../requirements/types.js';
 import { EXAMPLES } from './examples.js';
 import { exampleAssignment } from './sketch.js';

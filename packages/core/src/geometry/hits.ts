@@ -1,5 +1,5 @@
 import Flatbush from 'flatbush';
-import type { Pulse } from './meetings.js';
+import type { Pulse } from '../pulse.js';
 import type { Box } from './points.js';
 
 /** A thing that may be in another's way: known again by being the very same object. */

@@ -1,9 +1,7 @@
 import Flatbush from 'flatbush';
 import { orient2d } from 'robust-predicates';
+import type { Pulse } from '../pulse.js';
 import type { Box, Point } from './points.js';
-
-/** Called again and again by long loops; whoever wants to end one throws from it. */
-export type Pulse = () => void;
 
 /**
  * Visits the index pairs (a < b) of the boxes that overlap or touch, by a packed Hilbert R-tree, in the order of their

@@ -1,6 +1,6 @@
 import { grouped } from '../grouped.js';
 import { alignmentDistance } from '../words/edit-distance.js';
-import type { Pulse } from '../geometry/meetings.js';
+import type { Pulse } from '../pulse.js';
 import { isBlank } from '../words/normal-form.js';
 import { WordForms } from '../words/word-forms.js';
 import type { Topic } from './types.js';

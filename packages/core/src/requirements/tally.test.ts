@@ -1,6 +1,6 @@
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { need } from '../testing/random-maps.js';
-import { checkMap } from './check-map.js';
+import { checkMap } from '../checking/check-map.js';
 import type { Result } from './types.js';
 
 /** Thirty links from one row to another, each crossing most others, in front of topics that lie between. */

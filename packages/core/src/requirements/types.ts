@@ -1,4 +1,4 @@
-import type { MapIndex } from '../map/map-index.js';
+import type { MapIndex } from '../map-index/map-index.js';
 import type { Assignment, CheckContext, Level } from '../map/types.js';
 import type { Point } from '../geometry/points.js';
 import type { RequirementId } from './catalogue.js';

@@ -1,6 +1,6 @@
-import { findPropositions } from '../requirements/wanted-propositions.js';
-import type { Wanted } from '../requirements/wanted-propositions.js';
-import { VAGUE } from '../requirements/precise-phrases.js';
+import { findPropositions } from '../requirements/propositions/wanted-propositions.js';
+import type { Wanted } from '../requirements/propositions/wanted-propositions.js';
+import { VAGUE } from '../requirements/propositions/precise-phrases.js';
 import { pick, shuffled } from '../random.js';
 import { isBlank } from '../words/normal-form.js';
 import { some, withLinks, without } from './way.js';

@@ -1,6 +1,6 @@
 import { boxesMeet } from '../geometry/boxes.js';
 import { boxOf, pointAlong } from '../geometry/points.js';
-import { MapIndex } from '../map/map-index.js';
+import { MapIndex } from '../map-index/map-index.js';
 import type { Topic, TopicMap } from '../map/types.js';
 import { pick, shuffled } from '../random.js';
 import { some, withLinks, withTopics } from './way.js';

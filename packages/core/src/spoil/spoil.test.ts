@@ -1,7 +1,7 @@
 import { mend } from '../map/mend.js';
 import type { Assignment, Topic, TopicMap } from '../map/types.js';
 import { seeded } from '../random.js';
-import { checkMap } from '../requirements/check-map.js';
+import { checkMap } from '../checking/check-map.js';
 import { bridges, bridgesMap } from '../testing/bridges.js';
 import { need } from '../testing/random-maps.js';
 import { assignmentOf, mapOf, topic } from '../testing/make.js';

@@ -1,4 +1,4 @@
-import { MapIndex } from '../map/map-index.js';
+import { MapIndex } from '../map-index/map-index.js';
 import type { Assignment, TopicMap } from '../map/types.js';
 import type { Random } from '../random.js';
 import { allToRoot, cutLoose, stripPhrases, turnArrows, vaguePhrases } from './links.js';

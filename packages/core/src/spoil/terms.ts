@@ -1,6 +1,6 @@
 import { freeSpot } from '../commands/free-spot.js';
 import { fitTopic } from '../geometry/fit.js';
-import { connectedParts } from '../map/graph.js';
+import { connectedParts } from '../map-index/graph.js';
 import { matchText, matchTerms } from '../map/terms.js';
 import type { Topic } from '../map/types.js';
 import { pick } from '../random.js';

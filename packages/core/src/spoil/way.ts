@@ -1,4 +1,4 @@
-import type { MapIndex } from '../map/map-index.js';
+import type { MapIndex } from '../map-index/map-index.js';
 import type { Assignment, Link, Topic, TopicMap } from '../map/types.js';
 import { shuffled } from '../random.js';
 import type { Random } from '../random.js';

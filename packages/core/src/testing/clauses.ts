@@ -1,6 +1,6 @@
 import { assignmentOf, link, topic } from './make.js';
 import type { Assignment, CheckContext, Link, Topic, TopicMap } from '../map/types.js';
-import { checkMap } from '../requirements/check-map.js';
+import { checkMap } from '../checking/check-map.js';
 
 /** The catalogue clause by clause, where two readings of a sentence could differ: what the tests of each group share. */
 

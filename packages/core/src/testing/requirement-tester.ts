@@ -1,4 +1,4 @@
-import { checkMap } from '../requirements/check-map.js';
+import { checkMap } from '../checking/check-map.js';
 import { withDefaults } from '../requirements/params.js';
 import { requirementTypeOf } from '../requirements/registry.js';
 import { filled } from '../requirements/words.js';

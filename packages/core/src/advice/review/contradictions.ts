@@ -1,4 +1,4 @@
-import type { Wanted } from '../../requirements/wanted-propositions.js';
+import type { Wanted } from '../../requirements/propositions/wanted-propositions.js';
 import { plural } from '../../requirements/words.js';
 import { normalForm, wordsOf } from '../../words/normal-form.js';
 import { WordForms } from '../../words/word-forms.js';

@@ -1,5 +1,5 @@
 import { cannotFail as noStudentFails } from '../cannot-fail.js';
-import type { Wanted } from '../../requirements/wanted-propositions.js';
+import type { Wanted } from '../../requirements/propositions/wanted-propositions.js';
 import { finding } from './sheet.js';
 import type { Asked, Finding, Rule, Sheet } from './sheet.js';
 

@@ -1,7 +1,7 @@
-import { MapIndex } from '../../map/map-index.js';
+import { MapIndex } from '../../map-index/map-index.js';
 import { mend } from '../../map/mend.js';
 import type { Assignment, Topic, TopicMap } from '../../map/types.js';
-import { resultOf } from '../../requirements/check-map.js';
+import { resultOf } from '../../checking/check-map.js';
 import { normalForm } from '../../words/normal-form.js';
 import { bareMaps } from '../propose.js';
 import { finding } from './sheet.js';

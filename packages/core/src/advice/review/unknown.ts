@@ -1,5 +1,5 @@
 import type { ParamRule } from '../../requirements/types.js';
-import type { Wanted } from '../../requirements/wanted-propositions.js';
+import type { Wanted } from '../../requirements/propositions/wanted-propositions.js';
 import { quoted } from '../../requirements/words.js';
 import { finding } from './sheet.js';
 import type { Asked, Finding, Rule, Sheet } from './sheet.js';

@@ -1,0 +1,38 @@
+import { allBut } from '../all-but.js';
+import { requirementType } from '../types.js';
+import type { Finding } from '../types.js';
+import { blank, ofThem, quoted } from '../words.js';
+
+type Params = { minWords: number };
+
+export const promptsAnswered = requirementType<Params>({
+  id: 'prompts-answered',
+  group: 'content',
+  asks: () => 'made',
+  params: { minWords: { type: 'number', default: 1, least: 0, whole: true } },
+  sentence: ({ minWords }) => [
+    'Every prompt is continued by at least ',
+    blank('minWords', minWords),
+    minWords === 1 ? ' word' : ' words',
+  ],
+  messages: {
+    noPrompts: () => 'The starter map has no prompts.',
+    share: ({ count, of }) => ofThem(count, of, 'continued'),
+    open: ({ text }) => `Continue ${quoted(text)} in words of your own.`,
+  },
+  check: ({ minWords }, { index, assignment }) => {
+    const prompts = (assignment.starter?.topics ?? []).filter(({ toComplete }) => toComplete);
+    if (prompts.length === 0) return { doesNotApply: 'noPrompts' };
+    const evidence = prompts.flatMap((prompt): Finding[] => {
+      const here = index.map.topics.filter(({ origin }) => origin === prompt.id);
+      const asked = index.words.wordsOf(prompt.text).length + minWords;
+      const isAnswered = here.some(
+        ({ text }) =>
+          index.words.normal(text).startsWith(index.words.normal(prompt.text)) &&
+          index.words.wordsOf(text).length >= asked,
+      );
+      return isAnswered ? [] : [{ message: 'open', data: { text: prompt.text }, topics: here.map(({ id }) => id) }];
+    });
+    return allBut(evidence, prompts.length, 'prompts');
+  },
+});

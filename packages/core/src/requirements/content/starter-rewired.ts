@@ -1,0 +1,70 @@
+import { grouped } from '../../grouped.js';
+import { effectiveKind, isStructural } from '../../map/kinds.js';
+import { MapIndex } from '../../map-index/map-index.js';
+import { ramp, share } from '../fractions.js';
+import { requirementType } from '../types.js';
+import { blank, kindNames, percent, quoted } from '../words.js';
+
+type Params = { minShare: number; kinds?: string[] };
+
+export const starterRewired = requirementType<Params>({
+  id: 'starter-rewired',
+  group: 'content',
+  asks: () => 'made',
+  params: { minShare: { type: 'number', default: 0.5, least: 0, most: 1 }, kinds: { type: 'kinds' } },
+  sentence: ({ minShare, kinds }, assignment) => [
+    'At least ',
+    blank('minShare', percent(minShare)),
+    ' of the given topics',
+    ...(kinds ? [' of the kind ', blank('kinds', kindNames(assignment, kinds))] : []),
+    ' are tied to something new',
+  ],
+  messages: {
+    noStarter: () => 'This assignment has no starter map.',
+    share: ({ count, of }) => `${count} of ${of} have found a place of their own.`,
+    asGiven: ({ text }) => `${quoted(text)} hangs where it was handed out: link it to the idea it belongs to.`,
+  },
+  check: ({ minShare, kinds }, { index, assignment }) => {
+    const { starter } = assignment;
+    if (!starter) return { doesNotApply: 'noStarter' };
+    const before = new MapIndex(starter, assignment, index.pulse, index.words);
+    const wanted = starter.topics.filter((topic) => {
+      const kind = effectiveKind(topic, assignment);
+      return kinds ? kinds.includes(kind?.id ?? '') : isStructural(kind);
+    });
+    const starterIds = new Set(starter.topics.map(({ id }) => id));
+    /** the starter topic that a topic stands for: that of its origin, or without one that of its id */
+    const standsFor = new Map(
+      index.map.topics.flatMap(({ id, origin }) => {
+        const given = origin ?? id;
+        return starterIds.has(given) ? [[id, given] as const] : [];
+      }),
+    );
+    const standingFor = grouped(index.map.topics, ({ id }) => standsFor.get(id));
+    const states = wanted.flatMap((given) => {
+      const standing = standingFor.get(given.id) ?? [];
+      if (standing.length === 0) return [];
+      const old = before.neighbours.get(given.id) ?? new Set<string>();
+      const rewired = standing.filter(({ id }) =>
+        [...(index.neighbours.get(id) ?? [])].some((next) => {
+          const other = standsFor.get(next);
+          return other === undefined || !old.has(other);
+        }),
+      );
+      return [{ given, standing, rewired: rewired.length > 0 }];
+    });
+    const others = states.filter(({ rewired }) => !rewired);
+    const [count, of] = [states.length - others.length, wanted.length];
+    return {
+      fraction: ramp(share(count, of), minShare),
+      figures: { rewired: count, given: of },
+      message: 'share',
+      data: { count, of },
+      evidence: others.map(({ standing }) => ({
+        message: 'asGiven',
+        data: { text: standing[0]!.text },
+        topics: standing.map(({ id }) => id),
+      })),
+    };
+  },
+});

@@ -1,0 +1,48 @@
+import { share } from '../fractions.js';
+import { requirementType } from '../types.js';
+import type { Finding } from '../types.js';
+import { quoted } from '../words.js';
+
+export const termsUnchanged = requirementType({
+  id: 'terms-unchanged',
+  group: 'content',
+  asks: () => 'kept',
+  params: {},
+  sentence: () => ['Given topics keep their words'],
+  messages: {
+    noStarter: () => 'This assignment has no starter map.',
+    all: ({ of }) => `All ${of} are as they were given.`,
+    some: ({ count, of }) => `${count} of ${of} are as they were given.`,
+    renamed: ({ text, now }) => `${quoted(String(now))} was given as ${quoted(String(text))}: give it its words back.`,
+    otherKind: ({ text }) => `${quoted(String(text))} was given as another kind.`,
+    gone: ({ text }) => `${quoted(String(text))} was given and is gone: bring it back from the word bank.`,
+  },
+  check: (_, { index, assignment }) => {
+    const { starter, styleMode } = assignment;
+    if (!starter) return { doesNotApply: 'noStarter' };
+    const lost = starter.topics.map((given): Finding[] => {
+      const form = index.words.normal(given.text);
+      const here = index.map.topics.filter((topic) => topic.origin === given.id);
+      const keepsWords = (text: string): boolean =>
+        given.toComplete ? index.words.normal(text).startsWith(form) : index.words.normal(text) === form;
+      if (here.some((topic) => keepsWords(topic.text) && (styleMode === 'free' || topic.kind === given.kind)))
+        return [];
+      const data = { text: given.text };
+      if (here.length === 0) return [{ message: 'gone', data, term: given.text }];
+      return here.map((topic) =>
+        keepsWords(topic.text)
+          ? { message: 'otherKind', data, topics: [topic.id] }
+          : { message: 'renamed', data: { ...data, now: topic.text }, topics: [topic.id] },
+      );
+    });
+    const of = starter.topics.length;
+    const count = lost.filter((findings) => findings.length === 0).length;
+    return {
+      fraction: share(count, of),
+      figures: { kept: count, given: of },
+      message: count < of ? 'some' : 'all',
+      data: { count, of },
+      evidence: lost.flat(),
+    };
+  },
+});

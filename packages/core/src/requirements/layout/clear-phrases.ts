@@ -1,0 +1,76 @@
+import { boxesMeet, entersBox } from '../../geometry/boxes.js';
+import { boxOf } from '../../geometry/points.js';
+import type { Box } from '../../geometry/points.js';
+import { isBlank } from '../../words/normal-form.js';
+import { share } from '../fractions.js';
+import { Tally } from '../tally.js';
+import { requirementType } from '../types.js';
+import { ofThem, plural, quoted } from '../words.js';
+
+export const clearPhrases = requirementType({
+  id: 'clear-phrases',
+  group: 'layout',
+  asks: () => 'kept',
+  readsPlaces: true,
+  params: {},
+  sentence: () => ['The words on links lie clear of everything else'],
+  messages: {
+    none: () => 'No link has words yet.',
+    share: ({ count, of }) => ofThem(count, of, 'clear'),
+    onTopic: ({ phrase, text }) =>
+      `${quoted(phrase)} lies on ${quoted(text)}: move the topic, or the words along their link.`,
+    onPhrase: ({ phrase, other }) =>
+      `${quoted(phrase)} and ${quoted(other)} lie on each other: move one along its link.`,
+    onLine: ({ phrase }) => `Another line runs through ${quoted(phrase)}: move the words along their link.`,
+    amid: ({ phrase, others }) =>
+      `${quoted(phrase)} is in the way of ${plural(Number(others), 'other thing')}: give it room.`,
+    under: ({ text, others }) => `${plural(Number(others), 'phrase')} on ${quoted(text)}: give it room.`,
+  },
+  check: (_, { index }) => {
+    const { topics, links } = index.map;
+    const { pulse } = index;
+    const worded = links.filter(({ phrase }) => !isBlank(phrase));
+    const phrases = worded.flatMap((link) => {
+      pulse();
+      const box = index.drawings.phraseBox(link, ...index.ends(link));
+      return box ? [{ link, key: box, box }] : [];
+    });
+    const boxes = topics.map((topic) => ({ topic, key: topic, box: boxOf(topic) }));
+    const { phrasesOnTopics, phrasesOnPhrases, linesInPhrases } = index.drawings;
+    const tally = new Tally();
+    const meet = (a: { box: Box }, b: { box: Box }): true | null => (boxesMeet(a.box, b.box) ? true : null);
+    for (const { a, b } of phrasesOnTopics.find(phrases, boxes, meet, { pulse }))
+      tally.add([a.link, b.topic], () => ({
+        message: 'onTopic',
+        data: { phrase: a.link.phrase, text: b.topic.text },
+        links: [a.link.id],
+        topics: [b.topic.id],
+      }));
+    for (const { a, b } of phrasesOnPhrases.find(phrases, phrases, meet, { within: true, pulse }))
+      tally.add([a.link, b.link], () => ({
+        message: 'onPhrase',
+        data: { phrase: a.link.phrase, other: b.link.phrase },
+        links: [a.link.id, b.link.id],
+      }));
+    const through = linesInPhrases.find(
+      index.lines,
+      phrases,
+      (line, phrase) => (line.link !== phrase.link && entersBox(line.part, phrase.box) ? true : null),
+      { pulse },
+    );
+    for (const { b } of through)
+      tally.add([b.link], () => ({ message: 'onLine', data: { phrase: b.link.phrase }, links: [b.link.id] }));
+    const of = worded.length;
+    const count = of - worded.filter(tally.has).length;
+    return {
+      fraction: 1 - share(of - count, of),
+      figures: { clear: count, phrases: of },
+      message: of === 0 ? 'none' : 'share',
+      data: { count, of },
+      evidence: tally.evidence({
+        topic: ({ id, text }, others) => ({ message: 'under', data: { text, others }, topics: [id] }),
+        link: ({ id, phrase }, others) => ({ message: 'amid', data: { phrase, others }, links: [id] }),
+      }),
+    };
+  },
+});

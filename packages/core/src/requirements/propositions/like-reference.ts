@@ -1,0 +1,66 @@
+import { grouped } from '../../grouped.js';
+import { MapIndex } from '../../map-index/map-index.js';
+import { ramp, share } from '../fractions.js';
+import { requirementType } from '../types.js';
+import type { Finding } from '../types.js';
+import { blank, percent, quoted } from '../words.js';
+
+type Params = { min: number };
+
+/** Closeness of two networks over their common concepts: Goldsmith, Johnson and Acton (1991), "Assessing structural knowledge". */
+export const likeReference = requirementType<Params>({
+  id: 'like-reference',
+  group: 'propositions',
+  asks: () => 'made',
+  params: { min: { type: 'number', default: 0.6, least: 0, most: 1 } },
+  // Its answers are the reference map itself.
+  answers: { without: (params) => params, telling: ['missing'] },
+  sentence: ({ min }) => ['The map is tied together at least ', blank('min', percent(min)), ' like the teacher’s own'],
+  messages: {
+    noReference: () => 'This assignment has no reference map.',
+    close: ({ closeness }) => `${closeness} % alike.`,
+    alone: ({ text }) =>
+      `${quoted(text)} is tied to nothing that it belongs with: which others does it have to do with?`,
+    missing: ({ text }) => `${quoted(text)} belongs on this map.`,
+  },
+  check: ({ min }, { index, assignment }) => {
+    const { reference, terms } = assignment;
+    if (!reference) return { doesNotApply: 'noReference' };
+    const theirs = new MapIndex(reference, assignment, index.pulse, index.words);
+    const termOf = grouped(terms, ({ text }) => index.words.normal(text));
+    const wanted = reference.topics.map(({ text }) => {
+      const accept = termOf.get(index.words.normal(text))?.[0]?.accept;
+      return { text, ...(accept && { accept }) };
+    });
+    const here = new Map(index.matchTexts(wanted).map((match, i) => [reference.topics[i]!.id, match?.topic ?? null]));
+    const matchedHere = new Set([...here.values()].flatMap((one) => (one ? [one.id] : [])));
+    const compared = reference.topics.filter(({ id }) => (theirs.neighbours.get(id)?.size ?? 0) > 0);
+    const scores = compared.map((topic) => {
+      const mine = here.get(topic.id) ?? null;
+      if (!mine) return { topic, mine, score: 0 };
+      // An unmatched neighbour there stands for itself: nothing here can be it.
+      const there = new Set([...theirs.neighbours.get(topic.id)!].map((id) => here.get(id)?.id ?? `reference:${id}`));
+      const around = new Set([...(index.neighbours.get(mine.id) ?? [])].filter((id) => matchedHere.has(id)));
+      const common = [...there].filter((id) => around.has(id)).length;
+      return { topic, mine, score: share(common, there.size + around.size - common) };
+    });
+    const closeness = share(
+      scores.reduce((sum, { score }) => sum + score, 0),
+      scores.length,
+    );
+    const evidence = scores
+      .filter(({ score }) => score === 0)
+      .map(({ topic, mine }): Finding =>
+        mine
+          ? { message: 'alone', data: { text: mine.text }, topics: [mine.id] }
+          : { message: 'missing', data: { text: topic.text }, term: topic.text },
+      );
+    return {
+      fraction: ramp(closeness, min),
+      figures: { closeness },
+      message: 'close',
+      data: { closeness: Math.round(closeness * 100) },
+      evidence,
+    };
+  },
+});

@@ -1,0 +1,41 @@
+import { grouped } from '../../grouped.js';
+import { isBlank } from '../../words/normal-form.js';
+import { CLOSE } from '../../map/kinds.js';
+import { requirementType } from '../types.js';
+import { blank, percent, quoted } from '../words.js';
+
+type Params = { maxShare: number };
+/** Under so many links with words a repeated phrase means nothing yet. */
+const ENOUGH = 5;
+
+export const phraseVariety = requirementType<Params>({
+  id: 'phrase-variety',
+  group: 'propositions',
+  asks: () => 'kept',
+  params: { maxShare: { type: 'number', default: 0.4, least: 0, most: 1 } },
+  sentence: ({ maxShare }) => ['No words stand on more than ', blank('maxShare', percent(maxShare)), ' of the links'],
+  messages: {
+    early: ({ of }) => `Only ${of} with words so far.`,
+    varied: ({ used, of }) => `The commonest stand on ${used} of ${of}.`,
+    same: ({ used, of }) => `The same words stand on ${used} of ${of}.`,
+    again: ({ phrase, used }) => `${quoted(phrase)} stands on ${used} links: find words that fit this one better.`,
+  },
+  check: ({ maxShare }, { index }) => {
+    const links = index.structuralLinks.filter(({ phrase }) => !isBlank(phrase));
+    const uses = grouped(links, ({ phrase }) => index.words.folded(phrase));
+    const used = Math.max(0, ...[...uses.values()].map((same) => same.length));
+    const of = links.length;
+    const share = of === 0 ? 0 : used / of;
+    const figures = { used, links: of };
+    if (of < ENOUGH) return { fraction: 1, figures, message: 'early', data: { used, of }, evidence: [] };
+    if (share <= maxShare + CLOSE) return { fraction: 1, figures, message: 'varied', data: { used, of }, evidence: [] };
+    const commonest = links.filter((link) => uses.get(index.words.folded(link.phrase))!.length === used);
+    return {
+      fraction: (1 - share) / (1 - maxShare),
+      figures,
+      message: 'same',
+      data: { used, of },
+      evidence: commonest.map(({ id, phrase }) => ({ message: 'again', data: { phrase, used }, links: [id] })),
+    };
+  },
+});

@@ -1,0 +1,39 @@
+import { remembered } from '../../words/word-forms.js';
+import { luminance } from '../../map/colour.js';
+import { CLOSE } from '../../map/kinds.js';
+import { topicStyle } from '../../map/style.js';
+import { allBut } from '../all-but.js';
+import { requirementType } from '../types.js';
+import { blank, ofThem, percent, quoted } from '../words.js';
+
+type Params = { minLuminance: number };
+
+export const paleFills = requirementType<Params>({
+  id: 'pale-fills',
+  group: 'style',
+  asks: () => 'kept',
+  params: { minLuminance: { type: 'number', default: 0.55, least: 0, most: 1 } },
+  sentence: ({ minLuminance }) => [
+    'Fills are pale enough to print: at least ',
+    blank('minLuminance', percent(minLuminance)),
+    ' as light as paper',
+  ],
+  messages: {
+    share: ({ count, of }) => ofThem(count, of, 'pale enough'),
+    dark: ({ text, light }) => `${quoted(text)} is ${light} % as light as paper and prints dark: choose a paler fill.`,
+  },
+  check: ({ minLuminance }, { index, assignment: { legend } }) => {
+    const lightOf = remembered(luminance);
+    const fills = index.map.topics.map((topic) => ({ topic, light: lightOf(topicStyle(topic, legend).fill) }));
+    const dark = fills.filter(({ light }) => light < minLuminance - CLOSE);
+    return allBut(
+      dark.map(({ topic, light }) => ({
+        message: 'dark',
+        data: { text: topic.text, light: Math.round(light * 100) },
+        topics: [topic.id],
+      })),
+      fills.length,
+      'topics',
+    );
+  },
+});
