@@ -62,10 +62,14 @@ test('two browsers on one map end with the same map, and browser, server and com
     shown.map((text) => text.split('\n').at(-1)),
   );
 
+  // The command line needs the answers, which only the teacher is sent.
+  const teacher = await enter(browser, school, 'maren');
+  const whole = (await (await teacher.request.get(`${school.url}/api/submissions/${id}`)).json()) as Frozen;
+  await teacher.context().close();
   const folder = mkdtempSync(path.join(tmpdir(), 'ichnograph-e2e-'));
   try {
     const files = {
-      'assignment.json': frozen.assignment,
+      'assignment.json': whole.assignment,
       'map.json': frozen.map,
       'context.json': {
         format: 'ichnograph-context',
@@ -90,7 +94,7 @@ test('two browsers on one map end with the same map, and browser, server and com
       ],
       { encoding: 'utf8', cwd: path.resolve(import.meta.dirname, '..'), env: { ...process.env, INIT_CWD: '' } },
     );
-    expect((JSON.parse(printed) as unknown[])[0]).toEqual(frozen.report);
+    expect((JSON.parse(printed) as unknown[])[0]).toEqual(whole.report);
   } finally {
     rmSync(folder, { recursive: true });
   }
