@@ -95,3 +95,15 @@ test('a close waits for what is queued', async () => {
   await log.close();
   expect(database.stored).toEqual(['one:a']);
 });
+
+test('what waits for the database has a bound, at which nothing more is taken; nothing of it is lost', async () => {
+  database.away = true;
+  const large = new Uint8Array(8 * 1024 * 1024);
+  for (let i = 1; i <= 8; i++) log.append('one', large, { tab: i });
+  expect(log.isFull).toBe(true);
+  database.away = false;
+  await log.drained('one');
+  expect(log.isFull).toBe(false);
+  expect(database.commits.flat()).toHaveLength(8);
+  expect(told.at(-1)).toBe('one stored {"tab":8}');
+});
