@@ -1,0 +1,80 @@
+import { expect, enter, MapDesk, test } from './school';
+
+test('plain gestures do what the hand did, once, and one undo takes each back', async ({ browser, school }) => {
+  const page = await enter(browser, school, 'freya');
+  const desk = await MapDesk.begin(page);
+  const box = (await desk.canvas.boundingBox())!;
+  await test.step('typing on what is chosen keeps the first letter; what was given is not typed over', async () => {
+    await desk.makeByDoubleClick('Ideas', { x: box.x + 160, y: box.y + 60 });
+    await desk.topic('Ideas').click();
+    await page.keyboard.type('Hello');
+    await page.keyboard.press('Enter');
+    await expect(desk.topic('Hello')).toBeVisible();
+    await desk.topic('Beam').click();
+    await page.keyboard.type('s');
+    await expect(page.getByTestId('refusal')).toContainText('was given');
+    await page.keyboard.press('Escape');
+    await expect(desk.topic('Beam')).toBeVisible();
+  });
+  await test.step('a selection made with the rubber band moves as far as the hand', async () => {
+    const [live, tension] = [await desk.topic('Live load').boundingBox(), await desk.topic('Tension').boundingBox()];
+    await desk.drag(
+      { x: live!.x - 20, y: live!.y - 12 },
+      { x: tension!.x + tension!.width + 20, y: tension!.y + tension!.height + 12 },
+    );
+    const at = await desk.centreOf(desk.topic('Compression'));
+    await desk.drag(at, { x: at.x + 60, y: at.y + 24 });
+    await expect(async () => {
+      const now = (await desk.topic('Live load').boundingBox())!;
+      // The first of the hand's steps only tells a drag from a click.
+      expect(now.x - live!.x).toBeGreaterThan(45);
+      expect(now.x - live!.x).toBeLessThan(61);
+    }).toPass({ timeout: 10_000 });
+    await page.keyboard.press('Control+z');
+    await expect(async () => expect((await desk.topic('Live load').boundingBox())!.x).toBeCloseTo(live!.x, 0)).toPass({
+      timeout: 10_000,
+    });
+  });
+  await test.step('the focus always has a place, and undo is the page’s', async () => {
+    await page.getByRole('button', { name: 'Truss', exact: true }).press('Enter');
+    await expect(desk.topic('Truss')).toBeVisible();
+    await expect(async () =>
+      expect(await page.evaluate(() => document.activeElement?.tagName)).not.toBe('BODY'),
+    ).toPass({
+      timeout: 10_000,
+    });
+    await page.getByRole('button', { name: 'Brief' }).focus();
+    await page.keyboard.press('Control+z');
+    await expect(desk.topic('Truss')).toHaveCount(0);
+  });
+  await test.step('half a word outlives a reload', async () => {
+    await desk.topic('Hello').click();
+    await page.keyboard.press('F2');
+    await page.keyboard.type('Half a wo');
+    await page.reload();
+    await expect(page.getByRole('textbox', { name: 'Text of the topic' })).toHaveValue('Half a wo');
+    await page.keyboard.press('Escape');
+    await desk.saved();
+  });
+  await page.context().close();
+});
+
+test('a finger moves a topic on a map that is drawn small', async ({ browser, school }) => {
+  const page = await enter(browser, school, 'goran', { hasTouch: true });
+  const desk = await MapDesk.begin(page);
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Zoom out' }).click();
+  const before = (await desk.topic('Deck').boundingBox())!;
+  const from = await desk.centreOf(desk.topic('Deck'));
+  const touch = await page.context().newCDPSession(page);
+  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', x: number, y: number): Promise<unknown> =>
+    touch.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x, y }] });
+  await send('touchStart', from.x, from.y);
+  for (let step = 1; step <= 6; step++) await send('touchMove', from.x + step * 5, from.y + step * 8);
+  await send('touchEnd', 0, 0);
+  await expect(async () => expect((await desk.topic('Deck').boundingBox())!.y).toBeGreaterThan(before.y + 20)).toPass({
+    timeout: 10_000,
+  });
+  await expect(page.locator('[data-link]')).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: /Text of the new topic/ })).toHaveCount(0);
+  await page.context().close();
+});
