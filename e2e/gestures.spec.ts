@@ -78,3 +78,55 @@ test('a finger moves a topic on a map that is drawn small', async ({ browser, sc
   await expect(page.getByRole('textbox', { name: /Text of the new topic/ })).toHaveCount(0);
   await page.context().close();
 });
+
+test('a request whose answer is lost and that is sent again is done once; a second tab sees it; Page Down changes no map', async ({
+  browser,
+  school,
+}) => {
+  const page = await enter(browser, school, 'dalia');
+  const desk = await MapDesk.begin(page);
+  const box = (await desk.canvas.boundingBox())!;
+  await desk.makeByDoubleClick('Mine', { x: box.x + 160, y: box.y + 60 });
+  await desk.saved();
+  const second = await page.context().newPage();
+  await second.goto(page.url());
+  await expect(second.locator('[data-topic="Mine"]')).toBeVisible();
+  // The deed is done, and its answer never comes.
+  await page.route(
+    '**/hand-in',
+    async (route) => {
+      await route.fetch();
+      await route.abort();
+    },
+    { times: 1 },
+  );
+  await page.getByRole('button', { name: 'Hand in …' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(dialog.getByRole('alert')).toContainText('does not answer');
+  await dialog.getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByText(/for the first time$/)).toBeVisible();
+  await expect(second.getByText(/^Handed in today/)).toBeVisible();
+
+  const maren = await enter(browser, school, 'maren');
+  await maren.getByRole('link', { name: 'Open the pile' }).click();
+  await maren.getByRole('link', { name: 'Dalia Moreau' }).click();
+  const marked = new MapDesk(maren);
+  await marked.unfold('Results');
+  await expect(maren.getByText(/^No\. 2/)).toHaveCount(0);
+  const [here, box2] = [maren.url(), maren.getByPlaceholder('Write a comment …')];
+  await marked.topic('Mine').click();
+  await box2.fill('Begun for Mine');
+  await maren.locator('#canvas').focus();
+  await maren.keyboard.press('PageDown');
+  await maren.keyboard.press('Escape');
+  expect(maren.url()).toBe(here);
+  // What was begun stays with what it was begun for, through another map and a reload.
+  await expect(maren.getByText('on “Mine”')).toBeVisible();
+  await maren.keyboard.press('Alt+PageDown');
+  await expect(maren).not.toHaveURL(here);
+  await maren.goto(here);
+  await expect(maren.getByPlaceholder('Write a comment …')).toHaveValue('Begun for Mine');
+  await expect(maren.getByText('on “Mine”')).toBeVisible();
+  for (const one of [page, maren]) await one.context().close();
+});

@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import type { OnApplicationBootstrap } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, LessThan } from 'typeorm';
 import type { EntityManager } from 'typeorm';
@@ -21,7 +22,7 @@ const KEPT_MS = 7 * 24 * 3_600_000;
  * gets what came of the first. Of two that arrive together the second waits for the first.
  */
 @Injectable()
-export class Acts {
+export class Acts implements OnApplicationBootstrap {
   constructor(
     @InjectDataSource() private readonly data: DataSource,
     private readonly clock: Clock,
@@ -65,7 +66,7 @@ export class Acts {
   }
 
   /** Forgets acts that nobody will send again. */
-  async tidy(): Promise<void> {
+  async onApplicationBootstrap(): Promise<void> {
     await this.data.getRepository(Act).delete({ at: LessThan(new Date(this.clock.now().getTime() - KEPT_MS)) });
   }
 }
