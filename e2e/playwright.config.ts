@@ -6,7 +6,7 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   // Two at a time, each on a school of its own.
   workers: 2,
-  fullyParallel: false,
+  fullyParallel: true,
   retries: 0,
   forbidOnly: true,
   outputDir: 'test-results',

@@ -11,13 +11,13 @@ interface School {
   freezeServer: (frozen: boolean) => void;
 }
 
-/** Every file of journeys runs against one made-up school of its own: a real server, a real database. */
-export const test = base.extend<object, { school: School }>({
+/** Every journey runs against a made-up school of its own, a real server and a real database, as it was on the first day. */
+export const test = base.extend<{ school: School }>({
   school: [
     // Playwright insists on a destructured first argument.
     // eslint-disable-next-line no-empty-pattern
-    async ({}, use, { workerIndex }) => {
-      const stack = new Stack(`browser-${workerIndex}`, { env: { ICHNOGRAPH_LOG: 'fatal' } });
+    async ({}, use) => {
+      const stack = new Stack('browser', { env: { ICHNOGRAPH_LOG: 'fatal' } });
       try {
         await stack.start();
         await use({
@@ -32,7 +32,7 @@ export const test = base.extend<object, { school: School }>({
         await stack.remove();
       }
     },
-    { scope: 'worker', timeout: 120_000 },
+    { timeout: 120_000 },
   ],
 });
 export { expect };

@@ -106,7 +106,8 @@ function* filesUnder(folder) {
   }
 }
 
-function fingerprint() {
+/** What everything built is made from, in one mark. */
+export function fingerprint() {
   const hash = createHash('sha256');
   for (const source of [
     ...SOURCES.flatMap((folder) => [...filesUnder(path.join(root, folder))]),

@@ -1,32 +1,26 @@
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
-import { command, root } from './commands.mjs';
+import { root } from './commands.mjs';
 import { Database, freePort } from './database.mjs';
+import { copyLoadedSchool } from './loaded-school.mjs';
 import { startServer, stopServer } from './server.mjs';
+
+let stacks = 0;
 
 /** A database and a server of their own, for tests: beside any other that runs, and gone afterwards. */
 export class Stack {
   constructor(name, { demo = true, env = {} } = {}) {
-    this.folder = path.join(root, '.data', `test-${name}-${process.pid}`);
+    this.folder = path.join(root, '.data', `test-${name}-${process.pid}-${(stacks += 1)}`);
     this.demo = demo;
     this.env = env;
   }
 
   async start() {
     mkdirSync(this.folder, { recursive: true });
+    if (this.demo) await copyLoadedSchool(this.folder);
     this.database = new Database(this.folder);
     this.settings = await this.database.start();
     this.port = await freePort();
-    if (this.demo) {
-      await command(
-        `Loading the made-up school for ${path.basename(this.folder)}`,
-        process.execPath,
-        ['demo/dist/load.js'],
-        {
-          env: { ...process.env, ...this.settings, ICHNOGRAPH_PORT: String(this.port) },
-        },
-      );
-    }
     await this.startServer();
     return this;
   }
