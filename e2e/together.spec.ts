@@ -2,16 +2,22 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { openStoredReport, readAssignment, reportFile } from '@ichnograph/core';
+import type { ReportFile } from '@ichnograph/core';
 import { expect, enter, MapDesk, test } from './school';
 
 interface Frozen {
   map: { topics: { id: string }[]; title: string };
   assignment: object;
-  report: { results: { level?: string }[] };
+  report: unknown;
   members: { id: string }[];
   due: string;
   handedInAt: string;
 }
+
+/** The report as a file holds it, with the sentences a person reads. */
+const fileOf = ({ report, assignment }: Frozen): ReportFile =>
+  reportFile(openStoredReport(report), readAssignment(assignment));
 
 test('two browsers on one map end with the same map, and browser, server and command line report the same to the last flag', async ({
   browser,
@@ -58,9 +64,7 @@ test('two browsers on one map end with the same map, and browser, server and com
   await expect(one.getByRole('heading', { level: 1 })).toContainText('Receipt');
   const id = one.url().split('/').at(-1)!;
   const frozen = (await (await one.request.get(`${school.url}/api/submissions/${id}`)).json()) as Frozen;
-  expect(frozen.report.results.map((result) => (result as unknown as { message: string }).message)).toEqual(
-    shown.map((text) => text.split('\n').at(-1)),
-  );
+  expect(fileOf(frozen).results.map(({ message }) => message)).toEqual(shown.map((text) => text.split('\n').at(-1)));
 
   // The command line needs the answers, which only the teacher is sent.
   const teacher = await enter(browser, school, 'maren');
@@ -94,7 +98,7 @@ test('two browsers on one map end with the same map, and browser, server and com
       ],
       { encoding: 'utf8', cwd: path.resolve(import.meta.dirname, '..'), env: { ...process.env, INIT_CWD: '' } },
     );
-    expect((JSON.parse(printed) as unknown[])[0]).toEqual(whole.report);
+    expect((JSON.parse(printed) as unknown[])[0]).toEqual(JSON.parse(JSON.stringify(fileOf(whole))));
   } finally {
     rmSync(folder, { recursive: true });
   }

@@ -7,7 +7,8 @@ import Ajv from 'ajv/dist/2020.js';
 import standaloneCode from 'ajv/dist/standalone/index.js';
 
 const core = path.join(path.dirname(path.dirname(fileURLToPath(import.meta.url))), 'packages/core');
-const names = ['map', 'assignment', 'context', 'report'];
+const names = ['map', 'assignment', 'context', 'report', 'stored-report'];
+const exported = (name) => name.replace(/-(\w)/g, (_, letter) => letter.toUpperCase());
 const schemas = names.map((name) => JSON.parse(readFileSync(path.join(core, `schemas/${name}.schema.json`), 'utf8')));
 // `unicode: false` counts UTF-16 units, as the database and mend do, and keeps the output free of imports.
 const ajv = new Ajv.default({
@@ -17,7 +18,10 @@ const ajv = new Ajv.default({
   unicode: false,
   logger: false,
 });
-const code = standaloneCode.default(ajv, Object.fromEntries(names.map((name) => [name, `ichnograph-${name}`])));
+const code = standaloneCode.default(
+  ajv,
+  Object.fromEntries(names.map((name) => [exported(name), `ichnograph-${name}`])),
+);
 if (/\brequire\(/.test(code)) throw new Error('the compiled schemas must not import anything');
 mkdirSync(path.join(core, 'generated'), { recursive: true });
 writeFileSync(
@@ -29,6 +33,6 @@ writeFileSync(
   [
     'interface SchemaError { instancePath: string; keyword: string; params: Record<string, unknown>; message?: string }',
     'interface Validator { (data: unknown): boolean; errors?: SchemaError[] | null }',
-    `export const ${names.map((name) => `${name}: Validator`).join(', ')};\n`,
+    `export const ${names.map((name) => `${exported(name)}: Validator`).join(', ')};\n`,
   ].join('\n'),
 );

@@ -1,13 +1,13 @@
 #!/usr/bin/env node
 import { parseArgs } from 'node:util';
-import { checkMap, mend, readAssignmentText, readContextText, readMapText } from '@ichnograph/core';
-import type { Report } from '@ichnograph/core';
+import { checkMap, mend, readAssignmentText, readContextText, readMapText, reportFile } from '@ichnograph/core';
+import type { ReportFile } from '@ichnograph/core';
 import { asCsv, asTable } from './rows.js';
 import { read, Refusal, runTool } from './tool.js';
 
 const USAGE = 'check ASSIGNMENT.json MAP.json [MAP.json …] [--context CONTEXT.json] [--format json|table|csv]';
 const FORMATS = {
-  json: (reports: [string, Report][]): string =>
+  json: (reports: [string, ReportFile][]): string =>
     JSON.stringify(
       reports.map(([, report]) => report),
       null,
@@ -27,7 +27,10 @@ function run(args: string[]): string {
   const assignment = read(assignmentFile, readAssignmentText);
   const context = values.context === undefined ? undefined : read(values.context, readContextText);
   return format(
-    mapFiles.map((file): [string, Report] => [file, checkMap(mend(read(file, readMapText)).map, assignment, context)]),
+    mapFiles.map((file): [string, ReportFile] => {
+      const { map } = mend(read(file, readMapText));
+      return [file, reportFile(checkMap(map, assignment, context), assignment)];
+    }),
   );
 }
 

@@ -1,13 +1,5 @@
 #!/usr/bin/env node
-import {
-  filled,
-  mend,
-  propose,
-  readAssignmentText,
-  readMapText,
-  requirementTypeOf,
-  withDefaults,
-} from '@ichnograph/core';
+import { mend, propose, readAssignmentText, readMapText, requirementSentence } from '@ichnograph/core';
 import { asJson, read, runTool, words } from './tool.js';
 
 runTool((args) => {
@@ -15,9 +7,9 @@ runTool((args) => {
   const assignment = read(files.assignment, readAssignmentText);
   const { map } = mend(read(files.map, readMapText));
   return asJson(
-    propose(map, assignment).map((requirement) => {
-      const type = requirementTypeOf(requirement.type)!;
-      return { ...requirement, sentence: filled(type.sentence(withDefaults(type, requirement.params), assignment)) };
-    }),
+    propose(map, assignment).map((requirement) => ({
+      ...requirement,
+      sentence: requirementSentence(requirement, assignment),
+    })),
   );
 });

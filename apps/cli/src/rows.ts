@@ -1,9 +1,9 @@
-import type { Report } from '@ichnograph/core';
+import type { ReportFile } from '@ichnograph/core';
 import Papa from 'papaparse';
 
 const HEAD = ['map', 'requirement', 'type', 'status', 'fraction', 'points', 'of', 'sentence', 'message'];
 
-function rowsOf(reports: readonly [string, Report][]): string[][] {
+function rowsOf(reports: readonly [string, ReportFile][]): string[][] {
   const two = (value: number): string => String(Math.round(value * 100) / 100);
   return reports.flatMap(([file, { results, earned, outOf }]) => [
     ...results.map((result) => [
@@ -21,10 +21,10 @@ function rowsOf(reports: readonly [string, Report][]): string[][] {
   ]);
 }
 
-export const asCsv = (reports: readonly [string, Report][]): string =>
+export const asCsv = (reports: readonly [string, ReportFile][]): string =>
   Papa.unparse({ fields: HEAD, data: rowsOf(reports) }, { escapeFormulae: true, newline: '\n' });
 
-export function asTable(reports: readonly [string, Report][]): string {
+export function asTable(reports: readonly [string, ReportFile][]): string {
   const rows = [HEAD, ...rowsOf(reports)];
   const widths = HEAD.map((_, column) => Math.max(...rows.map((row) => row[column]!.length)));
   return rows

@@ -8,7 +8,7 @@ import type { LiveClient } from './setup/client.js';
 
 const legend: Legend = { topicKinds: [], linkKinds: [] };
 const changesOf = (outcome: Outcome) => {
-  if (!outcome.ok) throw new Error(outcome.reason);
+  if (!outcome.ok) throw new Error(outcome.code);
   return outcome.changes;
 };
 let ids = 0;

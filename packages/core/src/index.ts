@@ -36,19 +36,33 @@ export { reportOf } from './checking/check-map.js';
 export { sumsOf } from './checking/sums.js';
 export type { Sums } from './checking/sums.js';
 export { LiveCheck } from './checking/live-check.js';
-export { CHECK_LIMIT_MS, checkMap } from './checking/check-map.js';
+export { CHECK_LIMIT_MS, checkMap, OutOfTime } from './checking/check-map.js';
+export { warmUp } from './checking/warm-up.js';
 export { grouped } from './grouped.js';
 export { pick, seeded, shuffled } from './random.js';
 export type { Random } from './random.js';
-export { CATALOGUE } from './requirements/catalogue.js';
-export type { RequirementId } from './requirements/catalogue.js';
-export { groupOf, requirementTypeOf, requirementTypes } from './requirements/registry.js';
+export type { ParamName, RequirementId } from './requirements/registry.js';
+export { CATALOGUE, groupOf, requirementTypeOf, requirementTypes } from './requirements/registry.js';
 export { inGroups, numbered } from './checking/listing.js';
 export { withDefaults } from './requirements/params.js';
 export type { Problem } from './requirements/params.js';
 export { GROUP_TITLES, GROUPS } from './requirements/types.js';
-export type { Evidence, GroupId, Report, RequirementType, Result, SentencePart, Status } from './requirements/types.js';
-export { filled } from './requirements/words.js';
+export type {
+  Evidence,
+  GroupId,
+  ParamRule,
+  Report,
+  RequirementType,
+  Result,
+  Said,
+  Status,
+} from './requirements/types.js';
+export { english } from './wording/catalogue.js';
+export type { Catalogue } from './wording/catalogue.js';
+export { reasonOf, requirementParts, requirementSentence, say } from './wording/say.js';
+export type { SentencePart } from './wording/say.js';
+export { reportFile } from './wording/report-file.js';
+export type { ReportFile } from './wording/report-file.js';
 export { addTopic, growTopic, moveTopics, resizeTopic, setText } from './commands/topics.js';
 export { addLink, setPhrase, turnLinks } from './commands/links.js';
 export { asItsKind, setLinkKind, setLooks, setTopicKind } from './commands/looks.js';

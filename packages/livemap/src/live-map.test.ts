@@ -6,7 +6,7 @@ import { countersOf, fillDocument, LiveMap, snapshotOf } from './index.js';
 
 const legend: Legend = { topicKinds: [], linkKinds: [] };
 const changesOf = (outcome: Outcome) => {
-  if (!outcome.ok) throw new Error(outcome.reason);
+  if (!outcome.ok) throw new Error(outcome.code);
   return outcome.changes;
 };
 

@@ -1,4 +1,4 @@
-import { CHECK_LIMIT_MS, checkMap } from '@ichnograph/core';
+import { CHECK_LIMIT_MS, checkMap, warmUp } from '@ichnograph/core';
 import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
 
 export interface CheckTask {
@@ -6,6 +6,8 @@ export interface CheckTask {
   assignment: Assignment;
   context: CheckContext;
 }
+
+warmUp();
 
 /** Runs in a worker thread of the pool. */
 export default function check({ map, assignment, context }: CheckTask): { report: Report; faults: string[] } {

@@ -37,8 +37,10 @@ export function Page({
 
 export function Loading({ what }: { what: string }) {
   return (
-    <main id="main" tabIndex={-1} className="px-6 py-10 text-quiet outline-none" role="status">
-      {what}
+    <main id="main" tabIndex={-1} className="px-6 py-10 text-quiet outline-none">
+      <div role="status">
+        <h1>{what}</h1>
+      </div>
     </main>
   );
 }

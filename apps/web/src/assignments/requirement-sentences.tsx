@@ -1,6 +1,6 @@
 import { GROUP_TITLES, inGroups } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
-import { Sentence, sentenceParts } from '../map';
+import { Sentence } from '../map';
 import { Balloon } from '../ui/balloon';
 
 export function RequirementSentences({ assignment }: { assignment: Assignment }) {
@@ -14,7 +14,7 @@ export function RequirementSentences({ assignment }: { assignment: Assignment })
               <li key={requirement.id} className="flex items-center gap-3 py-1.5">
                 <Balloon number={number} />
                 <span className="words min-w-0 flex-1">
-                  <Sentence parts={sentenceParts(requirement, assignment)} />
+                  <Sentence of={requirement.id} assignment={assignment} />
                 </span>
                 <span className="text-sm text-quiet">{requirement.level}</span>
                 <span className="w-14 text-right font-mono text-sm">{requirement.points} pt</span>

@@ -1,17 +1,18 @@
 import {
   CATALOGUE,
   checkedExample,
-  filled,
   GROUP_TITLES,
   GROUPS,
   normalForm,
   PARAM_WORDS,
+  requirementSentence,
   requirementTypeOf,
+  say,
   withDefaults,
 } from '@ichnograph/core';
-import type { CheckedExample, GroupId, RequirementType } from '@ichnograph/core';
+import type { CheckedExample, GroupId, RequirementType, ParamName, ParamRule } from '@ichnograph/core';
 import { useMemo, useState } from 'react';
-import { CheckedMap, Sentence, sentenceParts } from '../map';
+import { CheckedMap, Sentence } from '../map';
 import { Page } from '../app/page';
 import { StatusMark } from '../ui/status-mark';
 
@@ -31,13 +32,15 @@ const LEADS: Record<GroupId, string> = {
   making: 'Who made it, when, and what goes with it.',
 };
 
+const paramsOf = ({ params }: RequirementType) => Object.entries(params) as [ParamName, ParamRule][];
+
 function entriesOf(group: GroupId): Entry[] {
   return CATALOGUE[group].flatMap((id) => {
     const type = requirementTypeOf(id);
     if (!type) return [];
     const example = checkedExample(id);
-    const sentence = filled(type.sentence(withDefaults(type, example.requirement.params), example.assignment));
-    const params = Object.keys(type.params).map((name) => PARAM_WORDS[name]);
+    const sentence = requirementSentence(example.requirement, example.assignment);
+    const params = paramsOf(type).map(([name]) => PARAM_WORDS[name]);
     return [{ type, example, words: normalForm([id, sentence, GROUP_TITLES[group], ...params].join(' ')) }];
   });
 }
@@ -116,7 +119,7 @@ function Requirement({ type, example }: { type: RequirementType; example: Checke
     <article className="border-t border-rule py-4 [contain-intrinsic-size:auto_20rem] [content-visibility:auto]">
       <div className="flex items-baseline justify-between gap-4">
         <h3 className="words min-w-0 text-lg">
-          <Sentence parts={sentenceParts(requirement, assignment)} />
+          <Sentence of={requirement.id} assignment={assignment} />
         </h3>
         <span className="caption shrink-0">{asks === 'made' ? 'to be made' : 'to be kept'}</span>
       </div>
@@ -139,10 +142,10 @@ function Requirement({ type, example }: { type: RequirementType; example: Checke
                   <StatusMark status={result.status} />
                 </span>
                 <span className="words min-w-0">
-                  {result.message}
-                  {[...new Set(result.evidence.map(({ message }) => message))].slice(0, 2).map((message) => (
-                    <span key={message} className="block text-quiet">
-                      {message}
+                  {say(type.id, result)}
+                  {[...new Set(result.evidence.map((piece) => say(type.id, piece)))].slice(0, 2).map((sentence) => (
+                    <span key={sentence} className="block text-quiet">
+                      {sentence}
                     </span>
                   ))}
                 </span>
@@ -157,7 +160,7 @@ function Requirement({ type, example }: { type: RequirementType; example: Checke
 
 /** What can be filled in, in plain words, with what stands there if one says nothing. */
 function Blanks({ type }: { type: RequirementType }) {
-  const params = Object.entries(type.params);
+  const params = paramsOf(type);
   if (params.length === 0) return null;
   return (
     <p className="words mt-1 text-sm">

@@ -10,7 +10,7 @@ export { useFrozen } from './frozen-map';
 export { KindSample, LinkSample } from './kind-sample';
 export { MapPicture } from './map-picture';
 export { Reading, ReadSentence } from './reading-line';
-export { Sentence, sentenceParts } from './requirement-sentence';
+export { Sentence } from './requirement-sentence';
 export { ReportHead, ResultsList } from './results-list';
 export { RailSum, ResultsRail } from './results-rail';
 export { MapFoot } from './map-foot';

@@ -1,16 +1,12 @@
-import { requirementTypeOf, withDefaults } from '@ichnograph/core';
-import type { Assignment, Requirement, SentencePart } from '@ichnograph/core';
+import { requirementParts } from '@ichnograph/core';
+import type { Assignment } from '@ichnograph/core';
 
-/** A requirement as a person reads it, its blanks set apart. */
-export function sentenceParts({ type: id, params }: Requirement, assignment: Assignment): SentencePart[] {
-  const type = requirementTypeOf(id);
-  return type ? type.sentence(withDefaults(type, params), assignment) : [id];
-}
-
-export function Sentence({ parts }: { parts: SentencePart[] }) {
+/** A requirement as a person reads it, its blanks set apart. @param of its id in the assignment */
+export function Sentence({ of, assignment }: { of: string; assignment: Assignment }) {
+  const requirement = assignment.requirements.find(({ id }) => id === of);
   return (
     <>
-      {parts.map((part, i) =>
+      {(requirement ? requirementParts(requirement, assignment) : [of]).map((part, i) =>
         typeof part === 'string' ? (
           part
         ) : (

@@ -1,10 +1,10 @@
-import { GROUP_TITLES, inGroups, numbered, sumsOf } from '@ichnograph/core';
+import { GROUP_TITLES, inGroups, numbered, say, sumsOf } from '@ichnograph/core';
 import type { Assignment, Report, Result } from '@ichnograph/core';
 import type { ReactNode } from 'react';
 import { figure, sumWords } from '../app/figures';
 import { Balloon } from '../ui/balloon';
 import { STATUS_WORDS, StatusMark } from '../ui/status-mark';
-import { Sentence, sentenceParts } from './requirement-sentence';
+import { Sentence } from './requirement-sentence';
 
 /** What can be done with a result, as a row of the list or as a card beside a rail. */
 export interface ResultActions {
@@ -57,7 +57,6 @@ function Row({
   result: Result | undefined;
 }) {
   const isChosen = chosen === requirement.id;
-  const parts = sentenceParts(requirement, assignment);
   return (
     <li className={`border-l-[3px] ${isChosen ? 'border-ochre bg-ochre-wash' : 'border-transparent'}`}>
       <button
@@ -77,8 +76,8 @@ function Row({
           </span>
         )}
         <span className="words min-w-0 flex-1">
-          <Sentence parts={parts} />
-          {result && <span className="block text-sm text-quiet">{result.message}</span>}
+          <Sentence of={requirement.id} assignment={assignment} />
+          {result && <span className="block text-sm text-quiet">{say(result.type, result)}</span>}
         </span>
         {showPoints && result && <span className="shrink-0 font-mono text-sm">{pointsOf(result)}</span>}
       </button>
@@ -115,11 +114,11 @@ export function RequirementCard({
     >
       <h2 className="words font-semibold">
         <span className="mr-1.5 font-mono">{number}</span>
-        <Sentence parts={sentenceParts(requirement, assignment)} />
+        <Sentence of={requirement.id} assignment={assignment} />
       </h2>
       {result && (
         <p className="mb-1 mt-0.5 text-quiet">
-          {result.message} {showPoints && <span className="font-mono text-sm">{pointsOf(result)}</span>}
+          {say(result.type, result)} {showPoints && <span className="font-mono text-sm">{pointsOf(result)}</span>}
         </p>
       )}
       {result && <EvidenceList result={result} hint={requirement.hint} onGo={onGo} termAction={termAction} />}
@@ -152,6 +151,7 @@ function EvidenceList({
       <ul className="grid gap-1">
         {evidence.slice(0, 40).map((piece, i) => {
           const ids = [...piece.topics, ...piece.links];
+          const sentence = say(result.type, piece);
           const action = piece.term !== undefined && ids.length === 0 ? termAction?.(piece.term) : null;
           return (
             <li key={i} className="flex items-start justify-between gap-2">
@@ -161,10 +161,10 @@ function EvidenceList({
                   className="words min-w-0 text-left underline decoration-rule underline-offset-2 hover:decoration-ink"
                   onClick={() => onGo(ids)}
                 >
-                  {piece.message}
+                  {sentence}
                 </button>
               ) : (
-                <span className="words min-w-0">{action ? piece.term : piece.message}</span>
+                <span className="words min-w-0">{action ? piece.term : sentence}</span>
               )}
               {action}
             </li>

@@ -7,7 +7,6 @@ import { viewportFor } from './view';
 const evidence = (fields: Partial<Evidence>): Evidence => ({
   topics: [],
   links: [],
-  message: '',
   code: 'x',
   ...fields,
 });
@@ -19,14 +18,12 @@ const result = (id: string, pieces: Evidence[]): Result => ({
   fraction: 0.5,
   points: 1,
   outOf: 2,
-  sentence: '',
-  message: '',
+  code: 'x',
   figures: {},
   evidence: pieces,
 });
 const report = (...results: Result[]): Report => ({
-  format: 'ichnograph-report',
-  version: 1,
+  version: 2,
   results,
   earned: 0,
   outOf: 0,

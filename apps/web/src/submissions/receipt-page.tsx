@@ -2,13 +2,13 @@ import { Printer } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import type { SubmissionDetail } from '@ichnograph/contract';
-import { numbered, sumsOf } from '@ichnograph/core';
+import { numbered, say, sumsOf } from '@ichnograph/core';
 import { showFull, showMoment } from '../app/dates';
 import { sumWords, timeWords } from '../app/figures';
 import { Page } from '../app/page';
 import { useSubmission, useTimeZone } from '../app/queries';
 import { Waiting } from '../app/waiting';
-import { MapPicture, useFrozen } from '../map';
+import { MapPicture, Sentence, useFrozen } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { StatusMark } from '../ui/status-mark';
 
@@ -91,14 +91,15 @@ function Receipt({ detail }: { detail: SubmissionDetail }) {
       <section>
         <h2 className="caption mb-2">The check</h2>
         <ul className="divide-y divide-rule border-y border-rule">
-          {numbered(report.results).map(({ id, number, status, sentence, message }) => (
-            <li key={id} className="flex items-start gap-2 py-1.5">
+          {numbered(report.results).map(({ number, ...result }) => (
+            <li key={result.id} className="flex items-start gap-2 py-1.5">
               <span className="w-5 text-right font-mono text-sm text-quiet">{number}</span>
               <span className="mt-[3px]">
-                <StatusMark status={status} />
+                <StatusMark status={result.status} />
               </span>
               <span className="words min-w-0">
-                {sentence} <span className="text-quiet">{message}</span>
+                <Sentence of={result.id} assignment={assignment} />{' '}
+                <span className="text-quiet">{say(result.type, result)}</span>
               </span>
             </li>
           ))}

@@ -15,8 +15,8 @@ class SlowWorker {
   terminate(): void {
     this.ended = true;
   }
-  answer(): void {
-    this.onmessage?.({ data: {} as Answer });
+  answer(code = 'all'): void {
+    this.onmessage?.({ data: { report: { results: [{ code }] } } as Answer });
   }
   /** the titles of the maps it was asked to check */
   get maps(): string[] {
@@ -51,6 +51,23 @@ test('a worker is told the assignment once, and then each map that is still the 
   check('four');
   expect(worker!.maps).toEqual(['one', 'three', 'four']);
   expect(worker!.asked.filter((question) => 'assignment' in question)).toHaveLength(1);
+});
+
+test('what there was no time for is tried again, until it is plain that it will not do', () => {
+  const { check, workers, onAnswer } = started();
+  const [worker] = workers;
+  check('one');
+  worker!.answer('outOfTime');
+  expect(worker!.maps).toEqual(['one', 'one']);
+  worker!.answer();
+  check('two');
+  for (let i = 0; i < 3; i++) worker!.answer('outOfTime');
+  expect(worker!.maps).toEqual(['one', 'one', 'two', 'two', 'two']);
+  expect(onAnswer).toHaveBeenCalledTimes(5);
+  check('three');
+  worker!.answer('outOfTime');
+  check('four');
+  expect(worker!.maps.slice(5)).toEqual(['three', 'three']);
 });
 
 test('a check that takes too long is ended with its worker, is said, and the newest map goes to a new one', () => {

@@ -1,5 +1,5 @@
 import type { SubmissionDetail, WorkDetail } from '@ichnograph/contract';
-import { numbered } from '@ichnograph/core';
+import { numbered, say } from '@ichnograph/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
@@ -7,11 +7,12 @@ import { announce } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { useDraft } from '../app/drafts';
 import { refresh } from '../app/queries';
+import { Sentence } from '../map';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { StatusMark } from '../ui/status-mark';
-import { useEditorState } from './editor';
+import { useEditor, useEditorState } from './editor';
 import { saveSentence } from './save-words';
 import type { OpenWork } from './use-live-work';
 
@@ -28,6 +29,7 @@ export function HandInDialog({
   onShow: (shown: boolean) => void;
 }) {
   const navigate = useNavigate();
+  const { assignment } = useEditor();
   const report = useEditorState((state) => state.report);
   const state = useStore(work.store, (store) => store.state);
   const [draft, setNote] = useDraft<string>(`note on ${detail.id}`);
@@ -71,15 +73,15 @@ export function HandInDialog({
             aria-label="What is not wholly met"
             className="grid max-h-48 gap-1.5 overflow-y-auto border-y border-rule py-2"
           >
-            {open.map(({ id, number, status, sentence, message }) => (
-              <li key={id} className="flex items-start gap-2">
+            {open.map(({ number, ...result }) => (
+              <li key={result.id} className="flex items-start gap-2">
                 <span className="w-5 text-right font-mono text-sm text-quiet">{number}</span>
                 <span className="mt-[3px]">
-                  <StatusMark status={status} />
+                  <StatusMark status={result.status} />
                 </span>
                 <span className="words min-w-0">
-                  {sentence}
-                  <span className="block text-sm text-quiet">{message}</span>
+                  <Sentence of={result.id} assignment={assignment} />
+                  <span className="block text-sm text-quiet">{say(result.type, result)}</span>
                 </span>
               </li>
             ))}

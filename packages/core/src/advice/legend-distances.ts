@@ -8,7 +8,7 @@ import {
 } from 'culori';
 import { colourDistance } from '../map/colour.js';
 import type { Legend, TopicKind } from '../map/types.js';
-import { listed, quoted } from '../requirements/words.js';
+import { listed, quoted } from './words.js';
 
 /** How a legend is looked at. */
 export const EYES = ['normal', 'protan', 'deutan', 'tritan', 'grey'] as const;

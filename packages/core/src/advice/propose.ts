@@ -1,4 +1,4 @@
-import type { RequirementId } from '../requirements/catalogue.js';
+import type { RequirementId } from '../requirements/registry.js';
 import { MapIndex } from '../map-index/map-index.js';
 import { mapFromStarter } from '../map/start.js';
 import type { Assignment, Level, Requirement, TopicMap } from '../map/types.js';

@@ -1,4 +1,4 @@
-import type { RequirementId } from '../requirements/catalogue.js';
+import type { RequirementId } from '../requirements/registry.js';
 import { lengthOf } from '../geometry/points.js';
 import type { MapIndex } from '../map-index/map-index.js';
 import type { Assignment, Link, TopicKind } from '../map/types.js';
@@ -23,8 +23,8 @@ const roomAbove = (size: number, step: number): number => Math.ceil((size * 1.15
 
 /** What a check finds, by its figures. */
 function figuresOf(type: string, params: Params, { index, assignment }: Example): Record<string, number> {
-  const { check, ...rest } = requirementTypeOf(type)!;
-  const verdict = check(withDefaults({ check, ...rest }, params), { index, assignment, context: undefined });
+  const asked = requirementTypeOf(type)!;
+  const verdict = asked.check(withDefaults(asked, params), { index, assignment, context: undefined });
   return 'doesNotApply' in verdict ? {} : (verdict.figures ?? {});
 }
 

@@ -3,8 +3,7 @@ import type { Assignment, CheckContext, Requirement, TopicMap } from '../map/typ
 import { rounded, settled } from '../requirements/fractions.js';
 import { withDefaults } from '../requirements/params.js';
 import { requirementTypeOf } from '../requirements/registry.js';
-import type { Evidence, Finding, Report, RequirementType, Result, Status } from '../requirements/types.js';
-import { filled } from '../requirements/words.js';
+import type { Data, Evidence, Finding, Report, Result, Status } from '../requirements/types.js';
 
 /** How long a whole check may take before the rest is left to a person, milliseconds. */
 export const CHECK_LIMIT_MS = 2000;
@@ -36,8 +35,7 @@ export function reportOf(results: Result[]): Report {
   const sum = (of: (result: Result) => number): number =>
     rounded(results.reduce((total, result) => total + of(result), 0));
   return {
-    format: 'ichnograph-report',
-    version: 1,
+    version: 2,
     results,
     earned: sum((result) => result.points),
     outOf: sum((result) => (result.fraction === null || result.level === 'extra' ? 0 : result.outOf)),
@@ -45,7 +43,7 @@ export function reportOf(results: Result[]): Report {
 }
 
 /** Thrown from inside a check whose time is up. */
-class OutOfTime extends Error {
+export class OutOfTime extends Error {
   override name = 'OutOfTime';
 }
 
@@ -77,85 +75,54 @@ export function resultOf(
   const { id, type: typeId, level, points: outOf } = requirement;
   const base = { id, type: typeId, level, outOf, points: 0, figures: {}, evidence: [] };
   const type = requirementTypeOf(typeId);
-  if (!type) {
-    return {
-      ...base,
-      status: 'not-applicable',
-      fraction: null,
-      sentence: typeId,
-      message: 'This kind of requirement cannot be checked yet.',
-    };
-  }
-  const params = withDefaults(type, requirement.params);
-  const sentence = filled(type.sentence(params, index.assignment));
+  if (!type) return { ...base, status: 'not-applicable', fraction: null, code: 'unknownType' };
   try {
-    const verdict = type.check(params, { index, assignment: index.assignment, context });
-    if ('doesNotApply' in verdict) {
-      return {
-        ...base,
-        status: 'not-applicable',
-        fraction: null,
-        sentence,
-        message: said(type, verdict.doesNotApply, {}),
-      };
-    }
+    const verdict = type.check(withDefaults(type, requirement.params), {
+      index,
+      assignment: index.assignment,
+      context,
+    });
+    if ('doesNotApply' in verdict)
+      return { ...base, status: 'not-applicable', fraction: null, code: verdict.doesNotApply };
     const fraction = index.map.topics.length === 0 ? 0 : settled(verdict.fraction);
     return {
       ...base,
-      sentence,
       fraction,
       points: outOf * fraction,
       figures: verdict.figures ?? {},
       status: statusOf(fraction, verdict.judge ?? false),
-      message: said(type, verdict.message, verdict.data ?? {}),
-      evidence: verdict.evidence.map((finding) => evidenceOf(type, finding)),
+      code: verdict.code,
+      ...(verdict.data && { data: verdict.data }),
+      evidence: verdict.evidence.map(evidenceOf),
     };
   } catch (fault) {
     onFault?.(requirement, fault);
-    const why = fault instanceof OutOfTime ? 'This map is too tangled to check in time.' : 'This could not be checked.';
-    return {
-      ...base,
-      sentence,
-      status: 'judge',
-      fraction: 0,
-      message: `${why} Your teacher will look at it.`,
-    };
+    return { ...base, status: 'judge', fraction: 0, code: fault instanceof OutOfTime ? 'outOfTime' : 'brokeOff' };
   }
 }
 
 const statusOf = (fraction: number, judge: boolean): Status =>
   judge ? 'judge' : fraction === 1 ? 'met' : fraction === 0 ? 'unmet' : 'partly';
 
-function said(type: RequirementType, key: string, data: Record<string, string | number>): string {
-  const message = type.messages[key];
-  if (!message) throw new Error(`${type.id} has no message “${key}”`);
-  return message(data);
-}
-
 /** A sentence quotes no more of a text than a person reads there. */
 const MOST_QUOTED = 120;
-const isLong = (value: string | number): value is string => typeof value === 'string' && value.length > MOST_QUOTED;
-const shortened = (value: string | number): string | number =>
+const isLong = (value: unknown): value is string => typeof value === 'string' && value.length > MOST_QUOTED;
+const shortened = <T>(value: T): T | string =>
   isLong(value) ? `${value.slice(0, MOST_QUOTED - 1).trimEnd()}…` : value;
 
-function quotable(data: Record<string, string | number>): Record<string, string | number> {
+function quotable(data: Data): Data {
   for (const name in data) {
-    if (isLong(data[name]!))
+    if (isLong(data[name]))
       return Object.fromEntries(Object.entries(data).map(([key, value]) => [key, shortened(value)]));
   }
   return data;
 }
 
-function evidenceOf(
-  type: RequirementType,
-  { message, data: whole, topics, links, term, flag, points }: Finding,
-): Evidence {
-  const data = whole && quotable(whole);
-  const sentence = said(type, message, data ?? {});
+function evidenceOf({ code, data, topics, links, term, flag, points }: Finding): Evidence {
   // Reports hold thousands of these: written field by field, since a conditional spread copies an object each.
-  const evidence: Evidence = { topics: topics ?? [], links: links ?? [], message: sentence, code: message };
+  const evidence: Evidence = { topics: topics ?? [], links: links ?? [], code };
   if (term !== undefined) evidence.term = term;
-  if (data) evidence.data = data;
+  if (data) evidence.data = quotable(data);
   if (flag === false) evidence.flag = flag;
   if (points) evidence.points = points;
   return evidence;

@@ -1,4 +1,5 @@
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
+import { requirementSentence } from '../wording/say.js';
 import { checkMap } from './check-map.js';
 import { holdsAnswers, reportForStudents, withoutAnswers } from './for-students.js';
 import { requirementTypes } from '../requirements/registry.js';
@@ -26,7 +27,9 @@ const map = mapOf([topic('a', { text: 'Arch' }), topic('x', { text: 'wrong', ori
 test('nothing that a student’s browser is sent names an answer, and every sentence reads as it did', () => {
   const theirs = withoutAnswers(assignment);
   expect(JSON.stringify(theirs)).not.toContain(SECRET);
-  const [mine, sent] = [assignment, theirs].map((one) => checkMap(map, one).results.map(({ sentence }) => sentence));
+  const [mine, sent] = [assignment, theirs].map((one) =>
+    one.requirements.map((requirement) => requirementSentence(requirement, one)),
+  );
   expect(sent).toEqual(mine);
   const full = checkMap(map, assignment);
   expect(JSON.stringify(full)).toContain(SECRET);

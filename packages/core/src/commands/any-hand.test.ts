@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { readMap, writeMap } from '../formats/map-file.js';
 import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
+import { reasonOf } from '../wording/say.js';
 import { mend } from '../map/mend.js';
 import type { TopicMap } from '../map/types.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
@@ -129,7 +130,7 @@ test('whatever a hand does in whatever order, the map stays whole, and what is r
       for (const one of acts) {
         const outcome = one(map, make);
         if (!outcome.ok) {
-          expect(outcome.reason).toMatch(/^[\p{Lu}“].*\.$/su);
+          expect(reasonOf(outcome)).toMatch(/^[\p{Lu}“].*\.$/su);
           continue;
         }
         const before = JSON.stringify(map);

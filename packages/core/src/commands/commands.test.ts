@@ -5,6 +5,7 @@ import type { TopicMap } from '../map/types.js';
 import { bankChips } from '../map/bank.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
 import { freeSpot } from './free-spot.js';
+import { reasonOf } from '../wording/say.js';
 import { addLink, setPhrase, turnLinks } from './links.js';
 import { asItsKind, setLinkKind, setLooks, setTopicKind } from './looks.js';
 import { addTopic, growTopic, moveTopics, resizeTopic, setText } from './topics.js';
@@ -17,10 +18,10 @@ const map = mapOf(
   [link('a', 'b'), link('b', 'c', { kind: 'says' })],
 );
 const after = (outcome: Outcome, of: TopicMap = map): TopicMap => {
-  if (!outcome.ok) throw new Error(outcome.reason);
+  if (!outcome.ok) throw new Error(outcome.code);
   return applyChanges(of, outcome.changes);
 };
-const reason = (outcome: Outcome): string => (outcome.ok ? '' : outcome.reason);
+const reason = (outcome: Outcome): string => (outcome.ok ? '' : reasonOf(outcome));
 
 test('a command that changes nothing gives back the very same map', () => {
   expect(after(setText(map, 'a', 'Arch', legend))).toBe(map);

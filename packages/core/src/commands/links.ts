@@ -12,33 +12,30 @@ interface NewLink {
 }
 
 const tidy = (phrase: string): string => phrase.replace(/\s+/g, ' ').trim();
-const TOO_LONG = `A link has room for ${LIMITS.text} characters.`;
+const TOO_LONG = refused('phraseTooLong', { most: LIMITS.text });
 
 export const newLink = (wanted: NewLink, maker: Maker): Link => ({ id: maker.newId(), ...wanted, by: maker.by });
 
 /** Joins two topics. A link to itself, and a second one the same way round, are refused with the reason. */
 export function addLink(map: TopicMap, wanted: NewLink, maker: Maker): Outcome {
   const [from, to] = [topicOf(map, wanted.from), topicOf(map, wanted.to)];
-  if (!from || !to) return refused('One of the two topics is gone.');
-  if (from === to) return refused(`A link joins two topics. “${from.text}” cannot be linked to itself.`);
+  if (!from || !to) return refused('endGone');
+  if (from === to) return refused('toItself', { text: from.text });
   if (map.links.some((link) => link.from === from.id && link.to === to.id)) {
-    return refused(
-      `“${from.text}” is already linked to “${to.text}”. Add to the words on that link, or link them the other way round.`,
-    );
+    return refused('linkedAlready', { from: from.text, to: to.text });
   }
-  if (map.links.length >= LIMITS.links)
-    return refused(`A map holds ${LIMITS.links.toLocaleString('en')} links, and this one is full.`);
+  if (map.links.length >= LIMITS.links) return refused('linksFull', { most: LIMITS.links });
   const phrase = tidy(wanted.phrase);
-  if (phrase.length > LIMITS.text) return refused(TOO_LONG);
+  if (phrase.length > LIMITS.text) return TOO_LONG;
   return done({ do: 'add', to: 'links', item: newLink({ ...wanted, phrase }, maker) });
 }
 
 /** Changes the words on a link; it may have none. */
 export function setPhrase(map: TopicMap, id: string, phrase: string): Outcome {
   const link = map.links.find((one) => one.id === id);
-  if (!link) return refused('That link is gone.');
+  if (!link) return refused('linkGone');
   const words = tidy(phrase);
-  if (words.length > LIMITS.text) return refused(TOO_LONG);
+  if (words.length > LIMITS.text) return TOO_LONG;
   return words === link.phrase ? done() : done({ do: 'set', in: 'links', id, fields: { phrase: words } });
 }
 
@@ -48,7 +45,7 @@ export function turnLinks(map: TopicMap, ids: readonly string[]): Outcome {
   const twice = turned.find((link) =>
     map.links.some((other) => !ids.includes(other.id) && other.from === link.to && other.to === link.from),
   );
-  if (twice) return refused('There is a link the other way round already. Delete one of the two.');
+  if (twice) return refused('otherWayThere');
   return done(
     ...turned.map(({ id, from, to }) => ({ do: 'set', in: 'links', id, fields: { from: to, to: from } }) as const),
   );

@@ -6,12 +6,11 @@ import { refitted } from './maker.js';
 
 type Ruled = Pick<Assignment, 'legend' | 'looks' | 'styleMode'>;
 
-const FIXED = 'In this assignment the kind alone decides the looks. Choose another kind instead.';
 const isFixed = ({ looks, styleMode }: Ruled): boolean => styleMode === 'guided' && looks === 'fixed';
 
 /** Gives all the topics and links named the looks that fit each. All of them, or none with the reason. */
 export function setLooks(map: TopicMap, ids: readonly string[], looks: TopicLooks & LinkLooks, rules: Ruled): Outcome {
-  if (isFixed(rules)) return refused(FIXED);
+  if (isFixed(rules)) return refused('looksFixed');
   return done(
     ...changesOf(
       map,
@@ -30,7 +29,7 @@ export function asItsKind(map: TopicMap, ids: readonly string[], rules: Ruled): 
 /** Makes the topics named of one topic kind; looks given by hand give way to the kind's. */
 export function setTopicKind(map: TopicMap, ids: readonly string[], kind: string | null, rules: Ruled): Outcome {
   const known = kind === null || rules.legend.topicKinds.some((one) => one.id === kind);
-  if (!known) return refused('The legend has no such kind.');
+  if (!known) return refused('noSuchKind');
   return done(
     ...changesOf(
       { ...map, links: [] },
@@ -44,7 +43,7 @@ export function setTopicKind(map: TopicMap, ids: readonly string[], kind: string
 /** Makes the links named of one link kind. */
 export function setLinkKind(map: TopicMap, ids: readonly string[], kind: string | null, rules: Ruled): Outcome {
   const known = kind === null || rules.legend.linkKinds.some((one) => one.id === kind);
-  if (!known) return refused('The legend has no such kind of link.');
+  if (!known) return refused('noSuchLinkKind');
   return done(
     ...changesOf(
       { ...map, topics: [] },

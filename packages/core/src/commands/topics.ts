@@ -10,8 +10,8 @@ import { onMap, refitted, topicOf } from './maker.js';
 import type { Spot } from './maker.js';
 import { freeSpot } from './free-spot.js';
 
-const TOO_LONG = `A topic has room for ${LIMITS.text} characters. Put the rest into a note, or make two topics.`;
-const FULL = `A map holds ${LIMITS.topics.toLocaleString('en')} topics, and this one is full.`;
+const TOO_LONG = refused('topicTooLong', { most: LIMITS.text });
+const FULL = refused('topicsFull', { most: LIMITS.topics });
 
 export interface NewTopic {
   text: string;
@@ -36,8 +36,8 @@ function newTopic({ text, kind, at, origin }: NewTopic, maker: Maker, legend: Le
 
 /** Makes a topic at a spot. Its text may be empty while it is being typed; `setText` or `removeMarks` follows. */
 export function addTopic(map: TopicMap, wanted: NewTopic, maker: Maker, legend: Legend): Outcome {
-  if (wanted.text.length > LIMITS.text) return refused(TOO_LONG);
-  if (map.topics.length >= LIMITS.topics) return refused(FULL);
+  if (wanted.text.length > LIMITS.text) return TOO_LONG;
+  if (map.topics.length >= LIMITS.topics) return FULL;
   return done({ do: 'add', to: 'topics', item: newTopic(wanted, maker, legend) });
 }
 
@@ -49,9 +49,9 @@ export function growTopic(
   legend: Legend,
 ): Outcome {
   const parent = topicOf(map, wanted.from);
-  if (!parent) return refused('The topic it was to grow from is gone.');
-  if (wanted.text.length > LIMITS.text) return refused(TOO_LONG);
-  if (map.topics.length >= LIMITS.topics) return refused(FULL);
+  if (!parent) return refused('parentGone');
+  if (wanted.text.length > LIMITS.text) return TOO_LONG;
+  if (map.topics.length >= LIMITS.topics) return FULL;
   const draft = newTopic({ ...wanted, at: wanted.at ?? parent }, maker, legend);
   const spot =
     wanted.at ?? freeSpot(map, { x: parent.x, y: parent.y + parent.height / 2 + 70 + draft.height / 2 }, draft);
@@ -69,10 +69,10 @@ export function growTopic(
 /** Changes a topic's words; its size follows in the same change. */
 export function setText(map: TopicMap, id: string, text: string, legend: Legend): Outcome {
   const topic = topicOf(map, id);
-  if (!topic) return refused('That topic is gone.');
+  if (!topic) return refused('topicGone');
   const words = text.replace(/\s+$/, '');
-  if (isBlank(words)) return refused('A topic needs words. Press Delete if you do not want it.');
-  if (words.length > LIMITS.text) return refused(TOO_LONG);
+  if (isBlank(words)) return refused('noWords');
+  if (words.length > LIMITS.text) return TOO_LONG;
   if (words === topic.text) return done();
   return done({ do: 'set', in: 'topics', id, fields: refitted(topic, { text: words }, legend) });
 }
@@ -98,7 +98,7 @@ export function resizeTopic(
   legend: Legend,
 ): Outcome {
   const topic = topicOf(map, id);
-  if (!topic) return refused('That topic is gone.');
+  if (!topic) return refused('topicGone');
   const size = (length: number): number => Math.round(Math.min(LONGEST, Math.max(1, length)));
   const by = { minWidth: size(wanted.width), minHeight: size(wanted.height) };
   const fields = refitted(topic, by, legend);

@@ -36,8 +36,7 @@ export function pasteMarks(
   step: { x: number; y: number },
   maker: Maker,
 ): Outcome {
-  if (map.topics.length + topics.length > LIMITS.topics)
-    return refused('There is no room for that many topics on one map.');
+  if (map.topics.length + topics.length > LIMITS.topics) return refused('noRoom');
   const newIds = new Map(topics.map((topic) => [topic.id, maker.newId()]));
   const copyOf = <T extends Topic | Link>({ origin: _origin, order: _order, ...rest }: T, fields: object): T =>
     ({ ...rest, ...fields, by: maker.by }) as unknown as T;
@@ -57,8 +56,8 @@ export function pasteMarks(
 
 /** Sets the title block's fields. */
 export function entitle(map: TopicMap, fields: Partial<Pick<TopicMap, 'title' | 'focusQuestion'>>): Outcome {
-  if ((fields.title?.length ?? 0) > LIMITS.text) return refused(`A title has room for ${LIMITS.text} characters.`);
-  if ((fields.focusQuestion?.length ?? 0) > 1000) return refused('A focus question has room for 1,000 characters.');
+  if ((fields.title?.length ?? 0) > LIMITS.text) return refused('titleTooLong', { most: LIMITS.text });
+  if ((fields.focusQuestion?.length ?? 0) > 1000) return refused('questionTooLong', { most: 1000 });
   const changed = Object.entries(fields).some(([name, value]) => map[name as 'title'] !== value);
   return changed ? done({ do: 'entitle', fields }) : done();
 }
@@ -78,8 +77,8 @@ export function addToBank(
     .split(/\r\n|\r|\n/)
     .map((line) => line.trim())
     .filter((line) => !isBlank(line));
-  if (lines.length === 0) return refused('Type a term first.');
-  if (lines.some((line) => line.length > LIMITS.text)) return refused(`A term has room for ${LIMITS.text} characters.`);
+  if (lines.length === 0) return refused('noTerm');
+  if (lines.some((line) => line.length > LIMITS.text)) return refused('termTooLong', { most: LIMITS.text });
   const wordings = new Map(
     given.terms.flatMap((term) => [term.text, ...(term.accept ?? [])].map((one) => [normalForm(one), term.text])),
   );
@@ -93,11 +92,7 @@ export function addToBank(
     return true;
   });
   if (fresh.length === 0)
-    return refused(
-      onTheMap.has(formOf(lines[0]!))
-        ? `“${lines[0]}” is on the map already.`
-        : `“${lines[0]}” waits in the bank already.`,
-    );
+    return refused(onTheMap.has(formOf(lines[0]!)) ? 'termOnMap' : 'termInBank', { text: lines[0]! });
   return done(
     ...fresh.map((line): Change => ({
       do: 'add',

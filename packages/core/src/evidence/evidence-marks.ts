@@ -1,4 +1,4 @@
-import type { RequirementId } from '../requirements/catalogue.js';
+import type { RequirementId } from '../requirements/registry.js';
 import { drawLink } from '../geometry/draw-link.js';
 import { boxOf, unionOf } from '../geometry/points.js';
 import type { Box, Point } from '../geometry/points.js';

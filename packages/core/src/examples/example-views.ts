@@ -1,4 +1,4 @@
-import type { RequirementId } from '../requirements/catalogue.js';
+import type { RequirementId } from '../requirements/registry.js';
 import type { Assignment, Requirement, TopicMap } from '../map/types.js';
 import { resultOf } from '../checking/check-map.js';
 import { MapIndex } from '../map-index/map-index.js';

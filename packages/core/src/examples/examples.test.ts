@@ -1,6 +1,7 @@
 import { mend } from '../map/mend.js';
 import { paramProblems } from '../requirements/params.js';
 import { requirementTypes } from '../requirements/registry.js';
+import { say } from '../wording/say.js';
 import { checkedExample } from './example-views.js';
 import { PARAM_WORDS } from './param-words.js';
 
@@ -11,7 +12,7 @@ test.each(types)('%s: one map meets it, the other does not and is told why', (id
   expect(paramProblems(type, requirement, '$')).toEqual([]);
   expect(met.result.status).toBe('met');
   expect(unmet.result.fraction).toBeLessThan(1);
-  expect(met.result.message).not.toBe(unmet.result.message);
+  expect(say(id, met.result)).not.toBe(say(id, unmet.result));
   for (const { map } of [met, unmet]) expect(mend(map).dropped).toEqual([]);
 });
 

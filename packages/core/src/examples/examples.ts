@@ -1,4 +1,4 @@
-import type { RequirementId } from '../requirements/catalogue.js';
+import type { RequirementId } from '../requirements/registry.js';
 import type { Assignment, CheckContext, TopicMap } from '../map/types.js';
 import { sketch } from './sketch.js';
 

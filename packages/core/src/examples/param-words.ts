@@ -1,5 +1,7 @@
+import type { ParamName } from '../requirements/registry.js';
+
 /** What each blank of a requirement's sentence is for, in a teacher's words. One word means the same in every type. */
-export const PARAM_WORDS: Readonly<Record<string, string>> = {
+export const PARAM_WORDS: Readonly<Record<ParamName, string>> = {
   kinds: 'which kinds it looks at',
   kind: 'which kind it is about',
   parents: 'the kinds they belong to',

@@ -1,3 +1,4 @@
+import type { ReasonCode } from './reasons.js';
 import type { Collection, MemberOf, TopicMap } from './types.js';
 
 /** The four things that can happen to a map. A list of them is one gesture: one transaction, one undo step. */
@@ -7,8 +8,14 @@ export type Change =
   | { do: 'remove'; from: Collection; id: string }
   | { do: 'entitle'; fields: Partial<Pick<TopicMap, 'title' | 'author' | 'focusQuestion'>> };
 
-/** What a command answers: what would change, or a sentence that says why it will not. */
-export type Outcome = { ok: true; changes: Change[] } | { ok: false; reason: string };
+/** Why a command will not: a code, for which `wording/` has the sentence, and what it is about. */
+export interface Refusal {
+  code: ReasonCode;
+  data?: Readonly<Record<string, string | number>>;
+}
+
+/** What a command answers: what would change, or why it will not. */
+export type Outcome = { ok: true; changes: Change[] } | ({ ok: false } & Refusal);
 
 /** Facts that commands may not make up: who does it, and the ids of what is new. */
 export interface Maker {
@@ -17,7 +24,11 @@ export interface Maker {
 }
 
 export const done = (...changes: Change[]): Outcome => ({ ok: true, changes });
-export const refused = (reason: string): Outcome => ({ ok: false, reason });
+export const refused = (code: ReasonCode, data?: Refusal['data']): Outcome => ({
+  ok: false,
+  code,
+  ...(data && { data }),
+});
 
 /**
  * The map after the changes. A field set to `undefined` is taken away. Changes that speak of what is gone do nothing,

@@ -22,6 +22,14 @@ requirementTester('kind-style', guided, [
     flags: ['a'],
   },
   {
+    name: 'another outline, where that is asked for',
+    params: { outline: true },
+    map: mapOf([part('a', { outline: '#ffffff' })]),
+    status: 'unmet',
+    fraction: 0,
+    flags: ['a'],
+  },
+  {
     name: 'free style: like no kind',
     assignment: assignmentOf({ styleMode: 'free' }),
     map: mapOf([topic('a', { shape: 'diamond' })]),
@@ -47,6 +55,17 @@ requirementTester('link-style', guided, [
     map: mapOf([topic('t'), part('a'), part('b')], [shows('a', { width: 1 }), shows('b', { width: 5 })]),
     status: 'partly',
     fraction: 0.5,
+    flags: ['t-a'],
+  },
+  {
+    name: 'arrows that the kind does not have',
+    params: { linkKind: 'shows' },
+    assignment: assignmentOf({
+      legend: { topicKinds: [], linkKinds: [{ id: 'shows', name: 'shows', arrow: 'forward' }] },
+    }),
+    map: mapOf([topic('t'), part('a')], [shows('a', { arrow: 'both' })]),
+    status: 'unmet',
+    fraction: 0,
     flags: ['t-a'],
   },
   {
@@ -281,6 +300,14 @@ requirementTester('in-sequence', guided, [
     flags: ['t1', 't2'],
   },
   { name: 'all back', map: years([200, 0, 1], [0, -50, 2]), status: 'unmet', fraction: 0, flags: ['t0', 't1'] },
+  {
+    name: 'up instead of down',
+    params: { axis: 'down' },
+    map: years([0, 50, 1], [200, 0, 2]),
+    status: 'unmet',
+    fraction: 0,
+    flags: ['t0', 't1'],
+  },
 ]);
 
 const placed = (y: number) =>

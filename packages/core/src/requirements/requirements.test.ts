@@ -6,6 +6,7 @@ const terms = [
   { text: 'Keystone', kind: 'part', accept: ['crown stone'] },
   { text: 'Shear', kind: 'own' },
 ];
+const plain = assignmentOf();
 const at = (x: number, y = 0) => ({ x: x * 200, y: y * 100 });
 
 requirementTester(
@@ -144,6 +145,27 @@ requirementTester('right-kind', assignmentOf({ terms, root: 'Bridge', starter })
     status: 'unmet',
     fraction: 0,
     flags: ['x'],
+  },
+  {
+    name: 'a topic that was given without a kind',
+    assignment: assignmentOf({ root: 'Bridge', starter: mapOf([topic('plain')]) }),
+    map: mapOf([topic('Bridge', { kind: 'root' }), given('plain', 'Plain', { kind: 'own' })]),
+    status: 'partly',
+    fraction: 0.5,
+    flags: ['plain'],
+  },
+  {
+    name: 'no kinds of one’s own to choose from',
+    assignment: assignmentOf({
+      legend: {
+        ...plain.legend,
+        topicKinds: plain.legend.topicKinds.filter(({ givenBy }) => givenBy !== 'student'),
+      },
+    }),
+    map: mapOf([topic('x'), topic('y', { kind: 'part' })]),
+    status: 'unmet',
+    fraction: 0,
+    flags: ['x', 'y'],
   },
 ]);
 

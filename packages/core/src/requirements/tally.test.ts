@@ -1,5 +1,6 @@
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { need } from '../testing/random-maps.js';
+import { say } from '../wording/say.js';
 import { checkMap } from '../checking/check-map.js';
 import type { Result } from './types.js';
 
@@ -18,12 +19,13 @@ const check = (type: string): Result =>
 test.each(['few-crossings', 'clear-text', 'clear-phrases'])(
   '%s: in a tangle each thing is named once, with how many it meets',
   (type) => {
-    const { evidence, message } = check(type);
+    const result = check(type);
+    const { evidence } = result;
     const named = evidence.flatMap(({ topics, links }) => [...topics, ...links]);
     expect(new Set(named).size).toBe(named.length);
     expect(named.length).toBeLessThanOrEqual(tangle.topics.length + tangle.links.length);
-    for (const one of evidence) expect(one.message).toMatch(/^\P{Ll}.*\d+.*\.$/u);
-    expect(message).toMatch(/\d/);
+    for (const one of evidence) expect(say(type, one)).toMatch(/^\P{Ll}.*\d+.*\.$/u);
+    expect(say(type, result)).toMatch(/\d/);
   },
 );
 
@@ -35,5 +37,6 @@ test('stacked topics: each is named with how many others it is close to', () => 
   const stack = mapOf(Array.from({ length: 40 }, (_, i) => topic(`t${i}`, { x: i })));
   const { evidence } = checkMap(stack, assignmentOf({ requirements: [need('no-overlaps')] })).results[0]!;
   expect(evidence).toHaveLength(40);
-  expect(evidence[0]).toMatchObject({ topics: ['t0'], message: '“t0” is too close to 39 others: move it away.' });
+  expect(evidence[0]!.topics).toEqual(['t0']);
+  expect(say('no-overlaps', evidence[0]!)).toBe('“t0” is too close to 39 others: move it away.');
 });

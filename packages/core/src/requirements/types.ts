@@ -1,7 +1,6 @@
 import type { MapIndex } from '../map-index/map-index.js';
 import type { Assignment, CheckContext, Level } from '../map/types.js';
 import type { Point } from '../geometry/points.js';
-import type { RequirementId } from './catalogue.js';
 
 /** What a teacher wants to see; the order in which requirements are listed. */
 export const GROUPS = ['content', 'structure', 'propositions', 'style', 'layout', 'making'] as const;
@@ -16,10 +15,22 @@ export const GROUP_TITLES: Record<GroupId, string> = {
   making: 'It was made as asked',
 };
 
-/** Evidence as a check gives it: ids and data. Its sentence is made by the type's `messages`. */
-export interface Finding {
-  message: string;
-  data?: Record<string, string | number>;
+/** The members of a list: texts as they are, or things to say. */
+type Listed = readonly (string | Said)[];
+
+/** What a message's arguments are. A list is said as "A, B and C", `anyOf` as "A, B or C". */
+export type Data = Readonly<Record<string, string | number | boolean | undefined | Listed | { anyOf: Listed }>>;
+
+/** Something to say: a code, for which a catalogue has the message, and what that message is about. */
+export interface Said {
+  code: string;
+  data?: Data;
+  /** the sentence itself, in a report of the first version, which kept sentences */
+  words?: string;
+}
+
+/** Evidence as a check gives it: what it names, and what is said of it. */
+export interface Finding extends Said {
   topics?: string[];
   links?: string[];
   term?: string;
@@ -29,14 +40,12 @@ export interface Finding {
   points?: Point[];
 }
 
-export interface Verdict {
+/** What a check answers; its code and data are the one-line summary under the sentence. */
+export interface Verdict extends Said {
   fraction: number;
   /** whether a person must look before the fraction is believed */
   judge?: boolean;
   figures?: Record<string, number>;
-  /** key and data of the one-line summary under the sentence */
-  message: string;
-  data?: Record<string, string | number>;
   evidence: Finding[];
 }
 
@@ -56,59 +65,95 @@ export type ParamRule =
   | { type: 'texts'; required?: boolean; mayBeEmpty?: boolean }
   | { type: 'list'; of: Readonly<Record<string, ParamRule>>; required?: boolean };
 
-/** A sentence in pieces: plain words, or a blank that shows what a parameter holds. */
-export type SentencePart = string | { param: string; text: string };
+type Rules = Readonly<Record<string, ParamRule>>;
+
+/** The value a rule describes. */
+type ValueOf<R extends ParamRule> = R extends { type: 'number' }
+  ? number
+  : R extends { type: 'choice'; options: readonly (infer O)[] }
+    ? O
+    : R extends { type: 'choices'; options: readonly (infer O)[] }
+      ? readonly O[]
+      : R extends { type: 'boolean' }
+        ? boolean
+        : R extends { type: 'kinds' | 'linkKinds' | 'texts' }
+          ? readonly string[]
+          : R extends { type: 'pairs' }
+            ? readonly (readonly [from: string, to: string])[]
+            : R extends { type: 'list'; of: infer F extends Rules }
+              ? readonly ParamsOf<F>[]
+              : string;
+
+type IsSure<R extends ParamRule> = R extends { default: unknown } | { required: true } ? true : false;
+
+/** The parameters that rules describe, the defaults in place: one without a default that is not required may be missing. */
+export type ParamsOf<R extends Rules> = {
+  [K in keyof R as IsSure<R[K]> extends true ? K : never]: ValueOf<R[K]>;
+} & { [K in keyof R as IsSure<R[K]> extends true ? never : K]?: ValueOf<R[K]> };
 
 type Params = Record<string, unknown>;
-type Message = (data: Record<string, string | number>) => string;
 
 /** Where a type's answers are: such a requirement is checked on the server alone. */
-export interface Answers<P extends Params> {
+export interface Answers<P> {
   /** the parameters with their answers taken out; its sentence reads the same with them */
-  without: (params: P) => P;
-  /** keys of evidence messages that name an answer */
+  without(params: P): P;
+  /** codes of evidence that name an answer */
   telling: readonly string[];
 }
 
-/** One requirement type: all that any part of the product knows of it. */
-export interface RequirementType<P extends Params = Params> {
-  id: RequirementId;
+/**
+ * One requirement type: all that any part of the product knows of it. Words are ICU messages (Unicode, *MessageFormat*), in
+ * English; `wording/` makes sentences of them and may hold them in other languages, by the same codes.
+ */
+export interface RequirementType<P = Params, R extends Rules = Rules> {
+  /** as the registry has it */
+  id: string;
   group: GroupId;
   /** whether it asks for something to be made, or to be kept: what a bare starter has and careless work loses */
-  asks: (params: P) => 'made' | 'kept';
+  asks(params: P): 'made' | 'kept';
+  /** whether these parameters ask for nothing at all: any map meets it */
+  asksNothing?(params: P, assignment: Assignment): boolean;
+  /** once met, no addition to the map loses it: a starter that meets it leaves nothing to do */
+  staysMet?: true;
+  /** it looks at nothing but how things look, which students cannot change where looks are fixed */
+  looksOnly?: true;
+  /** it counts from the starting topic */
+  needsRoot?: true;
+  /** a teacher's own reference map need not meet it */
+  notOfReference?: true;
   /** whether its verdict depends on where topics and links are drawn, not only on what they are */
   readsPlaces?: true;
-  params: { [K in keyof P]-?: ParamRule };
+  params: R;
   /** what of it a student's browser must not be sent, since it holds answers */
   answers?: Answers<P>;
-  /** the requirement as a person reads it, its blanks filled; `P` has the defaults in place */
-  sentence: (params: P, assignment: Assignment) => SentencePart[];
-  /** by key: the summaries and evidence sentences, in the second person */
-  messages: Record<string, Message>;
-  /** null: the requirement does not apply, with the key of the message that says why */
-  check: (params: P, input: CheckInput) => Verdict | { doesNotApply: string };
+  /** the requirement as a person reads it; `<b-min>…</b-min>` around what shows the parameter `min`, its blank */
+  sentence: string;
+  /** what the sentence's arguments are, where that is not the parameters themselves */
+  shown?(params: P, assignment: Assignment): Data;
+  /** by code: summaries and evidence, in the second person */
+  messages: Readonly<Record<string, string>>;
+  /** its verdict, or the code of the message that says why it does not apply */
+  check(params: P, input: CheckInput): Verdict | { doesNotApply: string };
 }
 
-/** Keeps the parameters of a type typed inside its file and opaque outside it. */
-export const requirementType = <P extends Params>(type: RequirementType<P>): RequirementType =>
-  type as unknown as RequirementType;
+/** Gives a type's functions their parameters, typed by its own rules. */
+export const requirementType = <const R extends Rules>(
+  type: RequirementType<ParamsOf<R>, R>,
+): RequirementType<ParamsOf<R>, R> => type;
 
 export const STATUSES = ['met', 'partly', 'unmet', 'judge', 'not-applicable'] as const;
 export type Status = (typeof STATUSES)[number];
 
-export interface Evidence {
+export interface Evidence extends Said {
   topics: string[];
   links: string[];
   term?: string;
-  /** the sentence, and beside it the key and data it was made of */
-  message: string;
-  code: string;
-  data?: Record<string, string | number>;
   flag?: boolean;
   points?: Point[];
 }
 
-export interface Result {
+/** What came of one requirement; its code and data are the summary. */
+export interface Result extends Said {
   id: string;
   type: string;
   level: Level;
@@ -117,15 +162,13 @@ export interface Result {
   fraction: number | null;
   points: number;
   outOf: number;
-  sentence: string;
-  message: string;
   figures: Record<string, number>;
   evidence: Evidence[];
 }
 
+/** What is stored and sent: codes and data. `reportFile` makes the file of it, with sentences. */
 export interface Report {
-  format: 'ichnograph-report';
-  version: 1;
+  version: 2;
   results: Result[];
   earned: number;
   outOf: number;

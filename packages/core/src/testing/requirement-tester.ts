@@ -1,8 +1,8 @@
 import { checkMap } from '../checking/check-map.js';
-import { withDefaults } from '../requirements/params.js';
+import { requirementParts, requirementSentence, say } from '../wording/say.js';
 import { requirementTypeOf } from '../requirements/registry.js';
-import { filled } from '../requirements/words.js';
-import type { Result, Status } from '../requirements/types.js';
+import { withDefaults } from '../requirements/params.js';
+import type { Data, Result, Said, Status } from '../requirements/types.js';
 import type { Assignment, CheckContext, TopicMap } from '../map/types.js';
 
 export interface RequirementCase {
@@ -16,6 +16,15 @@ export interface RequirementCase {
   /** ids and terms flagged, in any order */
   flags?: string[];
 }
+
+/** The codes of what is said, and of all that it lists. */
+const codesIn = ({ code, data = {} }: Said): string[] => [code, ...codesOf(data)];
+const codesOf = (data: Data): string[] =>
+  Object.values(data).flatMap((value) =>
+    typeof value !== 'object'
+      ? []
+      : ('anyOf' in value ? value.anyOf : value).flatMap((one) => (typeof one === 'string' ? [] : codesIn(one))),
+  );
 
 /** What is said of a tangle, one thing at a time; `tally.test.ts` looks at those. */
 const CROWDED = new Set(['crossings', 'overlaps', 'overMany', 'under', 'amid']);
@@ -48,18 +57,10 @@ export function requirementTester(
       expect(JSON.stringify(map)).toBe(before);
       expect(second).toEqual(first);
       expect(JSON.parse(JSON.stringify(first))).toEqual(first);
-      return first.results[0]!;
+      const [result] = first.results;
+      for (const said of [result!, ...result!.evidence]) codesIn(said).forEach((code) => used.add(code));
+      return result!;
     };
-
-    const messages = { ...type.messages };
-    beforeAll(() => {
-      for (const [key, say] of Object.entries(messages))
-        type.messages[key] = (data) => {
-          used.add(key);
-          return say(data);
-        };
-    });
-    afterAll(() => Object.assign(type.messages, messages));
 
     test.each(cases.map((one) => [one.name, one] as const))('%s', (_, one) => {
       const result = run(one);
@@ -74,14 +75,17 @@ export function requirementTester(
       ]);
       if (one.flags) expect([...new Set(flags)].sort()).toEqual([...one.flags].sort());
       const there = new Set([...one.map.topics, ...one.map.links].map((mark) => mark.id));
-      for (const { topics, links, message, code } of result.evidence) {
+      for (const piece of result.evidence) {
+        const { topics, links, code } = piece;
+        const message = say(id, piece);
         for (const mark of [...topics, ...links]) expect(there).toContain(mark);
         expect(message).toMatch(/^\P{Ll}.*[.?]$/u);
         expect(message).not.toContain('undefined');
         expect(type.messages).toHaveProperty(code);
       }
-      expect(result.message).toMatch(/^\P{Ll}.*[.]$/u);
-      expect(result.message).not.toContain(result.sentence);
+      expect(type.messages).toHaveProperty(result.code);
+      expect(say(id, result)).toMatch(/^\P{Ll}.*[.]$/u);
+      expect(say(id, result)).not.toContain(requirementSentence({ type: id, params: one.params ?? {} }, assignment));
     });
 
     test('has a case of each status it can have', () => {
@@ -89,19 +93,22 @@ export function requirementTester(
       expect(required.filter((status) => !statuses.has(status))).toEqual([]);
     });
 
+    test('its sentence is whole, and every blank belongs to a parameter', () => {
+      for (const { params = {} } of cases) {
+        codesOf(type.shown?.(withDefaults(type, params), assignment) ?? {}).forEach((code) => used.add(code));
+        const whole = requirementSentence({ type: id, params }, assignment);
+        expect(whole).toMatch(/^\p{Lu}.*[^.]$/u);
+        expect(whole).not.toMatch(/undefined|NaN| {2}/);
+        const blanks = requirementParts({ type: id, params }, assignment).flatMap((part) =>
+          typeof part === 'string' ? [] : [part.param],
+        );
+        expect(blanks.filter((blank) => !(blank in type.params))).toEqual([]);
+      }
+    });
+
     test('each of its messages comes up in some case', () => {
       for (const one of cases) run(one);
       expect(Object.keys(type.messages).filter((key) => !used.has(key) && !CROWDED.has(key))).toEqual([]);
-    });
-
-    test('its sentence is whole, and every blank belongs to a parameter', () => {
-      for (const { params = {} } of cases) {
-        const parts = type.sentence(withDefaults(type, params), assignment);
-        expect(filled(parts)).toMatch(/^\p{Lu}.*[^.]$/u);
-        expect(filled(parts)).not.toMatch(/undefined|NaN| {2}/);
-        const blanks = parts.flatMap((part) => (typeof part === 'string' ? [] : [part.param]));
-        expect(blanks.filter((blank) => !(blank in type.params))).toEqual([]);
-      }
     });
   });
 }

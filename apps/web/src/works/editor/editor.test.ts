@@ -105,7 +105,7 @@ describe('making', () => {
     editor.actions.addToBank('rust');
     const own = state().map.wordBank[0]!.id;
     editor.actions.answer(
-      { format: 'ichnograph-report', version: 1, results: [], earned: 0, outOf: 0 },
+      { version: 2, results: [], earned: 0, outOf: 0 },
       chips.map((chip) => (chip.own ? { ...chip, own } : chip)),
     );
     make('pier');

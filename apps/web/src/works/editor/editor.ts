@@ -1,4 +1,4 @@
-import { reportOf } from '@ichnograph/core';
+import { reportOf, requirementSentence } from '@ichnograph/core';
 import type { Assignment, Chip, Report, Requirement, Result } from '@ichnograph/core';
 import type { LiveMap } from '@ichnograph/livemap';
 import { createContext, useContext } from 'react';
@@ -66,7 +66,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
         (requirement) => byId.get(requirement.id) ?? theirs.get(requirement.id) ?? waiting(requirement),
       ),
     );
-    sayWhatChanged(get().report, report);
+    sayWhatChanged(assignment, get().report, report);
     set({ report });
   };
   const hand = createHand(live, assignment, by, store);
@@ -106,18 +106,18 @@ const waiting = ({ id, type, level, points }: Requirement): Result => ({
   points: 0,
   fraction: null,
   status: 'not-applicable',
-  sentence: '',
-  message: 'Looked at as soon as it is saved.',
+  code: 'notYet',
   figures: {},
   evidence: [],
 });
 
 /** Tells those who do not see the list which requirements came to be met, or are met no longer. */
-function sayWhatChanged(before: Report | null, after: Report): void {
+function sayWhatChanged(assignment: Assignment, before: Report | null, after: Report): void {
   if (!before) return;
-  const said = after.results.flatMap(({ id, status, sentence }) => {
+  const said = after.results.flatMap(({ id, status }, i) => {
     const was = before.results.find((one) => one.id === id)?.status;
     if (was === status || was === 'not-applicable' || (was !== 'met' && status !== 'met')) return [];
+    const sentence = requirementSentence(assignment.requirements[i]!, assignment);
     return [status === 'met' ? `Met: ${sentence}.` : `No longer met: ${sentence}.`];
   });
   if (said.length > 0) announce(said.join(' '));

@@ -1,3 +1,4 @@
+import { reasonOf } from '@ichnograph/core';
 import type { Assignment, Change, Chip, Maker, Outcome } from '@ichnograph/core';
 import type { LiveMap } from '@ichnograph/livemap';
 import type { StoreApi } from 'zustand/vanilla';
@@ -27,7 +28,7 @@ export function createHand(
     refuse,
     /** Applies an outcome as one gesture. @returns the changes, or false when it was refused */
     run: (outcome: Outcome, ...more: Change[]): readonly Change[] | false => {
-      if (!outcome.ok) return refuse(outcome.reason);
+      if (!outcome.ok) return refuse(reasonOf(outcome));
       set({ refusal: null });
       const changes = [...outcome.changes, ...more];
       live.apply(changes);

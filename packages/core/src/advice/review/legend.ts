@@ -2,7 +2,7 @@ import { contrast, luminance } from '../../map/colour.js';
 import { CLOSE, isStructural } from '../../map/kinds.js';
 import { topicStyle } from '../../map/style.js';
 import type { TopicKind } from '../../map/types.js';
-import { listed, quoted } from '../../requirements/words.js';
+import { listed, quoted } from '../words.js';
 import { finding } from './sheet.js';
 import type { Asked, Finding, Rule } from './sheet.js';
 
@@ -10,29 +10,32 @@ import type { Asked, Finding, Rule } from './sheet.js';
 
 const names = (kinds: readonly { name: string }[]): string => listed(kinds.map(({ name }) => quoted(name)));
 
-const LOOKS: Record<string, (kind: TopicKind, params: Record<string, unknown>) => boolean> = {
-  'ink-contrast': (kind, { min }) => {
-    const { ink, fill } = looksOf(kind);
-    return contrast(ink, fill) >= (min as number) - CLOSE;
-  },
-  'pale-fills': (kind, { minLuminance }) => luminance(kind.fill) >= (minLuminance as number) - CLOSE,
-  'text-size': (kind, { min }) => looksOf(kind).fontSize >= (min as number) - CLOSE,
-};
-
 const looksOf = (kind: TopicKind) =>
   topicStyle(
     { id: '', text: '', kind: kind.id, x: 0, y: 0, width: 1, height: 1 },
     { topicKinds: [kind], linkKinds: [] },
   );
 
-export const kindFails: Rule = ({ asked, assignment: { legend } }) =>
-  asked.flatMap((one): Finding[] => {
-    const isGood = LOOKS[one.type.id];
-    const failing = isGood ? legend.topicKinds.filter((kind) => !isGood(kind, one.params)) : [];
-    return failing.length > 0
-      ? [finding('legend-fails', [one], `The legend’s own ${names(failing)} does not meet “${one.sentence}”.`)]
+export const kindFails: Rule = (sheet) => {
+  const failing = (one: Asked, isGood: (kind: TopicKind) => boolean): Finding[] => {
+    const kinds = sheet.assignment.legend.topicKinds.filter((kind) => !isGood(kind));
+    return kinds.length > 0
+      ? [finding('legend-fails', [one], `The legend’s own ${names(kinds)} does not meet “${one.sentence}”.`)]
       : [];
-  });
+  };
+  return [
+    ...sheet.of('ink-contrast').flatMap((one) =>
+      failing(one, (kind) => {
+        const { ink, fill } = looksOf(kind);
+        return contrast(ink, fill) >= one.params.min - CLOSE;
+      }),
+    ),
+    ...sheet
+      .of('pale-fills')
+      .flatMap((one) => failing(one, ({ fill }) => luminance(fill) >= one.params.minLuminance - CLOSE)),
+    ...sheet.of('text-size').flatMap((one) => failing(one, (kind) => looksOf(kind).fontSize >= one.params.min - CLOSE)),
+  ];
+};
 
 export const arrowAgainstLegend: Rule = (sheet) => {
   if (sheet.assignment.styleMode !== 'guided') return [];
@@ -58,7 +61,7 @@ export const fanAgainstLegend: Rule = (sheet) => {
   const kinds = sheet.assignment.legend.linkKinds.filter(isStructural);
   return sheet.of('fan-style').flatMap((one): Finding[] => {
     const coloured = one.params.distinct ? kinds.filter(({ colour }) => colour !== undefined) : [];
-    const thin = kinds.filter(({ width }) => width !== undefined && width < (one.params.minWidth as number) - CLOSE);
+    const thin = kinds.filter(({ width }) => width !== undefined && width < one.params.minWidth - CLOSE);
     return [
       ...(coloured.length > 0
         ? [

@@ -1,30 +1,30 @@
 import { cannotFail as noStudentFails } from '../cannot-fail.js';
-import type { Wanted } from '../../requirements/propositions/wanted-propositions.js';
 import { finding } from './sheet.js';
-import type { Asked, Finding, Rule, Sheet } from './sheet.js';
+import type { Asked, Finding, Rule } from './sheet.js';
 
 /** Numbers that cannot be met together, or that ask for nothing. */
 
 const numberOf = (value: unknown): number | undefined => (typeof value === 'number' ? value : undefined);
 
 interface Range {
-  min: number | undefined;
-  max: number | undefined;
+  min?: number | undefined;
+  max?: number | undefined;
 }
 const ranges = ({ params }: Asked): Range[] => [
   { min: numberOf(params.min), max: numberOf(params.max) },
   { min: numberOf(params.minWords), max: numberOf(params.maxWords) },
-  ...((params.each ?? []) as { minWords?: number; maxWords?: number }[]).map(({ minWords, maxWords }) => ({
-    min: minWords,
-    max: maxWords,
-  })),
 ];
 const isTurned = ({ min, max }: Range): boolean => min !== undefined && max !== undefined && min > max;
 
-export const minOverMax: Rule = ({ asked }) =>
-  asked
-    .filter((one) => ranges(one).some(isTurned))
-    .map((one) => finding('min-over-max', [one], `“${one.sentence}” wants at least more than it allows at most.`));
+export const minOverMax: Rule = (sheet) => {
+  const each = sheet
+    .of('note-length')
+    .filter(({ params }) => params.each?.some(({ minWords, maxWords }) => isTurned({ min: minWords, max: maxWords })));
+  const turned = new Set<Asked>([...sheet.asked.filter((one) => ranges(one).some(isTurned)), ...each]);
+  return [...turned].map((one) =>
+    finding('min-over-max', [one], `“${one.sentence}” wants at least more than it allows at most.`),
+  );
+};
 
 const COUNTS = ['topic-count', 'link-count', 'kind-count', 'depth', 'main-branches'];
 
@@ -46,69 +46,32 @@ export const apartRanges: Rule = ({ asked }) =>
   );
 
 /** More asked for than there is to be had. */
-export const moreThanThereAre: Rule = ({ asked, assignment: { terms } }) =>
-  asked.flatMap((one) => {
-    const { min, kinds, propositions } = one.params;
-    const there =
-      one.type.id === 'all-terms-present'
-        ? terms.filter(({ kind }) => !kinds || (kind != null && (kinds as string[]).includes(kind))).length
-        : one.type.id === 'propositions-present'
-          ? (propositions as Wanted[]).length
-          : Infinity;
-    return typeof min === 'number' && min > there && there > 0
-      ? [
-          finding(
-            'more-than-there-are',
-            [one],
-            `“${one.sentence}” asks for ${min}, but the assignment names only ${there}.`,
-          ),
-        ]
-      : [];
-  });
-
-const none = (value: unknown): boolean => value === undefined || value === 0;
-const NOTHING: Record<string, (params: Record<string, unknown>, sheet: Sheet) => boolean> = {
-  ...Object.fromEntries(
-    [...COUNTS, 'links-per-topic'].map((type) => [type, ({ min, max }) => none(min) && max === undefined]),
-  ),
-  'all-terms-present': ({ min }) => min === 0,
-  'supporting-material': ({ min, minShare }) => (minShare === undefined ? min === 0 : minShare === 0),
-  'note-length': ({ minWords, maxWords, each }) =>
-    none(minWords) &&
-    maxWords === undefined &&
-    ((each ?? []) as { minWords?: number; maxWords?: number }[]).every(
-      (one) => none(one.minWords) && one.maxWords === undefined,
-    ),
-  'prompts-answered': ({ minWords }) => minWords === 0,
-  'starter-rewired': ({ minShare }) => minShare === 0,
-  'sits-under': ({ min }) => min === 0,
-  'cross-links': ({ min }) => min === 0,
-  'forms-cycle': ({ min }) => none(min) || min === 1,
-  'links-labelled': ({ minShare }) => minShare === 0,
-  'phrase-variety': ({ maxShare }) => maxShare === 1,
-  'propositions-present': ({ min }) => min === 0,
-  'like-reference': ({ min }) => min === 0,
-  'kind-style': ({ shape, fill, outline }, { assignment }) =>
-    assignment.styleMode === 'guided' && !shape && !fill && !outline,
-  'link-style': ({ linkKind }, { assignment }) => {
-    const kind = assignment.legend.linkKinds.find(({ id }) => id === linkKind);
-    return (
-      kind !== undefined &&
-      [kind.route, kind.dash, kind.arrow, kind.width, kind.colour].every((look) => look === undefined)
+export const moreThanThereAre: Rule = (sheet) => {
+  const { terms } = sheet.assignment;
+  const asked = [
+    ...sheet.of('all-terms-present').map((one) => ({
+      one,
+      min: one.params.min,
+      there: terms.filter(({ kind }) => !one.params.kinds || (kind != null && one.params.kinds.includes(kind))).length,
+    })),
+    ...sheet
+      .of('propositions-present')
+      .map((one) => ({ one, min: one.params.min, there: one.params.propositions.length })),
+  ];
+  return asked
+    .filter(({ min, there }) => min !== undefined && min > there && there > 0)
+    .map(({ one, min, there }) =>
+      finding(
+        'more-than-there-are',
+        [one],
+        `“${one.sentence}” asks for ${min}, but the assignment names only ${there}.`,
+      ),
     );
-  },
-  'ink-contrast': ({ min }) => min === 1,
-  'pale-fills': ({ minLuminance }) => minLuminance === 0,
-  arrangement: ({ minShare }) => minShare === 0,
-  tour: ({ minStops }) => minStops === 0,
-  'group-share': ({ minShare }) => minShare === 0,
-  'precise-phrases': ({ minWords, maxWords, needVerb, vague }) =>
-    none(minWords) && (maxWords as number) >= 100 && !needVerb && Array.isArray(vague) && vague.length === 0,
 };
 
-export const asksNothing: Rule = (sheet) =>
-  sheet.asked
-    .filter((one) => NOTHING[one.type.id]?.(one.params, sheet))
+export const asksNothing: Rule = ({ asked, assignment }) =>
+  asked
+    .filter(({ type, params }) => type.asksNothing?.(params, assignment))
     .map((one) => finding('asks-nothing', [one], `“${one.sentence}” asks for nothing: any map meets it.`));
 
 export const cannotFail: Rule = ({ asked, assignment }) =>

@@ -2,8 +2,9 @@ import { matchText } from '../../map/terms.js';
 import type { Assignment, Requirement, Topic, TopicKind } from '../../map/types.js';
 import { withDefaults } from '../../requirements/params.js';
 import { requirementTypeOf } from '../../requirements/registry.js';
+import type { ParamsFor, RequirementId } from '../../requirements/registry.js';
 import type { RequirementType } from '../../requirements/types.js';
-import { filled } from '../../requirements/words.js';
+import { requirementSentence } from '../../wording/say.js';
 import { isStructural } from '../../map/kinds.js';
 
 /** What cannot work in an assignment's requirements: a code, whose requirements it is, and a sentence for the teacher. */
@@ -13,14 +14,16 @@ export interface Finding {
   sentence: string;
 }
 
-export interface Asked {
+export interface Asked<P = Record<string, unknown>> {
   id: string;
   requirement: Requirement;
-  type: RequirementType;
+  type: RequirementType & { id: RequirementId };
   /** with the defaults in place */
-  params: Record<string, unknown>;
+  params: P;
   sentence: string;
 }
+
+export type AskedOf<I extends RequirementId> = Asked<ParamsFor<I>>;
 
 /** A rule looks at the whole sheet and says what cannot work. */
 export type Rule = (sheet: Sheet) => Finding[];
@@ -34,12 +37,15 @@ export class Sheet {
       const type = requirementTypeOf(requirement.type);
       if (!type) return [];
       const params = withDefaults(type, requirement.params);
-      return [{ id: requirement.id, requirement, type, params, sentence: filled(type.sentence(params, assignment)) }];
+      return [
+        { id: requirement.id, requirement, type, params, sentence: requirementSentence(requirement, assignment) },
+      ];
     });
   }
 
-  of(type: string): Asked[] {
-    return this.asked.filter((one) => one.type.id === type);
+  /** The requirements of one type, their parameters typed by it: readers of files refused any other. */
+  of<I extends RequirementId>(type: I): AskedOf<I>[] {
+    return this.asked.filter((one): one is AskedOf<I> => one.type.id === type);
   }
 
   kind(id: string | null | undefined): TopicKind | undefined {

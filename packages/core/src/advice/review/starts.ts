@@ -2,6 +2,7 @@ import { MapIndex } from '../../map-index/map-index.js';
 import { mend } from '../../map/mend.js';
 import type { Assignment, Topic, TopicMap } from '../../map/types.js';
 import { resultOf } from '../../checking/check-map.js';
+import { say } from '../../wording/say.js';
 import { normalForm } from '../../words/normal-form.js';
 import { bareMaps } from '../propose.js';
 import { finding } from './sheet.js';
@@ -9,31 +10,13 @@ import type { Rule } from './sheet.js';
 
 /** What the bare starter has already, and what the reference itself lacks. */
 
-/** Types that, once met, no addition to the map can lose: a starter that meets them leaves nothing to do. */
-const STAYS_MET = new Set([
-  'all-terms-present',
-  'topic-count',
-  'link-count',
-  'kind-count',
-  'supporting-material',
-  'prompts-answered',
-  'blanks-filled',
-  'starter-rewired',
-  'depth',
-  'main-branches',
-  'cross-links',
-  'forms-cycle',
-  'propositions-present',
-  'tour',
-]);
-
 export const starterHasIt: Rule = ({ asked, assignment }) => {
   if (!assignment.starter) return [];
   const bare = bareMaps(assignment).map((map) => new MapIndex(mend(map).map, assignment));
   return asked
     .filter(
       ({ type, params, requirement }) =>
-        STAYS_MET.has(type.id) &&
+        type.staysMet &&
         params.max === undefined &&
         type.asks(params) === 'made' &&
         bare.some((index) => resultOf(requirement, index).status === 'met'),
@@ -43,19 +26,23 @@ export const starterHasIt: Rule = ({ asked, assignment }) => {
     );
 };
 
-/** A reference need not name its author, nor be given a tour. */
-const NOT_OF_A_REFERENCE = new Set(['map-details', 'tour', 'group-share', 'on-time']);
-
 export const referenceFails: Rule = ({ asked, assignment }) => {
   const { reference } = assignment;
   if (!reference) return [];
   const index = new MapIndex(mend(asBegunFrom(reference, assignment)).map, assignment);
   return asked
-    .filter(({ type }) => !NOT_OF_A_REFERENCE.has(type.id))
+    .filter(({ type }) => !type.notOfReference)
     .flatMap((one) => {
-      const { fraction, message } = resultOf(one.requirement, index);
+      const result = resultOf(one.requirement, index);
+      const { fraction } = result;
       return fraction !== null && fraction < 1
-        ? [finding('reference-fails', [one], `The reference map itself does not meet “${one.sentence}”: ${message}`)]
+        ? [
+            finding(
+              'reference-fails',
+              [one],
+              `The reference map itself does not meet “${one.sentence}”: ${say(result.type, result)}`,
+            ),
+          ]
         : [];
     });
 };

@@ -1,6 +1,6 @@
+import type { RequirementId } from '../../requirements/registry.js';
 import type { ParamRule } from '../../requirements/types.js';
-import type { Wanted } from '../../requirements/propositions/wanted-propositions.js';
-import { quoted } from '../../requirements/words.js';
+import { quoted } from '../words.js';
 import { finding } from './sheet.js';
 import type { Asked, Finding, Rule, Sheet } from './sheet.js';
 
@@ -51,13 +51,15 @@ export const unknownTermKinds: Rule = (sheet) => {
 
 export const unknownTexts: Rule = (sheet) => {
   if (!sheet.hasTexts) return [];
-  const texts = (one: Asked): string[] => {
-    const propositions = (one.params.propositions ?? []) as Wanted[];
-    const branches = (one.params.each ?? []) as { branch: string }[];
-    return [...propositions.flatMap(({ from, to }) => [from, to]), ...branches.map(({ branch }) => branch)];
-  };
-  return sheet.asked.flatMap((one) =>
-    [...new Set(texts(one))]
+  const texts = [
+    ...[...sheet.of('propositions-present'), ...sheet.of('propositions-absent')].map((one) => ({
+      one,
+      named: one.params.propositions.flatMap(({ from, to }) => [from, to]),
+    })),
+    ...sheet.of('note-length').map((one) => ({ one, named: (one.params.each ?? []).map(({ branch }) => branch) })),
+  ];
+  return texts.flatMap(({ one, named }) =>
+    [...new Set(named)]
       .filter((text) => !sheet.knows(text))
       .map((text) =>
         finding(
@@ -69,11 +71,9 @@ export const unknownTexts: Rule = (sheet) => {
   );
 };
 
-const NEEDS_ROOT = ['from-root', 'depth', 'main-branches', 'branching', 'cross-links', 'arrangement', 'branch-colours'];
-
 export const unknownRoot: Rule = (sheet) => {
   const { root, legend } = sheet.assignment;
-  const concerned = sheet.asked.filter(({ type }) => NEEDS_ROOT.includes(type.id));
+  const concerned = sheet.asked.filter(({ type }) => type.needsRoot);
   if (concerned.length === 0) return [];
   if (root === undefined) {
     return legend.topicKinds.some((kind) => kind.root && kind.structural !== false)
@@ -97,19 +97,22 @@ export const unknownRoot: Rule = (sheet) => {
     : [];
 };
 
-export const unknownOrigins: Rule = ({ asked, assignment: { starter } }) => {
+export const unknownOrigins: Rule = (sheet) => {
+  const { starter } = sheet.assignment;
   const given = new Set([...(starter?.topics ?? []), ...(starter?.links ?? [])].map(({ id }) => id));
-  return asked.flatMap((one): Finding[] =>
-    ((one.params.answers ?? []) as { origin: string }[])
-      .filter(({ origin }) => !given.has(origin))
-      .map(({ origin }) =>
-        finding('unknown-origin', [one], `The starter has no topic or link ${quoted(origin)} to be filled.`),
-      ),
-  );
+  return sheet
+    .of('blanks-filled')
+    .flatMap((one): Finding[] =>
+      one.params.answers
+        .filter(({ origin }) => !given.has(origin))
+        .map(({ origin }) =>
+          finding('unknown-origin', [one], `The starter has no topic or link ${quoted(origin)} to be filled.`),
+        ),
+    );
 };
 
 /** Requirements that look at a part of the assignment which is not there, and so never apply. */
-const NEEDS: Record<string, [has: (sheet: Sheet) => boolean, what: string]> = {
+const NEEDS: Partial<Record<RequirementId, [has: (sheet: Sheet) => boolean, what: string]>> = {
   'all-terms-present': [({ assignment }) => assignment.terms.length > 0, 'gives no terms'],
   'terms-unchanged': [({ assignment }) => assignment.starter !== null, 'has no starter map'],
   'starter-rewired': [({ assignment }) => assignment.starter !== null, 'has no starter map'],

@@ -1,33 +1,32 @@
 import { ramp } from '../fractions.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { blank, kindNames, plural, quoted } from '../words.js';
+import { kindNames } from '../words.js';
 
-type Params = { kinds?: string[]; min?: number; spelling: 'lenient' | 'strict' };
-
-export const allTermsPresent = requirementType<Params>({
+export const allTermsPresent = requirementType({
   id: 'all-terms-present',
   group: 'content',
   asks: () => 'made',
+  asksNothing: ({ min }) => min === 0,
+  staysMet: true,
   params: {
     kinds: { type: 'kinds' },
     min: { type: 'number', least: 0, whole: true },
     spelling: { type: 'choice', options: ['lenient', 'strict'], default: 'lenient' },
   },
-  sentence: ({ kinds, min, spelling }, assignment) => [
-    ...(min === undefined ? ['Every given term'] : ['At least ', blank('min', min), ' of the given terms']),
-    ...(kinds ? [' that name a ', blank('kinds', kindNames(assignment, kinds))] : []),
-    min === undefined ? ' is on the map' : ' are on the map',
-    ...(spelling === 'strict' ? [', ', blank('spelling', 'spelt as given')] : []),
-  ],
+  sentence:
+    '{min, select, undefined {Every given term} other {At least <b-min>{min}</b-min> of the given terms}}' +
+    '{kinds, select, undefined {} other { that name a <b-kinds>{kinds}</b-kinds>}}' +
+    '{min, select, undefined { is on the map} other { are on the map}}' +
+    '{spelling, select, strict {, <b-spelling>spelt as given</b-spelling>} other {}}',
+  shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),
   messages: {
-    noTerms: () => 'This assignment gives no terms.',
-    all: ({ count }) => `All ${count} are placed.`,
-    some: ({ count, of }) => `${count} of ${of} placed.`,
-    missing: ({ term }) => `Place ${quoted(String(term))}.`,
-    near: ({ text, term }) => `${quoted(String(text))} counts as ${quoted(String(term))}: check its spelling.`,
-    nearCount: ({ count, of, near }) =>
-      `${count} of ${of} placed, ${plural(Number(near), 'perhaps misspelt', 'perhaps misspelt')}.`,
+    noTerms: 'This assignment gives no terms.',
+    all: 'All {count} are placed.',
+    some: '{count} of {of} placed.',
+    missing: 'Place “{term}”.',
+    near: '“{text}” counts as “{term}”: check its spelling.',
+    nearCount: '{count} of {of} placed, {near} perhaps misspelt.',
   },
   check: ({ kinds, min, spelling }, { index, assignment }) => {
     const { terms } = assignment;
@@ -39,9 +38,9 @@ export const allTermsPresent = requirementType<Params>({
     });
     if (terms.length === 0) return { doesNotApply: 'noTerms' };
     const evidence = asked.flatMap(({ term, match }): Finding[] => {
-      if (!match) return [{ message: 'missing', data: { term }, term }];
+      if (!match) return [{ code: 'missing', data: { term }, term }];
       return match.near
-        ? [{ message: 'near', data: { term, text: match.topic.text }, term, topics: [match.topic.id] }]
+        ? [{ code: 'near', data: { term, text: match.topic.text }, term, topics: [match.topic.id] }]
         : [];
     });
     const count = asked.filter(({ match }) => match).length;
@@ -51,7 +50,7 @@ export const allTermsPresent = requirementType<Params>({
       fraction: asked.length === 0 ? 0 : ramp(count, of),
       judge: near > 0,
       figures: { placed: count, asked: asked.length, near },
-      message: near > 0 ? 'nearCount' : count >= asked.length ? 'all' : 'some',
+      code: near > 0 ? 'nearCount' : count >= asked.length ? 'all' : 'some',
       data: { count, of: asked.length, near },
       evidence,
     };

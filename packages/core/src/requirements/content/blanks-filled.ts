@@ -1,16 +1,16 @@
 import { matchTerms } from '../../map/terms.js';
 import type { Topic } from '../../map/types.js';
+import { isBlank } from '../../words/normal-form.js';
 import { share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { ofThem, quoted } from '../words.js';
+import { ofThem, partOf } from '../words.js';
 
-type Params = { answers: { origin: string; accept: string[] }[] };
-
-export const blanksFilled = requirementType<Params>({
+export const blanksFilled = requirementType({
   id: 'blanks-filled',
   group: 'content',
   asks: () => 'made',
+  staysMet: true,
   params: {
     answers: {
       type: 'list',
@@ -22,12 +22,12 @@ export const blanksFilled = requirementType<Params>({
     without: ({ answers }) => ({ answers: answers.map(({ origin }) => ({ origin, accept: [''] })) }),
     telling: [],
   },
-  sentence: () => ['Every blank is filled as it should be'],
+  sentence: 'Every blank is filled as it should be',
   messages: {
-    share: ({ count, of }) => ofThem(count, of, 'filled'),
-    wrong: ({ text }) =>
-      String(text).trim() === '' ? 'This blank is still empty.' : `${quoted(text)} does not belong here: try another.`,
-    gone: () => 'A place to fill is gone from the map: bring it back.',
+    share: ofThem('filled'),
+    empty: 'This blank is still empty.',
+    wrong: '“{text}” does not belong here: try another.',
+    gone: 'A place to fill is gone from the map: bring it back.',
   },
   check: ({ answers }, { index, assignment: { language } }) => {
     const { topics, links } = index.map;
@@ -50,7 +50,7 @@ export const blanksFilled = requirementType<Params>({
       }
       return [
         {
-          message: places.length === 0 ? 'gone' : 'wrong',
+          code: places.length === 0 ? 'gone' : isBlank(places[0]!.words) ? 'empty' : 'wrong',
           data: { text: places[0]?.words ?? '' },
           topics: places.filter(({ isTopic }) => isTopic).map(({ id }) => id),
           links: places.filter(({ isTopic }) => !isTopic).map(({ id }) => id),
@@ -62,8 +62,8 @@ export const blanksFilled = requirementType<Params>({
       fraction: share(count, of),
       judge: near,
       figures: { filled: count, blanks: of },
-      message: 'share',
-      data: { count, of },
+      code: 'share',
+      data: partOf(count, of),
       evidence,
     };
   },

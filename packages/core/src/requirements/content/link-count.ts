@@ -1,18 +1,16 @@
-import { RANGE_MESSAGES, RANGE_PARAMS, rangeAsks, rangeVerdict } from '../count-range.js';
+import { RANGE_MESSAGES, RANGE_PARAMS, rangeAsks, rangeVerdict, rangeAsksNothing } from '../count-range.js';
 import { requirementType } from '../types.js';
-import { between, blank, linkKindNames } from '../words.js';
+import { linkKindNames, between } from '../words.js';
 
-type Params = { linkKinds?: string[]; min?: number; max?: number };
-
-export const linkCount = requirementType<Params>({
+export const linkCount = requirementType({
   id: 'link-count',
   group: 'content',
   asks: rangeAsks,
+  asksNothing: rangeAsksNothing,
+  staysMet: true,
   params: { linkKinds: { type: 'linkKinds' }, ...RANGE_PARAMS },
-  sentence: ({ linkKinds, min, max }, assignment) => [
-    ...between(min, max, 'links'),
-    ...(linkKinds ? [' of the kind ', blank('linkKinds', linkKindNames(assignment, linkKinds))] : []),
-  ],
+  sentence: `${between('links')}{linkKinds, select, undefined {} other { of the kind <b-linkKinds>{linkKinds}</b-linkKinds>}}`,
+  shown: ({ linkKinds }, assignment) => ({ linkKinds: linkKindNames(assignment, linkKinds) }),
   messages: RANGE_MESSAGES,
   check: ({ linkKinds, ...range }, { index }) => {
     const ofKinds = index.map.links.filter(({ kind }) => kind !== null && linkKinds?.includes(kind));

@@ -2,18 +2,17 @@ import { grouped } from '../../grouped.js';
 import { isBlank } from '../../words/normal-form.js';
 import { share } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { plural, quoted } from '../words.js';
 
 export const noDuplicateTopics = requirementType({
   id: 'no-duplicate-topics',
   group: 'content',
   asks: () => 'kept',
   params: {},
-  sentence: () => ['No idea stands on the map twice'],
+  sentence: 'No idea stands on the map twice',
   messages: {
-    none: ({ of }) => `${plural(Number(of), 'idea')}, each once.`,
-    some: ({ different, of }) => `${of} topics hold ${plural(Number(different), 'idea')}.`,
-    twice: ({ text, count }) => `${quoted(text)} stands on the map ${count} times: keep one and move its links there.`,
+    none: '{of, plural, one {1 idea} other {{of} ideas}}, each once.',
+    some: '{of} topics hold {different, plural, one {1 idea} other {{different} ideas}}.',
+    twice: '“{text}” stands on the map {count} times: keep one and move its links there.',
   },
   check: (_, { index }) => {
     const topics = index.structuralTopics.filter(({ text }) => !isBlank(text));
@@ -23,10 +22,10 @@ export const noDuplicateTopics = requirementType({
     return {
       fraction: share(different, of),
       figures: { different, topics: of },
-      message: repeated.length ? 'some' : 'none',
+      code: repeated.length ? 'some' : 'none',
       data: { different, of },
       evidence: repeated.map((same) => ({
-        message: 'twice',
+        code: 'twice',
         data: { text: same[0]!.text, count: same.length },
         topics: same.map(({ id }) => id),
       })),

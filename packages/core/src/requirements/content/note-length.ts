@@ -4,15 +4,14 @@ import { CLOSE } from '../../map/kinds.js';
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { blank, kindNames, ofThem, quoted } from '../words.js';
+import { kindNames, ofThem } from '../words.js';
 
-type Each = { branch: string; minWords: number; maxWords?: number };
-type Params = { per: 'topic' | 'branch'; minWords: number; maxWords?: number; kinds?: string[]; each?: Each[] };
-
-export const noteLength = requirementType<Params>({
+export const noteLength = requirementType({
   id: 'note-length',
   group: 'content',
   asks: ({ minWords }) => (minWords > 0 ? 'made' : 'kept'),
+  asksNothing: ({ minWords, maxWords, each = [] }) =>
+    [{ minWords, maxWords }, ...each].every((one) => one.minWords === 0 && one.maxWords === undefined),
   params: {
     per: { type: 'choice', options: ['topic', 'branch'], default: 'topic' },
     minWords: { type: 'number', default: 30, least: 0, whole: true },
@@ -27,22 +26,15 @@ export const noteLength = requirementType<Params>({
       },
     },
   },
-  sentence: ({ per, minWords, maxWords, kinds }, assignment) => [
-    'The notes of every ',
-    blank('per', per === 'topic' ? 'topic' : 'main branch'),
-    ...(kinds ? [' (of the kind ', blank('kinds', kindNames(assignment, kinds)), ')'] : []),
-    ' have ',
-    ...(maxWords === undefined
-      ? ['at least ', blank('minWords', minWords)]
-      : [blank('minWords', minWords), ' to ', blank('maxWords', maxWords)]),
-    ' words',
-  ],
+  sentence:
+    'The notes of every <b-per>{per, select, topic {topic} other {main branch}}</b-per>' +
+    '{kinds, select, undefined {} other { (of the kind <b-kinds>{kinds}</b-kinds>)}}' +
+    ' have {maxWords, select, undefined {at least <b-minWords>{minWords}</b-minWords>} other {<b-minWords>{minWords}</b-minWords> to <b-maxWords>{maxWords}</b-maxWords>}} words',
+  shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),
   messages: {
-    share: ({ count, of }) => ofThem(count, of, 'as long as asked'),
-    short: ({ text, words, min }) =>
-      `The notes of ${quoted(text)} have ${words} words: write ${Number(min) - Number(words)} more.`,
-    long: ({ text, words, max }) =>
-      `The notes of ${quoted(text)} have ${words} words: cut ${Number(words) - Number(max)}.`,
+    share: ofThem('as long as asked'),
+    short: 'The notes of “{text}” have {words} words: write {missing} more.',
+    long: 'The notes of “{text}” have {words} words: cut {over}.',
   },
   check: ({ per, minWords, maxWords, kinds, each = [] }, { index, assignment }) => {
     const counted = index.topicsOf(kinds);
@@ -62,9 +54,9 @@ export const noteLength = requirementType<Params>({
           });
     const evidence = units.flatMap(({ topic, members, words, min, max }): Finding[] => {
       const data = { text: topic.text, words };
-      if (words < min - CLOSE) return [{ message: 'short', data: { ...data, min }, topics: members }];
+      if (words < min - CLOSE) return [{ code: 'short', data: { ...data, missing: min - words }, topics: members }];
       return max !== undefined && words > max + CLOSE
-        ? [{ message: 'long', data: { ...data, max }, topics: members }]
+        ? [{ code: 'long', data: { ...data, over: words - max }, topics: members }]
         : [];
     });
     return allBut(evidence, units.length, per === 'topic' ? 'topics' : 'branches');

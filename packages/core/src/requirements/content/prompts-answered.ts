@@ -1,24 +1,21 @@
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { blank, ofThem, quoted } from '../words.js';
+import { ofThem } from '../words.js';
 
-type Params = { minWords: number };
-
-export const promptsAnswered = requirementType<Params>({
+export const promptsAnswered = requirementType({
   id: 'prompts-answered',
   group: 'content',
   asks: () => 'made',
+  asksNothing: ({ minWords }) => minWords === 0,
+  staysMet: true,
   params: { minWords: { type: 'number', default: 1, least: 0, whole: true } },
-  sentence: ({ minWords }) => [
-    'Every prompt is continued by at least ',
-    blank('minWords', minWords),
-    minWords === 1 ? ' word' : ' words',
-  ],
+  sentence:
+    'Every prompt is continued by at least <b-minWords>{minWords}</b-minWords> {minWords, plural, one {word} other {words}}',
   messages: {
-    noPrompts: () => 'The starter map has no prompts.',
-    share: ({ count, of }) => ofThem(count, of, 'continued'),
-    open: ({ text }) => `Continue ${quoted(text)} in words of your own.`,
+    noPrompts: 'The starter map has no prompts.',
+    share: ofThem('continued'),
+    open: 'Continue “{text}” in words of your own.',
   },
   check: ({ minWords }, { index, assignment }) => {
     const prompts = (assignment.starter?.topics ?? []).filter(({ toComplete }) => toComplete);
@@ -31,7 +28,7 @@ export const promptsAnswered = requirementType<Params>({
           index.words.normal(text).startsWith(index.words.normal(prompt.text)) &&
           index.words.wordsOf(text).length >= asked,
       );
-      return isAnswered ? [] : [{ message: 'open', data: { text: prompt.text }, topics: here.map(({ id }) => id) }];
+      return isAnswered ? [] : [{ code: 'open', data: { text: prompt.text }, topics: here.map(({ id }) => id) }];
     });
     return allBut(evidence, prompts.length, 'prompts');
   },

@@ -3,21 +3,22 @@ import type { Topic } from '../../map/types.js';
 import { share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { listed, quoted } from '../words.js';
+import { kindNames } from '../words.js';
 
 export const rightKind = requirementType({
   id: 'right-kind',
   group: 'content',
   asks: () => 'kept',
   params: {},
-  sentence: () => ['Every topic has the right kind'],
+  sentence: 'Every topic has the right kind',
   messages: {
-    all: ({ of }) => (of === 1 ? 'The one topic has.' : `All ${of} have.`),
-    some: ({ count, of }) => `${count} of ${of} have.`,
-    wrong: ({ text, should, kind }) =>
-      kind === ''
-        ? `${quoted(String(text))} has no kind: make it ${should}.`
-        : `${quoted(String(text))} is marked ${kind}: make it ${should}.`,
+    all: '{of, plural, =1 {The one topic has.} other {All {of} have.}}',
+    some: '{count} of {of} have.',
+    bare: '“{text}” has no kind: make it {should}.',
+    bareOwn: '“{text}” has no kind: make it one of your own kinds.',
+    wrong: '“{text}” is marked {kind}: make it {should}.',
+    wrongOwn: '“{text}” is marked {kind}: make it one of your own kinds.',
+    wrongNone: '“{text}” is marked {kind}: it was given without a kind.',
   },
   check: (_, { index, assignment }) => {
     const { terms, starter, legend } = assignment;
@@ -38,21 +39,28 @@ export const rightKind = requirementType({
       const given = topic.origin === undefined ? undefined : starterKinds.get(topic.origin);
       return given !== undefined ? [given] : own;
     };
-    const nameOf = (id: string | null): string => legend.topicKinds.find((kind) => kind.id === id)?.name ?? 'no kind';
     const evidence = topics.flatMap((topic): Finding[] => {
       const kind = index.kindOf(topic);
       if (kind?.root && topic === index.root) return [];
       const right = allowed(topic);
       if (right.includes(kind?.id ?? null)) return [];
-      const should = right.length === 0 ? 'one of your own kinds' : listed(right.map(nameOf), 'or');
-      return [{ message: 'wrong', data: { text: topic.text, kind: kind?.name ?? '', should }, topics: [topic.id] }];
+      const names = right.flatMap((id) => (id === null ? [] : kindNames(assignment, [id])!));
+      const ending = right.length === 0 ? 'Own' : names.length === 0 ? 'None' : '';
+      const code = `${kind ? 'wrong' : 'bare'}${ending}`;
+      return [
+        {
+          code,
+          data: { text: topic.text, ...(kind && { kind: kind.name }), should: { anyOf: names } },
+          topics: [topic.id],
+        },
+      ];
     });
     const of = topics.length;
     const count = of - evidence.length;
     return {
       fraction: share(count, of),
       figures: { right: count, topics: of },
-      message: count === of ? 'all' : 'some',
+      code: count === of ? 'all' : 'some',
       data: { count, of },
       evidence,
     };

@@ -1,24 +1,18 @@
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
-import { blank, kindNames, ofThem, quoted } from '../words.js';
+import { kindNames, ofThem } from '../words.js';
 
-type Params = { maxWords: number; kinds?: string[] };
-
-export const shortTopics = requirementType<Params>({
+export const shortTopics = requirementType({
   id: 'short-topics',
   group: 'content',
   asks: () => 'kept',
   params: { maxWords: { type: 'number', default: 4, least: 1, whole: true }, kinds: { type: 'kinds' } },
-  sentence: ({ maxWords, kinds }, assignment) => [
-    ...(kinds ? ['Topics of the kind ', blank('kinds', kindNames(assignment, kinds)), ' have'] : ['Topics have']),
-    ' at most ',
-    blank('maxWords', maxWords),
-    maxWords === 1 ? ' word' : ' words',
-  ],
+  sentence:
+    'Topics{kinds, select, undefined {} other { of the kind <b-kinds>{kinds}</b-kinds>}} have at most <b-maxWords>{maxWords}</b-maxWords> {maxWords, plural, one {word} other {words}}',
+  shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),
   messages: {
-    share: ({ count, of }) => ofThem(count, of, 'short enough'),
-    long: ({ text, words, maxWords }) =>
-      `${quoted(text)} has ${words} words: say it in ${maxWords}, and put the rest into a note.`,
+    share: ofThem('short enough'),
+    long: '“{text}” has {words} words: say it in {maxWords}, and put the rest into a note.',
   },
   check: ({ maxWords, kinds }, { index }) => {
     const topics = index.topicsOf(kinds);
@@ -27,7 +21,7 @@ export const shortTopics = requirementType<Params>({
       .filter(({ words }) => words > maxWords);
     return allBut(
       long.map(({ topic, words }) => ({
-        message: 'long',
+        code: 'long',
         data: { text: topic.text, words, maxWords },
         topics: [topic.id],
       })),

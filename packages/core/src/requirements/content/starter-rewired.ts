@@ -3,26 +3,24 @@ import { effectiveKind, isStructural } from '../../map/kinds.js';
 import { MapIndex } from '../../map-index/map-index.js';
 import { ramp, share } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { blank, kindNames, percent, quoted } from '../words.js';
+import { kindNames, percent } from '../words.js';
 
-type Params = { minShare: number; kinds?: string[] };
-
-export const starterRewired = requirementType<Params>({
+export const starterRewired = requirementType({
   id: 'starter-rewired',
   group: 'content',
   asks: () => 'made',
+  asksNothing: ({ minShare }) => minShare === 0,
+  staysMet: true,
   params: { minShare: { type: 'number', default: 0.5, least: 0, most: 1 }, kinds: { type: 'kinds' } },
-  sentence: ({ minShare, kinds }, assignment) => [
-    'At least ',
-    blank('minShare', percent(minShare)),
-    ' of the given topics',
-    ...(kinds ? [' of the kind ', blank('kinds', kindNames(assignment, kinds))] : []),
+  sentence:
+    'At least <b-minShare>{minShare} %</b-minShare> of the given topics' +
+    '{kinds, select, undefined {} other { of the kind <b-kinds>{kinds}</b-kinds>}}' +
     ' are tied to something new',
-  ],
+  shown: ({ minShare, kinds }, assignment) => ({ minShare: percent(minShare), kinds: kindNames(assignment, kinds) }),
   messages: {
-    noStarter: () => 'This assignment has no starter map.',
-    share: ({ count, of }) => `${count} of ${of} have found a place of their own.`,
-    asGiven: ({ text }) => `${quoted(text)} hangs where it was handed out: link it to the idea it belongs to.`,
+    noStarter: 'This assignment has no starter map.',
+    share: '{count} of {of} have found a place of their own.',
+    asGiven: '“{text}” hangs where it was handed out: link it to the idea it belongs to.',
   },
   check: ({ minShare, kinds }, { index, assignment }) => {
     const { starter } = assignment;
@@ -58,10 +56,10 @@ export const starterRewired = requirementType<Params>({
     return {
       fraction: ramp(share(count, of), minShare),
       figures: { rewired: count, given: of },
-      message: 'share',
+      code: 'share',
       data: { count, of },
       evidence: others.map(({ standing }) => ({
-        message: 'asGiven',
+        code: 'asGiven',
         data: { text: standing[0]!.text },
         topics: standing.map(({ id }) => id),
       })),

@@ -2,11 +2,10 @@ import type { Topic } from '../../map/types.js';
 import { isBlank } from '../../words/normal-form.js';
 import { ramp, share } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { blank, kindNames, percent, quoted } from '../words.js';
+import { kindNames, percent } from '../words.js';
 
 const KINDS_OF = ['any', 'picture', 'weblink', 'note', 'file', 'source'] as const;
 type What = (typeof KINDS_OF)[number];
-type Params = { what: What; min: number; minShare?: number; kinds?: string[] };
 
 const BEARS: Record<Exclude<What, 'any'>, (topic: Topic) => boolean> = {
   picture: ({ pictures }) => (pictures ?? []).some(({ src }) => !isBlank(src)),
@@ -18,36 +17,33 @@ const BEARS: Record<Exclude<What, 'any'>, (topic: Topic) => boolean> = {
 const bears = (topic: Topic, what: What): boolean =>
   what === 'any' ? Object.values(BEARS).some((test) => test(topic)) : BEARS[what](topic);
 
-const NAMES: Record<What, string> = {
-  any: 'a picture, web address, note, file or source',
-  picture: 'a picture',
-  weblink: 'a web address',
-  note: 'a note',
-  file: 'a file',
-  source: 'a source',
-};
+const MATERIAL =
+  '{what, select, picture {a picture} weblink {a web address} note {a note} file {a file} source {a source} other {a picture, web address, note, file or source}}';
 
-export const supportingMaterial = requirementType<Params>({
+export const supportingMaterial = requirementType({
   id: 'supporting-material',
   group: 'content',
   asks: () => 'made',
+  asksNothing: ({ min, minShare }) => (minShare ?? min) === 0,
+  staysMet: true,
   params: {
     what: { type: 'choice', options: KINDS_OF, default: 'any' },
     min: { type: 'number', default: 1, least: 0, whole: true },
     minShare: { type: 'number', least: 0, most: 1 },
     kinds: { type: 'kinds' },
   },
-  sentence: ({ what, min, minShare, kinds }, assignment) => [
-    'At least ',
-    minShare === undefined ? blank('min', min) : blank('minShare', percent(minShare)),
-    minShare === undefined ? (min === 1 ? ' topic' : ' topics') : ' of the topics',
-    ...(kinds ? [' of the kind ', blank('kinds', kindNames(assignment, kinds))] : []),
-    minShare === undefined && min === 1 ? ' bears ' : ' bear ',
-    blank('what', NAMES[what]),
-  ],
+  sentence:
+    'At least {minShare, select, undefined {<b-min>{min}</b-min> {min, plural, one {topic} other {topics}}} other {<b-minShare>{minShare} %</b-minShare> of the topics}}' +
+    '{kinds, select, undefined {} other { of the kind <b-kinds>{kinds}</b-kinds>}}' +
+    '{minShare, select, undefined {{min, plural, one { bears } other { bear }}} other { bear }}' +
+    `<b-what>${MATERIAL}</b-what>`,
+  shown: ({ minShare, kinds }, assignment) => ({
+    minShare: minShare === undefined ? undefined : percent(minShare),
+    kinds: kindNames(assignment, kinds),
+  }),
   messages: {
-    found: ({ count, of }) => `${count} of ${of} so far.`,
-    without: ({ text, what }) => `Add ${what} to ${quoted(text)}.`,
+    found: '{count} of {of} so far.',
+    without: `Add ${MATERIAL} to “{text}”.`,
   },
   check: ({ what, min, minShare, kinds }, { index }) => {
     const topics = index.topicsOf(kinds);
@@ -56,12 +52,12 @@ export const supportingMaterial = requirementType<Params>({
     return {
       fraction: minShare === undefined ? ramp(count, min) : ramp(share(count, of), minShare),
       figures: { count, topics: of },
-      message: 'found',
+      code: 'found',
       data: { count, of },
       evidence:
         minShare === undefined
           ? []
-          : without.map(({ id, text }) => ({ message: 'without', data: { text, what: NAMES[what] }, topics: [id] })),
+          : without.map(({ id, text }) => ({ code: 'without', data: { text, what }, topics: [id] })),
     };
   },
 });

@@ -1,21 +1,20 @@
 import { share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { quoted } from '../words.js';
 
 export const termsUnchanged = requirementType({
   id: 'terms-unchanged',
   group: 'content',
   asks: () => 'kept',
   params: {},
-  sentence: () => ['Given topics keep their words'],
+  sentence: 'Given topics keep their words',
   messages: {
-    noStarter: () => 'This assignment has no starter map.',
-    all: ({ of }) => `All ${of} are as they were given.`,
-    some: ({ count, of }) => `${count} of ${of} are as they were given.`,
-    renamed: ({ text, now }) => `${quoted(String(now))} was given as ${quoted(String(text))}: give it its words back.`,
-    otherKind: ({ text }) => `${quoted(String(text))} was given as another kind.`,
-    gone: ({ text }) => `${quoted(String(text))} was given and is gone: bring it back from the word bank.`,
+    noStarter: 'This assignment has no starter map.',
+    all: 'All {of} are as they were given.',
+    some: '{count} of {of} are as they were given.',
+    renamed: '“{now}” was given as “{text}”: give it its words back.',
+    otherKind: '“{text}” was given as another kind.',
+    gone: '“{text}” was given and is gone: bring it back from the word bank.',
   },
   check: (_, { index, assignment }) => {
     const { starter, styleMode } = assignment;
@@ -28,11 +27,11 @@ export const termsUnchanged = requirementType({
       if (here.some((topic) => keepsWords(topic.text) && (styleMode === 'free' || topic.kind === given.kind)))
         return [];
       const data = { text: given.text };
-      if (here.length === 0) return [{ message: 'gone', data, term: given.text }];
+      if (here.length === 0) return [{ code: 'gone', data, term: given.text }];
       return here.map((topic) =>
         keepsWords(topic.text)
-          ? { message: 'otherKind', data, topics: [topic.id] }
-          : { message: 'renamed', data: { ...data, now: topic.text }, topics: [topic.id] },
+          ? { code: 'otherKind', data, topics: [topic.id] }
+          : { code: 'renamed', data: { ...data, now: topic.text }, topics: [topic.id] },
       );
     });
     const of = starter.topics.length;
@@ -40,7 +39,7 @@ export const termsUnchanged = requirementType({
     return {
       fraction: share(count, of),
       figures: { kept: count, given: of },
-      message: count < of ? 'some' : 'all',
+      code: count < of ? 'some' : 'all',
       data: { count, of },
       evidence: lost.flat(),
     };

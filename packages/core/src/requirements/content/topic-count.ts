@@ -1,18 +1,16 @@
-import { RANGE_MESSAGES, RANGE_PARAMS, rangeAsks, rangeVerdict } from '../count-range.js';
+import { RANGE_MESSAGES, RANGE_PARAMS, rangeAsks, rangeVerdict, rangeAsksNothing } from '../count-range.js';
 import { requirementType } from '../types.js';
-import { between, blank, kindNames } from '../words.js';
+import { kindNames, between } from '../words.js';
 
-type Params = { kinds?: string[]; min?: number; max?: number };
-
-export const topicCount = requirementType<Params>({
+export const topicCount = requirementType({
   id: 'topic-count',
   group: 'content',
   asks: rangeAsks,
+  asksNothing: rangeAsksNothing,
+  staysMet: true,
   params: { kinds: { type: 'kinds' }, ...RANGE_PARAMS },
-  sentence: ({ kinds, min, max }, assignment) => [
-    ...between(min, max, 'topics'),
-    ...(kinds ? [' of the kind ', blank('kinds', kindNames(assignment, kinds))] : []),
-  ],
+  sentence: `${between('topics')}{kinds, select, undefined {} other { of the kind <b-kinds>{kinds}</b-kinds>}}`,
+  shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),
   messages: RANGE_MESSAGES,
   check: ({ kinds, ...range }, { index }) => rangeVerdict(index.topicsOf(kinds).length, range),
 });

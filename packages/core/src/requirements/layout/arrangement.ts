@@ -1,40 +1,32 @@
 import { distance } from '../../geometry/points.js';
 import { ramp, share } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { blank, percent, quoted } from '../words.js';
+import { percent } from '../words.js';
 
-type Form = 'either' | 'downward' | 'outward';
-type Params = { form: Form; minShare: number };
-
-const FORMS: Record<Form, string> = { either: 'downward or outward', downward: 'downward', outward: 'outward' };
-
-export const arrangement = requirementType<Params>({
+export const arrangement = requirementType({
   id: 'arrangement',
   group: 'layout',
   asks: () => 'made',
+  asksNothing: ({ minShare }) => minShare === 0,
+  needsRoot: true,
   readsPlaces: true,
   params: {
     form: { type: 'choice', options: ['either', 'downward', 'outward'], default: 'either' },
     minShare: { type: 'number', default: 0.8, least: 0, most: 1 },
   },
-  sentence: ({ form, minShare }) => [
-    'The map goes ',
-    blank('form', FORMS[form]),
-    ' from general to particular in at least ',
-    blank('minShare', percent(minShare)),
-    ' of its steps',
-  ],
+  sentence:
+    'The map goes <b-form>{form, select, either {downward or outward} downward {downward} other {outward}}</b-form> from general to particular in at least <b-minShare>{minShare} %</b-minShare> of its steps',
+  shown: ({ minShare }) => ({ minShare: percent(minShare) }),
   messages: {
-    noRoot: () => 'There is no starting topic to go out from.',
-    none: () => 'No steps yet.',
-    share: ({ count, of, form }) => `${count} of ${of} steps go ${form}.`,
-    downward: ({ near, far }) => `${quoted(far)} should stand lower than ${quoted(near)}, which it hangs from.`,
-    outward: ({ near, far }) =>
-      `${quoted(far)} should stand further from the middle than ${quoted(near)}, which it hangs from.`,
+    noRoot: 'There is no starting topic to go out from.',
+    none: 'No steps yet.',
+    share: '{count} of {of} steps go {form, select, downward {downward} other {outward}}.',
+    downward: '“{far}” should stand lower than “{near}”, which it hangs from.',
+    outward: '“{far}” should stand further from the middle than “{near}”, which it hangs from.',
   },
   check: ({ form, minShare }, { index }) => {
     const { root } = index;
-    if (!root) return { fraction: 0, message: 'noRoot', evidence: [] };
+    if (!root) return { fraction: 0, code: 'noRoot', evidence: [] };
     const steps = index.structuralLinks.flatMap((link) => {
       const ends = index.ends(link);
       const levels = ends.map(({ id }) => index.levels.get(id));
@@ -51,10 +43,10 @@ export const arrangement = requirementType<Params>({
     return {
       fraction: ramp(share(count, of), minShare),
       figures: { count, steps: of },
-      message: of === 0 ? 'none' : 'share',
+      code: of === 0 ? 'none' : 'share',
       data: { count, of, form: best },
       evidence: breaks[best].map(({ link, near, far }) => ({
-        message: best,
+        code: best,
         data: { near: near.text, far: far.text },
         links: [link.id],
       })),

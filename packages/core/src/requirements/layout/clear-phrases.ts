@@ -5,7 +5,7 @@ import { isBlank } from '../../words/normal-form.js';
 import { share } from '../fractions.js';
 import { Tally } from '../tally.js';
 import { requirementType } from '../types.js';
-import { ofThem, plural, quoted } from '../words.js';
+import { ofThem, partOf } from '../words.js';
 
 export const clearPhrases = requirementType({
   id: 'clear-phrases',
@@ -13,18 +13,15 @@ export const clearPhrases = requirementType({
   asks: () => 'kept',
   readsPlaces: true,
   params: {},
-  sentence: () => ['The words on links lie clear of everything else'],
+  sentence: 'The words on links lie clear of everything else',
   messages: {
-    none: () => 'No link has words yet.',
-    share: ({ count, of }) => ofThem(count, of, 'clear'),
-    onTopic: ({ phrase, text }) =>
-      `${quoted(phrase)} lies on ${quoted(text)}: move the topic, or the words along their link.`,
-    onPhrase: ({ phrase, other }) =>
-      `${quoted(phrase)} and ${quoted(other)} lie on each other: move one along its link.`,
-    onLine: ({ phrase }) => `Another line runs through ${quoted(phrase)}: move the words along their link.`,
-    amid: ({ phrase, others }) =>
-      `${quoted(phrase)} is in the way of ${plural(Number(others), 'other thing')}: give it room.`,
-    under: ({ text, others }) => `${plural(Number(others), 'phrase')} on ${quoted(text)}: give it room.`,
+    none: 'No link has words yet.',
+    share: ofThem('clear'),
+    onTopic: '“{phrase}” lies on “{text}”: move the topic, or the words along their link.',
+    onPhrase: '“{phrase}” and “{other}” lie on each other: move one along its link.',
+    onLine: 'Another line runs through “{phrase}”: move the words along their link.',
+    amid: '“{phrase}” is in the way of {others, plural, one {1 other thing} other {{others} other things}}: give it room.',
+    under: '{others, plural, one {1 phrase} other {{others} phrases}} on “{text}”: give it room.',
   },
   check: (_, { index }) => {
     const { topics, links } = index.map;
@@ -41,14 +38,14 @@ export const clearPhrases = requirementType({
     const meet = (a: { box: Box }, b: { box: Box }): true | null => (boxesMeet(a.box, b.box) ? true : null);
     for (const { a, b } of phrasesOnTopics.find(phrases, boxes, meet, { pulse }))
       tally.add([a.link, b.topic], () => ({
-        message: 'onTopic',
+        code: 'onTopic',
         data: { phrase: a.link.phrase, text: b.topic.text },
         links: [a.link.id],
         topics: [b.topic.id],
       }));
     for (const { a, b } of phrasesOnPhrases.find(phrases, phrases, meet, { within: true, pulse }))
       tally.add([a.link, b.link], () => ({
-        message: 'onPhrase',
+        code: 'onPhrase',
         data: { phrase: a.link.phrase, other: b.link.phrase },
         links: [a.link.id, b.link.id],
       }));
@@ -59,17 +56,17 @@ export const clearPhrases = requirementType({
       { pulse },
     );
     for (const { b } of through)
-      tally.add([b.link], () => ({ message: 'onLine', data: { phrase: b.link.phrase }, links: [b.link.id] }));
+      tally.add([b.link], () => ({ code: 'onLine', data: { phrase: b.link.phrase }, links: [b.link.id] }));
     const of = worded.length;
     const count = of - worded.filter(tally.has).length;
     return {
       fraction: 1 - share(of - count, of),
       figures: { clear: count, phrases: of },
-      message: of === 0 ? 'none' : 'share',
-      data: { count, of },
+      code: of === 0 ? 'none' : 'share',
+      data: partOf(count, of),
       evidence: tally.evidence({
-        topic: ({ id, text }, others) => ({ message: 'under', data: { text, others }, topics: [id] }),
-        link: ({ id, phrase }, others) => ({ message: 'amid', data: { phrase, others }, links: [id] }),
+        topic: ({ id, text }, others) => ({ code: 'under', data: { text, others }, topics: [id] }),
+        link: ({ id, phrase }, others) => ({ code: 'amid', data: { phrase, others }, links: [id] }),
       }),
     };
   },

@@ -4,29 +4,24 @@ import { linkStyle, topicStyle } from '../../map/style.js';
 import { share } from '../fractions.js';
 import { Tally } from '../tally.js';
 import { requirementType } from '../types.js';
-import { blank, plural, quoted } from '../words.js';
 
-type Params = { excuseBehind: boolean };
 /** How far inside a topic's box its words begin, units. */
 const INSET = 4;
 
-export const clearText = requirementType<Params>({
+export const clearText = requirementType({
   id: 'clear-text',
   group: 'layout',
   asks: () => 'kept',
   readsPlaces: true,
   params: { excuseBehind: { type: 'boolean', default: true } },
-  sentence: ({ excuseBehind }) => [
-    'No line runs over words',
-    ...(excuseBehind ? [] : [', ', blank('excuseBehind', 'not even behind a topic')]),
-  ],
+  sentence:
+    'No line runs over words{excuseBehind, select, true {} other {, <b-excuseBehind>not even behind a topic</b-excuseBehind>}}',
   messages: {
-    none: () => 'All words are clear.',
-    some: ({ count }) => `${plural(Number(count), 'line')} over words.`,
-    over: ({ a, b, text }) => `The link ${quoted(`${a} – ${b}`)} runs over ${quoted(text)}: move one of them.`,
-    overMany: ({ a, b, others }) =>
-      `The link ${quoted(`${a} – ${b}`)} runs over ${plural(Number(others), 'topic')}: move it clear.`,
-    under: ({ text, others }) => `${plural(Number(others), 'line')} over ${quoted(text)}: move it into the clear.`,
+    none: 'All words are clear.',
+    some: '{count, plural, one {1 line} other {{count} lines}} over words.',
+    over: 'The link “{a} – {b}” runs over “{text}”: move one of them.',
+    overMany: 'The link “{a} – {b}” runs over {others, plural, one {1 topic} other {{others} topics}}: move it clear.',
+    under: '{others, plural, one {1 line} other {{others} lines}} over “{text}”: move it into the clear.',
   },
   check: ({ excuseBehind }, { index, assignment: { legend } }) => {
     const { topics, links } = index.map;
@@ -48,7 +43,7 @@ export const clearText = requirementType<Params>({
       tally.add([link, topic], () => {
         const [a, b] = index.ends(link);
         return {
-          message: 'over',
+          code: 'over',
           data: { a: a.text, b: b.text, text: topic.text },
           links: [link.id],
           topics: [topic.id],
@@ -59,13 +54,13 @@ export const clearText = requirementType<Params>({
     return {
       fraction: 1 - share(count, links.length),
       figures: { links: links.length, over: count },
-      message: count ? 'some' : 'none',
+      code: count ? 'some' : 'none',
       data: { count },
       evidence: tally.evidence({
-        topic: ({ id, text }, others) => ({ message: 'under', data: { text, others }, topics: [id] }),
+        topic: ({ id, text }, others) => ({ code: 'under', data: { text, others }, topics: [id] }),
         link: (link, others) => {
           const [a, b] = index.ends(link);
-          return { message: 'overMany', data: { a: a.text, b: b.text, others }, links: [link.id] };
+          return { code: 'overMany', data: { a: a.text, b: b.text, others }, links: [link.id] };
         },
       }),
     };

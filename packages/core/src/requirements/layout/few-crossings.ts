@@ -1,27 +1,21 @@
 import { Tally } from '../tally.js';
 import { requirementType } from '../types.js';
-import { blank, plural, quoted } from '../words.js';
 
-type Params = { max: number };
-
-export const fewCrossings = requirementType<Params>({
+export const fewCrossings = requirementType({
   id: 'few-crossings',
   group: 'layout',
   asks: () => 'kept',
   readsPlaces: true,
   params: { max: { type: 'number', default: 0, least: 0, whole: true } },
-  sentence: ({ max }) =>
-    max === 0
-      ? ['No links cross']
-      : ['At most ', blank('max', max), max === 1 ? ' crossing of links' : ' crossings of links'],
+  sentence:
+    '{max, plural, =0 {No links cross} one {At most <b-max>{max}</b-max> crossing of links} other {At most <b-max>{max}</b-max> crossings of links}}',
   messages: {
-    none: () => 'None cross.',
-    few: ({ count }) => `${plural(Number(count), 'crossing')}.`,
-    many: ({ count, max }) => `${plural(Number(count), 'crossing')}, ${Number(count) - Number(max)} too many.`,
-    crossing: ({ a, b, c, d }) =>
-      `The link ${quoted(`${a} – ${b}`)} crosses ${quoted(`${c} – ${d}`)}: move a topic so that it does not.`,
-    crossings: ({ a, b, count }) =>
-      `The link ${quoted(`${a} – ${b}`)} crosses ${plural(Number(count), 'other')}: bring its two topics closer.`,
+    none: 'None cross.',
+    few: '{count, plural, one {1 crossing} other {{count} crossings}}.',
+    many: '{count, plural, one {1 crossing} other {{count} crossings}}, {over} too many.',
+    crossing: 'The link “{a} – {b}” crosses “{c} – {d}”: move a topic so that it does not.',
+    crossings:
+      'The link “{a} – {b}” crosses {count, plural, one {1 other} other {{count} others}}: bring its two topics closer.',
   },
   check: ({ max }, { index }) => {
     const n = index.crossings.length;
@@ -31,7 +25,7 @@ export const fewCrossings = requirementType<Params>({
       tally.add(links, () => {
         const [[a, b], [c, d]] = [index.ends(links[0]), index.ends(links[1])];
         return {
-          message: 'crossing',
+          code: 'crossing',
           data: { a: a.text, b: b.text, c: c.text, d: d.text },
           links: links.map(({ id }) => id),
           points: [at],
@@ -41,14 +35,14 @@ export const fewCrossings = requirementType<Params>({
     const evidence = tally.evidence({
       link: (link, count) => {
         const [a, b] = index.ends(link);
-        return { message: 'crossings', data: { a: a.text, b: b.text, count }, links: [link.id] };
+        return { code: 'crossings', data: { a: a.text, b: b.text, count }, links: [link.id] };
       },
     });
     return {
       fraction: over ? (max + 1) / (n + 1) : 1,
       figures: { crossings: n },
-      message: over ? 'many' : n ? 'few' : 'none',
-      data: { count: n, max },
+      code: over ? 'many' : n ? 'few' : 'none',
+      data: { count: n, over: n - max },
       evidence,
     };
   },

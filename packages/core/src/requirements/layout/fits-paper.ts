@@ -3,9 +3,6 @@ import { CLOSE } from '../../map/kinds.js';
 import { topicStyle } from '../../map/style.js';
 import { ramp } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { blank, quoted } from '../words.js';
-
-type Params = { paper: 'A4' | 'Letter'; orientation: 'either' | 'landscape' | 'portrait'; minPoint: number };
 
 /** The shorter and the longer side, millimetres. */
 const PAPERS = { A4: [210, 297], Letter: [215.9, 279.4] } as const;
@@ -20,7 +17,7 @@ export function paperSide(
   return orientation === 'landscape' ? { width: long, height: short } : { width: short, height: long };
 }
 
-export const fitsPaper = requirementType<Params>({
+export const fitsPaper = requirementType({
   id: 'fits-paper',
   group: 'layout',
   asks: () => 'kept',
@@ -30,24 +27,19 @@ export const fitsPaper = requirementType<Params>({
     orientation: { type: 'choice', options: ['either', 'landscape', 'portrait'], default: 'either' },
     minPoint: { type: 'number', default: 7, least: 1, most: 72 },
   },
-  sentence: ({ paper, orientation, minPoint }) => [
-    'Printed on ',
-    blank('paper', paper),
-    ...(orientation === 'either' ? [] : [' ', blank('orientation', orientation)]),
-    ', the smallest words are at least ',
-    blank('minPoint', minPoint),
-    ' point',
-  ],
+  sentence:
+    'Printed on <b-paper>{paper}</b-paper>' +
+    '{orientation, select, either {} landscape { <b-orientation>landscape</b-orientation>} other { <b-orientation>portrait</b-orientation>}}' +
+    ', the smallest words are at least <b-minPoint>{minPoint}</b-minPoint> point',
   messages: {
-    fits: ({ point }) => `The smallest words print at ${point} point.`,
-    small: ({ point, min }) =>
-      `The smallest words print at ${point} point instead of ${min}: draw the map closer together.`,
-    topic: ({ text, point }) => `${quoted(text)} prints at ${point} point: too small to read.`,
+    fits: 'The smallest words print at {point} point.',
+    small: 'The smallest words print at {point} point instead of {min}: draw the map closer together.',
+    topic: '“{text}” prints at {point} point: too small to read.',
   },
   check: ({ paper, orientation, minPoint }, { index, assignment: { legend } }) => {
     const { topics } = index.map;
     const box = unionOf(topics.map((topic) => boxOf(topic, AROUND)));
-    if (!box) return { fraction: 0, message: 'small', data: { point: 0, min: minPoint }, evidence: [] };
+    if (!box) return { fraction: 0, code: 'small', data: { point: 0, min: minPoint }, evidence: [] };
     const scaleOn = (lies: 'landscape' | 'portrait'): number => {
       const { width, height } = paperSide(paper, lies);
       return Math.min(1, width / (box.right - box.left), height / (box.bottom - box.top));
@@ -65,10 +57,10 @@ export const fitsPaper = requirementType<Params>({
     return {
       fraction: ramp(smallest, minPoint),
       figures: { point: smallest, scale },
-      message: small.length ? 'small' : 'fits',
+      code: small.length ? 'small' : 'fits',
       data: { point: tenth(smallest), min: minPoint },
       evidence: small.map(({ topic, point }) => ({
-        message: 'topic',
+        code: 'topic',
         data: { text: topic.text, point: tenth(point) },
         topics: [topic.id],
       })),

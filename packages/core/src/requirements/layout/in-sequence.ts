@@ -1,13 +1,8 @@
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
-import { blank, kindNames, plural, quoted } from '../words.js';
+import { kindNames } from '../words.js';
 
-type Axis = 'either' | 'right' | 'down';
-type Params = { axis: Axis; kinds?: string[] };
-
-const WAYS: Record<Axis, string> = { either: 'rightward or downward', right: 'rightward', down: 'downward' };
-
-export const inSequence = requirementType<Params>({
+export const inSequence = requirementType({
   id: 'in-sequence',
   group: 'layout',
   asks: () => 'made',
@@ -16,16 +11,16 @@ export const inSequence = requirementType<Params>({
     axis: { type: 'choice', options: ['either', 'right', 'down'], default: 'either' },
     kinds: { type: 'kinds' },
   },
-  sentence: ({ axis, kinds }, assignment) => [
-    'What has a number',
-    ...(kinds ? [' (of the kind ', blank('kinds', kindNames(assignment, kinds)), ')'] : []),
-    ' stands in order, ',
-    blank('axis', WAYS[axis]),
-  ],
+  sentence:
+    'What has a number' +
+    '{kinds, select, undefined {} other { (of the kind <b-kinds>{kinds}</b-kinds>)}}' +
+    ' stands in order, <b-axis>{axis, select, either {rightward or downward} right {rightward} other {downward}}</b-axis>',
+  shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),
   messages: {
-    none: () => 'Fewer than two topics have different numbers.',
-    share: ({ count, of }) => `${count} of ${plural(Number(of), 'step')} ${count === 1 ? 'is' : 'are'} in order.`,
-    step: ({ a, b, way }) => `${quoted(b)} comes after ${quoted(a)}: move it further ${way}.`,
+    none: 'Fewer than two topics have different numbers.',
+    share: '{count} of {of, plural, one {1 step} other {{of} steps}} {count, plural, one {is} other {are}} in order.',
+    right: '“{b}” comes after “{a}”: move it further right.',
+    down: '“{b}” comes after “{a}”: move it further down.',
   },
   check: ({ axis, kinds }, { index }) => {
     const topics = (kinds ? index.topicsOf(kinds) : index.map.topics).filter(({ sequence }) => sequence !== undefined);
@@ -40,8 +35,8 @@ export const inSequence = requirementType<Params>({
     const others = isRight ? right : down;
     return allBut(
       others.map(([a, b]) => ({
-        message: 'step',
-        data: { a: a.text, b: b.text, way: isRight ? 'right' : 'down' },
+        code: isRight ? 'right' : 'down',
+        data: { a: a.text, b: b.text },
         topics: [a.id, b.id],
       })),
       pairs.length,

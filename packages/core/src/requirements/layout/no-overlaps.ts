@@ -3,23 +3,20 @@ import { boxOf } from '../../geometry/points.js';
 import { share } from '../fractions.js';
 import { Tally } from '../tally.js';
 import { requirementType } from '../types.js';
-import { blank, plural, quoted } from '../words.js';
 
-type Params = { gap: number };
-
-export const noOverlaps = requirementType<Params>({
+export const noOverlaps = requirementType({
   id: 'no-overlaps',
   group: 'layout',
   asks: () => 'kept',
   readsPlaces: true,
   params: { gap: { type: 'number', default: 0, least: 0 } },
-  sentence: ({ gap }) =>
-    gap === 0 ? ['No topic lies on another'] : ['Topics stand at least ', blank('gap', gap), ' units apart'],
+  sentence:
+    '{gap, plural, =0 {No topic lies on another} other {Topics stand at least <b-gap>{gap}</b-gap> units apart}}',
   messages: {
-    none: () => 'Each stands clear.',
-    some: ({ count }) => `${plural(Number(count), 'topic')} in each other's way.`,
-    overlap: ({ a, b }) => `${quoted(a)} and ${quoted(b)} are too close: move one away.`,
-    overlaps: ({ a, others }) => `${quoted(a)} is too close to ${plural(Number(others), 'other')}: move it away.`,
+    none: 'Each stands clear.',
+    some: '{count, plural, one {1 topic} other {{count} topics}} in each other’s way.',
+    overlap: '“{a}” and “{b}” are too close: move one away.',
+    overlaps: '“{a}” is too close to {others, plural, one {1 other} other {{others} others}}: move it away.',
   },
   check: ({ gap }, { index }) => {
     const { topics } = index.map;
@@ -36,7 +33,7 @@ export const noOverlaps = requirementType<Params>({
         if (wide <= 0 || high <= 0) return;
         const [one, other] = [topics[i]!, topics[j]!];
         tally.add([one, other], () => ({
-          message: 'overlap',
+          code: 'overlap',
           data: { a: one.text, b: other.text },
           topics: [one.id, other.id],
         }));
@@ -47,11 +44,11 @@ export const noOverlaps = requirementType<Params>({
     return {
       fraction: 1 - share(count, topics.length),
       figures: { overlapping: count, topics: topics.length },
-      message: count ? 'some' : 'none',
+      code: count ? 'some' : 'none',
       data: { count },
       evidence: tally.evidence({
         topic: ({ id, text }, others) => ({
-          message: 'overlaps',
+          code: 'overlaps',
           data: { a: text, others },
           topics: [id],
         }),

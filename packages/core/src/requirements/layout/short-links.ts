@@ -2,22 +2,19 @@ import { CLOSE } from '../../map/kinds.js';
 import { lengthOf } from '../../geometry/points.js';
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
-import { blank, ofThem, quoted } from '../words.js';
+import { ofThem } from '../words.js';
 
-type Params = { max: number };
-
-export const shortLinks = requirementType<Params>({
+export const shortLinks = requirementType({
   id: 'short-links',
   group: 'layout',
   asks: () => 'kept',
   readsPlaces: true,
   params: { max: { type: 'number', default: 320, least: 1 } },
-  sentence: ({ max }) => ['No link is longer than ', blank('max', max), ' units'],
+  sentence: 'No link is longer than <b-max>{max}</b-max> units',
   messages: {
-    none: () => 'No links yet.',
-    share: ({ count, of }) => ofThem(count, of, 'short enough'),
-    long: ({ a, b, length }) =>
-      `The link between ${quoted(a)} and ${quoted(b)} is ${length} long: move the two closer.`,
+    none: 'No links yet.',
+    share: ofThem('short enough'),
+    long: 'The link between “{a}” and “{b}” is {length} long: move the two closer.',
   },
   check: ({ max }, { index }) => {
     const lengths = index.lines.map(({ link, part }) => ({ link, length: lengthOf(part.points) }));
@@ -25,7 +22,7 @@ export const shortLinks = requirementType<Params>({
     return allBut(
       long.map(({ link, length }) => {
         const [a, b] = index.ends(link);
-        return { message: 'long', data: { a: a.text, b: b.text, length: Math.round(length) }, links: [link.id] };
+        return { code: 'long', data: { a: a.text, b: b.text, length: Math.round(length) }, links: [link.id] };
       }),
       lengths.length,
       'links',

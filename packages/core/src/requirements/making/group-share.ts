@@ -1,23 +1,20 @@
 import { CLOSE } from '../../map/kinds.js';
 import { share } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { blank, percent } from '../words.js';
+import { percent } from '../words.js';
 
-type Params = { minShare: number };
-
-export const groupShare = requirementType<Params>({
+export const groupShare = requirementType({
   id: 'group-share',
   group: 'making',
   asks: () => 'made',
+  asksNothing: ({ minShare }) => minShare === 0,
+  notOfReference: true,
   params: { minShare: { type: 'number', default: 0.1, least: 0, most: 1 } },
-  sentence: ({ minShare }) => [
-    'Every member of the group made at least ',
-    blank('minShare', percent(minShare)),
-    ' of the map',
-  ],
+  sentence: 'Every member of the group made at least <b-minShare>{minShare} %</b-minShare> of the map',
+  shown: ({ minShare }) => ({ minShare: percent(minShare) }),
   messages: {
-    alone: () => 'This map is not a group’s.',
-    found: ({ count, of }) => `${count} of ${of} members did.`,
+    alone: 'This map is not a group’s.',
+    found: '{count} of {of} members did.',
   },
   check: ({ minShare }, { index, context }) => {
     const members = context?.members ?? [];
@@ -30,7 +27,7 @@ export const groupShare = requirementType<Params>({
     return {
       fraction: share(count, of),
       figures: { count, members: of },
-      message: 'found',
+      code: 'found',
       data: { count, of },
       evidence: [],
     };

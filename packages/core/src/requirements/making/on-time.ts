@@ -1,24 +1,19 @@
 import { requirementType } from '../types.js';
-import { blank } from '../words.js';
 
-type Params = { graceHours: number };
 const HOUR = 3_600_000;
 
-export const onTime = requirementType<Params>({
+export const onTime = requirementType({
   id: 'on-time',
   group: 'making',
   asks: () => 'made',
+  notOfReference: true,
   params: { graceHours: { type: 'number', default: 0, least: 0 } },
-  sentence: ({ graceHours }) => [
-    'The map is handed in on time',
-    ...(graceHours === 0
-      ? []
-      : [', ', blank('graceHours', graceHours), graceHours === 1 ? ' hour of grace' : ' hours of grace']),
-  ],
+  sentence:
+    'The map is handed in on time{graceHours, plural, =0 {} one {, <b-graceHours>{graceHours}</b-graceHours> hour of grace} other {, <b-graceHours>{graceHours}</b-graceHours> hours of grace}}',
   messages: {
-    open: () => 'This is looked at once the map is handed in, where there is a due time.',
-    early: () => 'It was in time.',
-    late: ({ hours }) => `It came ${hours} hours late.`,
+    open: 'This is looked at once the map is handed in, where there is a due time.',
+    early: 'It was in time.',
+    late: 'It came {hours, plural, one {1 hour} other {{hours} hours}} late.',
   },
   check: ({ graceHours }, { context }) => {
     const { due, handedIn } = context ?? {};
@@ -27,7 +22,7 @@ export const onTime = requirementType<Params>({
     return {
       fraction: late <= 0 ? 1 : 0,
       figures: { lateHours: Math.max(0, late / HOUR) },
-      message: late <= 0 ? 'early' : 'late',
+      code: late <= 0 ? 'early' : 'late',
       data: { hours: Math.ceil(late / HOUR) },
       evidence: [],
     };

@@ -1,24 +1,20 @@
 import { ramp } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { blank, plural } from '../words.js';
 
-type Params = { minStops: number };
-
-export const tour = requirementType<Params>({
+export const tour = requirementType({
   id: 'tour',
   group: 'making',
   asks: () => 'made',
+  asksNothing: ({ minStops }) => minStops === 0,
+  notOfReference: true,
+  staysMet: true,
   params: { minStops: { type: 'number', default: 3, least: 0, whole: true } },
-  sentence: ({ minStops }) => [
-    'A tour leads through the map in at least ',
-    blank('minStops', minStops),
-    minStops === 1 ? ' stop' : ' stops',
-  ],
+  sentence:
+    'A tour leads through the map in at least <b-minStops>{minStops}</b-minStops> {minStops, plural, one {stop} other {stops}}',
   messages: {
-    none: () => 'No tour yet.',
-    found: ({ count }) => `The longest has ${plural(Number(count), 'stop')}.`,
-    short: ({ count, min }) =>
-      `The longest has ${plural(Number(count), 'stop')}: add ${Number(min) - Number(count)} more.`,
+    none: 'No tour yet.',
+    found: 'The longest has {count, plural, one {1 stop} other {{count} stops}}.',
+    short: 'The longest has {count, plural, one {1 stop} other {{count} stops}}: add {missing} more.',
   },
   check: ({ minStops }, { index }) => {
     const count = Math.max(
@@ -28,8 +24,8 @@ export const tour = requirementType<Params>({
     return {
       fraction: ramp(count, minStops),
       figures: { stops: count },
-      message: index.map.tours.length === 0 ? 'none' : count < minStops ? 'short' : 'found',
-      data: { count, min: minStops },
+      code: index.map.tours.length === 0 ? 'none' : count < minStops ? 'short' : 'found',
+      data: { count, missing: minStops - count },
       evidence: [],
     };
   },

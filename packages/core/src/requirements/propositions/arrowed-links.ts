@@ -1,18 +1,17 @@
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
-import { ofThem, quoted } from '../words.js';
+import { ofThem } from '../words.js';
 
 export const arrowedLinks = requirementType({
   id: 'arrowed-links',
   group: 'propositions',
   asks: () => 'kept',
   params: {},
-  sentence: () => ['Every link has one arrow, pointing the way it reads'],
+  sentence: 'Every link has one arrow, pointing the way it reads',
   messages: {
-    none: () => 'No links yet.',
-    share: ({ count, of }) => ofThem(count, of, 'arrowed'),
-    plain: ({ from, to }) =>
-      `Which way does the link between ${quoted(from)} and ${quoted(to)} read? Give it one arrow.`,
+    none: 'No links yet.',
+    share: ofThem('arrowed'),
+    plain: 'Which way does the link between “{from}” and “{to}” read? Give it one arrow.',
   },
   check: (_, { index }) => {
     const links = index.structuralLinks;
@@ -20,7 +19,7 @@ export const arrowedLinks = requirementType({
     return allBut(
       others.map((link) => {
         const [from, to] = index.ends(link);
-        return { message: 'plain', data: { from: from.text, to: to.text }, links: [link.id] };
+        return { code: 'plain', data: { from: from.text, to: to.text }, links: [link.id] };
       }),
       links.length,
       'links',

@@ -3,25 +3,24 @@ import { MapIndex } from '../../map-index/map-index.js';
 import { ramp, share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { blank, percent, quoted } from '../words.js';
-
-type Params = { min: number };
+import { percent } from '../words.js';
 
 /** Closeness of two networks over their common concepts: Goldsmith, Johnson and Acton (1991), "Assessing structural knowledge". */
-export const likeReference = requirementType<Params>({
+export const likeReference = requirementType({
   id: 'like-reference',
   group: 'propositions',
   asks: () => 'made',
+  asksNothing: ({ min }) => min === 0,
   params: { min: { type: 'number', default: 0.6, least: 0, most: 1 } },
   // Its answers are the reference map itself.
   answers: { without: (params) => params, telling: ['missing'] },
-  sentence: ({ min }) => ['The map is tied together at least ', blank('min', percent(min)), ' like the teacher’s own'],
+  sentence: 'The map is tied together at least <b-min>{min} %</b-min> like the teacher’s own',
+  shown: ({ min }) => ({ min: percent(min) }),
   messages: {
-    noReference: () => 'This assignment has no reference map.',
-    close: ({ closeness }) => `${closeness} % alike.`,
-    alone: ({ text }) =>
-      `${quoted(text)} is tied to nothing that it belongs with: which others does it have to do with?`,
-    missing: ({ text }) => `${quoted(text)} belongs on this map.`,
+    noReference: 'This assignment has no reference map.',
+    close: '{closeness} % alike.',
+    alone: '“{text}” is tied to nothing that it belongs with: which others does it have to do with?',
+    missing: '“{text}” belongs on this map.',
   },
   check: ({ min }, { index, assignment }) => {
     const { reference, terms } = assignment;
@@ -52,13 +51,13 @@ export const likeReference = requirementType<Params>({
       .filter(({ score }) => score === 0)
       .map(({ topic, mine }): Finding =>
         mine
-          ? { message: 'alone', data: { text: mine.text }, topics: [mine.id] }
-          : { message: 'missing', data: { text: topic.text }, term: topic.text },
+          ? { code: 'alone', data: { text: mine.text }, topics: [mine.id] }
+          : { code: 'missing', data: { text: topic.text }, term: topic.text },
       );
     return {
       fraction: ramp(closeness, min),
       figures: { closeness },
-      message: 'close',
+      code: 'close',
       data: { closeness: Math.round(closeness * 100) },
       evidence,
     };

@@ -1,25 +1,22 @@
 import { isBlank } from '../../words/normal-form.js';
 import { ramp, share } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { blank, quoted } from '../words.js';
+import { percent } from '../words.js';
 
-type Params = { minShare: number };
-
-export const linksLabelled = requirementType<Params>({
+export const linksLabelled = requirementType({
   id: 'links-labelled',
   group: 'propositions',
   asks: () => 'made',
+  asksNothing: ({ minShare }) => minShare === 0,
   params: { minShare: { type: 'number', default: 1, least: 0, most: 1 } },
-  sentence: ({ minShare }) =>
-    minShare === 1
-      ? ['Every link has words']
-      : ['At least ', blank('minShare', `${Math.round(minShare * 100)} %`), ' of the links have words'],
+  sentence:
+    '{minShare, plural, =100 {Every link has words} other {At least <b-minShare>{minShare} %</b-minShare> of the links have words}}',
+  shown: ({ minShare }) => ({ minShare: percent(minShare) }),
   messages: {
-    none: () => 'No links yet.',
-    all: ({ of }) => (of === 1 ? 'The one link has.' : `All ${of} have.`),
-    some: ({ count, of }) =>
-      of === 1 ? 'The one link has none.' : `${count} of ${of} links ${count === 1 ? 'has' : 'have'}.`,
-    bare: ({ from, to }) => `Say how ${quoted(String(from))} and ${quoted(String(to))} belong together.`,
+    none: 'No links yet.',
+    all: '{of, plural, =1 {The one link has.} other {All {of} have.}}',
+    some: '{of, plural, =1 {The one link has none.} other {{count} of {of} links {count, plural, one {has} other {have}}.}}',
+    bare: 'Say how “{from}” and “{to}” belong together.',
   },
   check: ({ minShare }, { index }) => {
     const links = index.structuralLinks;
@@ -29,11 +26,11 @@ export const linksLabelled = requirementType<Params>({
     return {
       fraction: ramp(share(count, of), minShare),
       figures: { labelled: count, links: of },
-      message: of === 0 ? 'none' : bare.length ? 'some' : 'all',
+      code: of === 0 ? 'none' : bare.length ? 'some' : 'all',
       data: { count, of },
       evidence: bare.map((link) => {
         const [from, to] = index.ends(link);
-        return { message: 'bare', data: { from: from.text, to: to.text }, links: [link.id] };
+        return { code: 'bare', data: { from: from.text, to: to.text }, links: [link.id] };
       }),
     };
   },

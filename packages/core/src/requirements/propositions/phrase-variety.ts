@@ -2,23 +2,24 @@ import { grouped } from '../../grouped.js';
 import { isBlank } from '../../words/normal-form.js';
 import { CLOSE } from '../../map/kinds.js';
 import { requirementType } from '../types.js';
-import { blank, percent, quoted } from '../words.js';
+import { percent } from '../words.js';
 
-type Params = { maxShare: number };
 /** Under so many links with words a repeated phrase means nothing yet. */
 const ENOUGH = 5;
 
-export const phraseVariety = requirementType<Params>({
+export const phraseVariety = requirementType({
   id: 'phrase-variety',
   group: 'propositions',
   asks: () => 'kept',
+  asksNothing: ({ maxShare }) => maxShare === 1,
   params: { maxShare: { type: 'number', default: 0.4, least: 0, most: 1 } },
-  sentence: ({ maxShare }) => ['No words stand on more than ', blank('maxShare', percent(maxShare)), ' of the links'],
+  sentence: 'No words stand on more than <b-maxShare>{maxShare} %</b-maxShare> of the links',
+  shown: ({ maxShare }) => ({ maxShare: percent(maxShare) }),
   messages: {
-    early: ({ of }) => `Only ${of} with words so far.`,
-    varied: ({ used, of }) => `The commonest stand on ${used} of ${of}.`,
-    same: ({ used, of }) => `The same words stand on ${used} of ${of}.`,
-    again: ({ phrase, used }) => `${quoted(phrase)} stands on ${used} links: find words that fit this one better.`,
+    early: 'Only {of} with words so far.',
+    varied: 'The commonest stand on {used} of {of}.',
+    same: 'The same words stand on {used} of {of}.',
+    again: '“{phrase}” stands on {used} links: find words that fit this one better.',
   },
   check: ({ maxShare }, { index }) => {
     const links = index.structuralLinks.filter(({ phrase }) => !isBlank(phrase));
@@ -27,15 +28,15 @@ export const phraseVariety = requirementType<Params>({
     const of = links.length;
     const share = of === 0 ? 0 : used / of;
     const figures = { used, links: of };
-    if (of < ENOUGH) return { fraction: 1, figures, message: 'early', data: { used, of }, evidence: [] };
-    if (share <= maxShare + CLOSE) return { fraction: 1, figures, message: 'varied', data: { used, of }, evidence: [] };
+    if (of < ENOUGH) return { fraction: 1, figures, code: 'early', data: { used, of }, evidence: [] };
+    if (share <= maxShare + CLOSE) return { fraction: 1, figures, code: 'varied', data: { used, of }, evidence: [] };
     const commonest = links.filter((link) => uses.get(index.words.folded(link.phrase))!.length === used);
     return {
       fraction: (1 - share) / (1 - maxShare),
       figures,
-      message: 'same',
+      code: 'same',
       data: { used, of },
-      evidence: commonest.map(({ id, phrase }) => ({ message: 'again', data: { phrase, used }, links: [id] })),
+      evidence: commonest.map(({ id, phrase }) => ({ code: 'again', data: { phrase, used }, links: [id] })),
     };
   },
 });

@@ -3,9 +3,7 @@ import { isBlank } from '../../words/normal-form.js';
 import { share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { blank, ofThem, quoted } from '../words.js';
-
-type Params = { minWords: number; maxWords: number; needVerb: boolean; vague?: string[] };
+import { ofThem, partOf } from '../words.js';
 
 /** Phrases that fit between any two topics. A teacher's own list replaces these. */
 export const VAGUE = [
@@ -32,33 +30,28 @@ export const VAGUE = [
   'same',
 ];
 
-export const precisePhrases = requirementType<Params>({
+export const precisePhrases = requirementType({
   id: 'precise-phrases',
   group: 'propositions',
   asks: () => 'made',
+  asksNothing: ({ minWords, maxWords, needVerb, vague }) =>
+    minWords === 0 && maxWords >= 100 && !needVerb && vague?.length === 0,
   params: {
     minWords: { type: 'number', default: 1, least: 0, whole: true },
     maxWords: { type: 'number', default: 8, least: 1, whole: true },
     needVerb: { type: 'boolean', default: true },
     vague: { type: 'texts' },
   },
-  sentence: ({ minWords, maxWords, needVerb }) => [
-    'Words on links are precise: ',
-    blank('minWords', minWords),
-    ' to ',
-    blank('maxWords', maxWords),
-    ' of them',
-    ...(needVerb ? [', ', blank('needVerb', 'with a verb')] : []),
-  ],
+  sentence:
+    'Words on links are precise: <b-minWords>{minWords}</b-minWords> to <b-maxWords>{maxWords}</b-maxWords> of them{needVerb, select, true {, <b-needVerb>with a verb</b-needVerb>} other {}}',
   messages: {
-    none: () => 'No link has words yet.',
-    share: ({ count, of }) => ofThem(count, of, 'precise'),
-    shareNoVerbs: ({ count, of }) => `${ofThem(count, of, 'precise')} Verbs were not looked at in this language.`,
-    few: ({ phrase, min }) => `${quoted(phrase)} says too little: use at least ${min} words.`,
-    many: ({ phrase, max }) => `${quoted(phrase)} is long: say it in ${max} words.`,
-    vague: ({ phrase, from, to }) =>
-      `${quoted(phrase)} could stand on any link: what does ${quoted(from)} do to ${quoted(to)}?`,
-    noVerb: ({ phrase }) => `${quoted(phrase)} has no verb: say what the one does to the other.`,
+    none: 'No link has words yet.',
+    share: ofThem('precise'),
+    shareNoVerbs: `${ofThem('precise')} Verbs were not looked at in this language.`,
+    few: '“{phrase}” says too little: use at least {min} words.',
+    many: '“{phrase}” is long: say it in {max} words.',
+    vague: '“{phrase}” could stand on any link: what does “{from}” do to “{to}”?',
+    noVerb: '“{phrase}” has no verb: say what the one does to the other.',
   },
   check: ({ minWords, maxWords, needVerb, vague = VAGUE }, { index, assignment: { language } }) => {
     const links = index.structuralLinks.filter(({ phrase }) => !isBlank(phrase));
@@ -68,7 +61,7 @@ export const precisePhrases = requirementType<Params>({
       index.pulse();
       const words = index.words.wordsOf(link.phrase).length;
       const [from, to] = index.ends(link);
-      const message =
+      const code =
         words < minWords
           ? 'few'
           : words > maxWords
@@ -79,14 +72,14 @@ export const precisePhrases = requirementType<Params>({
                 ? 'noVerb'
                 : null;
       const data = { phrase: link.phrase, min: minWords, max: maxWords, from: from.text, to: to.text };
-      return message ? [{ message, data, links: [link.id] }] : [];
+      return code ? [{ code, data, links: [link.id] }] : [];
     });
     const [count, of] = [links.length - evidence.length, links.length];
     return {
       fraction: share(count, of),
       figures: { precise: count, phrases: of },
-      message: of === 0 ? 'none' : needVerb && !looksAtVerbs ? 'shareNoVerbs' : 'share',
-      data: { count, of },
+      code: of === 0 ? 'none' : needVerb && !looksAtVerbs ? 'shareNoVerbs' : 'share',
+      data: partOf(count, of),
       evidence,
     };
   },

@@ -2,12 +2,8 @@ import { sentenceOf } from '../../propositions/sentence.js';
 import { share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import { findPropositions, WANTED_PROPOSITIONS, withoutAnswers } from './wanted-propositions.js';
-import type { Wanted } from './wanted-propositions.js';
-import { blank } from '../words.js';
 
-type Params = { propositions: Wanted[] };
-
-export const propositionsAbsent = requirementType<Params>({
+export const propositionsAbsent = requirementType({
   id: 'propositions-absent',
   group: 'propositions',
   asks: () => 'kept',
@@ -16,15 +12,13 @@ export const propositionsAbsent = requirementType<Params>({
     without: (params) => ({ ...params, propositions: withoutAnswers(params.propositions) }),
     telling: [],
   },
-  sentence: ({ propositions }) => [
-    propositions.length === 1 ? 'The map does not say ' : 'The map says none of ',
-    blank('propositions', propositions.length),
-    propositions.length === 1 ? ' known mistake' : ' known mistakes',
-  ],
+  sentence:
+    '{propositions, plural, =1 {The map does not say <b-propositions>1</b-propositions> known mistake} other {The map says none of <b-propositions>{propositions}</b-propositions> known mistakes}}',
+  shown: ({ propositions }) => ({ propositions: propositions.length }),
   messages: {
-    none: () => 'None of them found.',
-    some: ({ count }) => (count === 1 ? 'One of them found.' : `${count} of them found.`),
-    wrong: ({ sentence }) => `Think again: is this true? ${sentence}`,
+    none: 'None of them found.',
+    some: '{count, plural, =1 {One} other {{count}}} of them found.',
+    wrong: 'Think again: is this true? {sentence}',
   },
   check: ({ propositions }, { index, assignment: { legend } }) => {
     const there = findPropositions(propositions, index).filter(({ score }) => score === 1);
@@ -32,11 +26,11 @@ export const propositionsAbsent = requirementType<Params>({
     return {
       fraction: 1 - share(count, propositions.length),
       figures: { found: count },
-      message: count ? 'some' : 'none',
+      code: count ? 'some' : 'none',
       data: { count },
       evidence: there.flatMap(({ links }) =>
         links.map((link) => ({
-          message: 'wrong',
+          code: 'wrong',
           data: { sentence: sentenceOf(link, ...index.ends(link), legend) },
           links: [link.id],
         })),

@@ -3,33 +3,28 @@ import { ramp } from '../fractions.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
 import { findPropositions, nameOf, WANTED_PROPOSITIONS, withoutAnswers } from './wanted-propositions.js';
-import type { Wanted } from './wanted-propositions.js';
-import { blank, quoted } from '../words.js';
 
-type Params = { propositions: Wanted[]; min?: number };
-
-export const propositionsPresent = requirementType<Params>({
+export const propositionsPresent = requirementType({
   id: 'propositions-present',
   group: 'propositions',
   asks: () => 'made',
+  asksNothing: ({ min }) => min === 0,
+  staysMet: true,
   params: { propositions: WANTED_PROPOSITIONS, min: { type: 'number', least: 0 } },
   answers: {
     without: (params) => ({ ...params, propositions: withoutAnswers(params.propositions) }),
     telling: ['missing'],
   },
-  sentence: ({ propositions, min }) => [
-    ...(min !== undefined
-      ? ['The map says at least ', blank('min', min), ' of ']
-      : [propositions.length === 1 ? 'The map says ' : 'The map says each of ']),
-    blank('propositions', propositions.length),
-    propositions.length === 1 ? ' given sentence' : ' given sentences',
-  ],
+  sentence:
+    'The map says {min, select, undefined {{propositions, plural, =1 {} other {each of }}} other {at least <b-min>{min}</b-min> of }}' +
+    '<b-propositions>{propositions}</b-propositions> given {propositions, plural, one {sentence} other {sentences}}',
+  shown: ({ propositions }) => ({ propositions: propositions.length }),
   messages: {
-    found: ({ count, of }) => `${count} of ${of} found.`,
-    looks: ({ count, of }) => `${count} of ${of} found; your teacher looks at the words of the others.`,
-    otherWords: ({ now }) => `The two are linked, in other words: ${quoted(now)}. Say it more exactly.`,
-    wrongWay: ({ now }) => `Turn this arrow round: it now reads ${quoted(now)}.`,
-    missing: ({ from, to }) => `Link ${quoted(from)} to ${quoted(to)}.`,
+    found: '{count} of {of} found.',
+    looks: '{count} of {of} found; your teacher looks at the words of the others.',
+    otherWords: 'The two are linked, in other words: “{now}”. Say it more exactly.',
+    wrongWay: 'Turn this arrow round: it now reads “{now}”.',
+    missing: 'Link “{from}” to “{to}”.',
   },
   check: ({ propositions, min }, { index, assignment: { legend } }) => {
     const found = findPropositions(propositions, index);
@@ -40,10 +35,10 @@ export const propositionsPresent = requirementType<Params>({
     const evidence = found.flatMap(({ wanted, score, links, wrongWay }): Finding[] => {
       if (score === 1) return [];
       if (score === 0.5)
-        return links.map((link) => ({ message: 'otherWords', data: { now: nowReads(link) }, links: [link.id] }));
+        return links.map((link) => ({ code: 'otherWords', data: { now: nowReads(link) }, links: [link.id] }));
       if (wrongWay.length > 0)
-        return wrongWay.map((link) => ({ message: 'wrongWay', data: { now: nowReads(link) }, links: [link.id] }));
-      return [{ message: 'missing', data: { from: wanted.from, to: wanted.to }, term: nameOf(wanted) }];
+        return wrongWay.map((link) => ({ code: 'wrongWay', data: { now: nowReads(link) }, links: [link.id] }));
+      return [{ code: 'missing', data: { from: wanted.from, to: wanted.to }, term: nameOf(wanted) }];
     });
     const sum = found.reduce((total, { score }) => total + score, 0);
     const judge = found.some(({ score }) => score === 0.5);
@@ -52,7 +47,7 @@ export const propositionsPresent = requirementType<Params>({
       fraction: of === 0 ? 0 : ramp(sum, min ?? of),
       judge,
       figures: { found: count, of, score: sum },
-      message: judge ? 'looks' : 'found',
+      code: judge ? 'looks' : 'found',
       data: { count, of },
       evidence,
     };

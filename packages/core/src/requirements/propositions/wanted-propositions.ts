@@ -6,7 +6,7 @@ import type { Link } from '../../map/types.js';
 export interface Wanted {
   from: string;
   to: string;
-  phrases?: string[];
+  phrases?: readonly string[];
   direction?: 'as-given' | 'either';
 }
 

@@ -1,29 +1,26 @@
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
-import { blank, kindName, listed, ofThem, quoted } from '../words.js';
+import { kindNames, ofThem } from '../words.js';
 
-type Params = { pairs: [string, string][] };
-
-export const allowedLinks = requirementType<Params>({
+export const allowedLinks = requirementType({
   id: 'allowed-links',
   group: 'structure',
   asks: () => 'kept',
   params: { pairs: { type: 'pairs', required: true } },
-  sentence: ({ pairs }, assignment) => [
-    'Links lead only from ',
-    blank(
-      'pairs',
-      listed(
-        pairs.map(([from, to]) => `${kindName(assignment, from)} to ${kindName(assignment, to)}`),
-        'or',
-      ),
-    ),
-  ],
+  sentence: 'Links lead only from <b-pairs>{pairs}</b-pairs>',
+  shown: ({ pairs }, assignment) => ({
+    pairs: {
+      anyOf: pairs.map(([from, to]) => ({
+        code: 'pair',
+        data: { from: kindNames(assignment, [from]), to: kindNames(assignment, [to]) },
+      })),
+    },
+  }),
   messages: {
-    none: () => 'No links yet.',
-    share: ({ count, of }) => ofThem(count, of, 'allowed'),
-    other: ({ from, to }) =>
-      `The link from ${quoted(from)} to ${quoted(to)} joins kinds that may not be joined this way round.`,
+    none: 'No links yet.',
+    share: ofThem('allowed'),
+    pair: '{from} to {to}',
+    other: 'The link from “{from}” to “{to}” joins kinds that may not be joined this way round.',
   },
   check: ({ pairs }, { index }) => {
     const links = index.structuralLinks;
@@ -34,7 +31,7 @@ export const allowedLinks = requirementType<Params>({
     return allBut(
       others.map((link) => {
         const [from, to] = index.ends(link);
-        return { message: 'other', data: { from: from.text, to: to.text }, links: [link.id] };
+        return { code: 'other', data: { from: from.text, to: to.text }, links: [link.id] };
       }),
       links.length,
       'links',

@@ -1,11 +1,9 @@
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { blank, kindName, kindNames, linkKindNames, ofThem, plural, quoted } from '../words.js';
+import { kindNames, linkKindNames, ofThem } from '../words.js';
 
-type Params = { kind: string; targets?: string[]; linkKind?: string; count: number };
-
-export const anchorLinks = requirementType<Params>({
+export const anchorLinks = requirementType({
   id: 'anchor-links',
   group: 'structure',
   asks: ({ count }) => (count > 0 ? 'made' : 'kept'),
@@ -15,36 +13,33 @@ export const anchorLinks = requirementType<Params>({
     linkKind: { type: 'linkKind' },
     count: { type: 'number', default: 1, least: 0, whole: true },
   },
-  sentence: ({ kind, targets, linkKind, count }, assignment) => [
-    'Each ',
-    blank('kind', kindName(assignment, kind)),
-    ' has exactly ',
-    blank('count', count),
-    ' ',
-    ...(linkKind ? [blank('linkKind', linkKindNames(assignment, [linkKind])), ' '] : []),
-    count === 1 ? 'line' : 'lines',
-    ...(targets ? [', to a ', blank('targets', kindNames(assignment, targets))] : []),
-  ],
+  sentence:
+    'Each <b-kind>{kind}</b-kind> has exactly <b-count>{count}</b-count> {linkKind, select, undefined {} other {<b-linkKind>{linkKind}</b-linkKind> }}{count, plural, one {line} other {lines}}' +
+    '{targets, select, undefined {} other {, to a <b-targets>{targets}</b-targets>}}',
+  shown: ({ kind, targets, linkKind }, assignment) => ({
+    kind: kindNames(assignment, [kind]),
+    targets: kindNames(assignment, targets),
+    linkKind: linkKindNames(assignment, linkKind === undefined ? undefined : [linkKind]),
+  }),
   messages: {
-    share: ({ count, of }) => ofThem(count, of, 'anchored as asked'),
-    number: ({ text, found, count }) => `${quoted(text)} has ${plural(Number(found), 'line')} instead of ${count}.`,
-    elsewhere: ({ text, other }) =>
-      `The line from ${quoted(text)} goes to ${quoted(other)}, which is not of the kind asked for.`,
-    otherKind: ({ text, other }) => `The line between ${quoted(text)} and ${quoted(other)} is of another kind.`,
+    share: ofThem('anchored as asked'),
+    number: '“{text}” has {found, plural, one {1 line} other {{found} lines}} instead of {count}.',
+    elsewhere: 'The line from “{text}” goes to “{other}”, which is not of the kind asked for.',
+    otherKind: 'The line between “{text}” and “{other}” is of another kind.',
   },
   check: ({ kind, targets, linkKind, count }, { index, assignment }) => {
     const topics = index.topicsOf([kind]);
     const findings = topics.flatMap((topic): Finding[] => {
       const links = index.linksAt.get(topic.id)!;
       if (links.length !== count)
-        return [{ message: 'number', data: { text: topic.text, found: links.length, count }, topics: [topic.id] }];
+        return [{ code: 'number', data: { text: topic.text, found: links.length, count }, topics: [topic.id] }];
       for (const link of links) {
         const other = index.ends(link).find(({ id }) => id !== topic.id)!;
         const data = { text: topic.text, other: other.text };
         if (targets && !targets.includes(index.kindOf(other)?.id ?? ''))
-          return [{ message: 'elsewhere', data, topics: [topic.id] }];
+          return [{ code: 'elsewhere', data, topics: [topic.id] }];
         if (linkKind !== undefined && assignment.styleMode === 'guided' && link.kind !== linkKind)
-          return [{ message: 'otherKind', data, topics: [topic.id] }];
+          return [{ code: 'otherKind', data, topics: [topic.id] }];
       }
       return [];
     });

@@ -4,31 +4,26 @@ import { sentenceOf } from '../../propositions/sentence.js';
 import { isBlank } from '../../words/normal-form.js';
 import { ramp } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { blank, more, quoted } from '../words.js';
 
-type Params = { min: number; labelled: boolean };
-
-export const crossLinks = requirementType<Params>({
+export const crossLinks = requirementType({
   id: 'cross-links',
   group: 'structure',
   asks: () => 'made',
+  asksNothing: ({ min }) => min === 0,
+  needsRoot: true,
+  staysMet: true,
   params: { min: { type: 'number', default: 1, least: 0, whole: true }, labelled: { type: 'boolean', default: true } },
-  sentence: ({ min, labelled }) => [
-    'At least ',
-    blank('min', min),
-    min === 1 ? ' tie' : ' ties',
-    ...(labelled ? [' ', blank('labelled', 'with words')] : []),
-    min === 1 ? ' joins' : ' join',
-    ' different main branches',
-  ],
+  sentence:
+    'At least <b-min>{min}</b-min> {min, plural, one {tie} other {ties}}' +
+    '{labelled, select, true { <b-labelled>with words</b-labelled>} other {}}' +
+    '{min, plural, one { joins} other { join}} different main branches',
   messages: {
-    enough: ({ count }) => `${count} found.`,
-    few: ({ count, min }) => (count === 0 ? `None yet: ${more(count, min)}.` : `${count} found: ${more(count, min)}.`),
-    tie: ({ sentence }) => `This one counts: ${sentence}`,
-    wordless: ({ sentence }) => `This one would count, but it has no words yet: ${sentence}`,
-    shared: ({ sentence, branch }) =>
-      `This one does not count: a shortest way to both of its ends leads through ${quoted(branch)}. ${sentence}`,
-    inside: ({ sentence, branch }) => `This one stays inside one branch, ${quoted(branch)}: ${sentence}`,
+    enough: '{count} found.',
+    few: '{count, plural, =0 {None yet} other {{count} found}}: add {missing} more.',
+    tie: 'This one counts: {sentence}',
+    wordless: 'This one would count, but it has no words yet: {sentence}',
+    shared: 'This one does not count: a shortest way to both of its ends leads through “{branch}”. {sentence}',
+    inside: 'This one stays inside one branch, “{branch}”: {sentence}',
   },
   check: ({ min, labelled }, { index, assignment }) => {
     const links = index.crossLinks.filter(({ phrase }) => !labelled || !isBlank(phrase));
@@ -36,11 +31,11 @@ export const crossLinks = requirementType<Params>({
     return {
       fraction: ramp(count, min),
       figures: { crossLinks: count },
-      message: count < min ? 'few' : 'enough',
-      data: { count, min },
-      evidence: [...links.map((link) => ({ link, message: 'tie' })), ...nearlyTies(index, links)].map(
-        ({ link, message, ...more }) => ({
-          message,
+      code: count < min ? 'few' : 'enough',
+      data: { count, missing: min - count },
+      evidence: [...links.map((link) => ({ link, code: 'tie' })), ...nearlyTies(index, links)].map(
+        ({ link, code, ...more }) => ({
+          code,
           data: { sentence: sentenceOf(link, ...index.ends(link), assignment.legend), ...more },
           links: [link.id],
           flag: false,
@@ -52,7 +47,7 @@ export const crossLinks = requirementType<Params>({
 
 interface NearlyTie {
   link: Link;
-  message: 'wordless' | 'shared' | 'inside';
+  code: 'wordless' | 'shared' | 'inside';
   branch?: string;
 }
 
@@ -68,9 +63,9 @@ function nearlyTies(index: MapIndex, counted: readonly Link[]): NearlyTie[] {
     const [a, b] = [index.branches.get(link.from), index.branches.get(link.to)];
     if (!a || !b) return [];
     const common = [...a].filter((branch) => b.has(branch));
-    if (common.length === 0) return [{ link, message: 'wordless' }];
-    if (new Set([...a, ...b]).size > 1) return [{ link, message: 'shared', branch: textOf(common[0]!) }];
-    return isSecondWay(index, link) ? [{ link, message: 'inside', branch: textOf(common[0]!) }] : [];
+    if (common.length === 0) return [{ link, code: 'wordless' }];
+    if (new Set([...a, ...b]).size > 1) return [{ link, code: 'shared', branch: textOf(common[0]!) }];
+    return isSecondWay(index, link) ? [{ link, code: 'inside', branch: textOf(common[0]!) }] : [];
   });
 }
 

@@ -1,24 +1,21 @@
 import { ramp } from '../fractions.js';
 import { requirementType } from '../types.js';
-import { blank, kindNames } from '../words.js';
+import { kindNames } from '../words.js';
 
-type Params = { kinds?: string[]; min: number };
-
-export const formsCycle = requirementType<Params>({
+export const formsCycle = requirementType({
   id: 'forms-cycle',
   group: 'structure',
   asks: () => 'made',
+  asksNothing: ({ min }) => min <= 1,
+  staysMet: true,
   params: { kinds: { type: 'kinds' }, min: { type: 'number', default: 3, least: 0, whole: true } },
-  sentence: ({ kinds, min }, assignment) => [
-    'Arrows lead round through at least ',
-    blank('min', min),
-    ' ',
-    kinds ? blank('kinds', kindNames(assignment, kinds)) : 'topics',
-  ],
+  sentence:
+    'Arrows lead round through at least <b-min>{min}</b-min> {kinds, select, undefined {topics} other {<b-kinds>{kinds}</b-kinds>}}',
+  shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),
   messages: {
-    found: ({ count }) => `A circle of ${count} is there.`,
-    none: () => 'No circle yet: let the last arrow lead back to the first topic.',
-    small: ({ count, min }) => `The largest circle has ${count}: take in ${Number(min) - Number(count)} more.`,
+    found: 'A circle of {count} is there.',
+    none: 'No circle yet: let the last arrow lead back to the first topic.',
+    small: 'The largest circle has {count}: take in {missing} more.',
   },
   check: ({ kinds, min }, { index }) => {
     const wanted = new Set(index.topicsOf(kinds).map(({ id }) => id));
@@ -26,8 +23,8 @@ export const formsCycle = requirementType<Params>({
     return {
       fraction: ramp(count, min),
       figures: { topics: count },
-      message: count === 0 ? 'none' : count < min ? 'small' : 'found',
-      data: { count, min },
+      code: count === 0 ? 'none' : count < min ? 'small' : 'found',
+      data: { count, missing: min - count },
       evidence: [],
     };
   },

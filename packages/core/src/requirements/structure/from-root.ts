@@ -1,29 +1,24 @@
 import { levelsFrom } from '../../map-index/graph.js';
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
-import { blank, quoted } from '../words.js';
 
-type Params = { follow: 'either' | 'forward' };
-
-export const fromRoot = requirementType<Params>({
+export const fromRoot = requirementType({
   id: 'from-root',
   group: 'structure',
   asks: () => 'made',
+  needsRoot: true,
   params: { follow: { type: 'choice', options: ['either', 'forward'], default: 'either' } },
-  sentence: ({ follow }) => [
-    'Everything can be reached from the starting topic',
-    ...(follow === 'forward' ? [', ', blank('follow', 'along the arrows')] : []),
-  ],
+  sentence:
+    'Everything can be reached from the starting topic{follow, select, forward {, <b-follow>along the arrows</b-follow>} other {}}',
   messages: {
-    noRoot: () => 'There is no starting topic to go out from.',
-    share: ({ count, of }) => `${count} of ${of} can be reached.`,
-    unreached: ({ text, root }) => `No way leads from ${quoted(root)} to ${quoted(text)}: link it in.`,
-    wrongWay: ({ text, root }) =>
-      `No arrow leads on from ${quoted(root)} to ${quoted(text)}: turn one round, or add one.`,
+    noRoot: 'There is no starting topic to go out from.',
+    share: '{count} of {of} can be reached.',
+    unreached: 'No way leads from “{root}” to “{text}”: link it in.',
+    wrongWay: 'No arrow leads on from “{root}” to “{text}”: turn one round, or add one.',
   },
   check: ({ follow }, { index }) => {
     const { root, structuralTopics: topics } = index;
-    if (!root) return { fraction: 0, message: 'noRoot', evidence: [] };
+    if (!root) return { fraction: 0, code: 'noRoot', evidence: [] };
     const reached =
       follow === 'either'
         ? index.levels
@@ -31,7 +26,7 @@ export const fromRoot = requirementType<Params>({
     const unreached = topics.filter(({ id }) => !reached.has(id));
     return allBut(
       unreached.map(({ id, text }) => ({
-        message: index.levels.has(id) ? 'wrongWay' : 'unreached',
+        code: index.levels.has(id) ? 'wrongWay' : 'unreached',
         data: { text, root: root.text },
         topics: [id],
       })),

@@ -1,17 +1,17 @@
 import { grouped } from '../../grouped.js';
 import { requirementType } from '../types.js';
-import { listed, quoted } from '../words.js';
 
 export const noCycles = requirementType({
   id: 'no-cycles',
   group: 'structure',
   asks: () => 'kept',
   params: {},
-  sentence: () => ['No arrows lead round in a circle'],
+  sentence: 'No arrows lead round in a circle',
   messages: {
-    none: () => 'Following the arrows, one always comes to an end.',
-    some: ({ count }) => (count === 1 ? 'One circle found.' : `${count} circles found.`),
-    circle: ({ texts }) => `The arrows between ${texts} lead round: turn one, or take it away.`,
+    none: 'Following the arrows, one always comes to an end.',
+    some: '{count, plural, =1 {One circle} other {{count} circles}} found.',
+    circle: 'The arrows between {texts} lead round: turn one, or take it away.',
+    others: 'others',
   },
   check: (_, { index }) => {
     const partOf = new Map(index.cycles.flatMap((part) => part.map((id) => [id, part] as const)));
@@ -21,10 +21,10 @@ export const noCycles = requirementType({
     );
     const evidence = index.cycles.map((part) => {
       const links = inside.get(part) ?? [];
-      const texts = part.slice(0, 4).map((id) => quoted(index.topicById.get(id)!.text));
+      const texts = part.slice(0, 4).map((id) => `“${index.topicById.get(id)!.text}”`);
       return {
-        message: 'circle',
-        data: { texts: part.length > 4 ? `${texts.join(', ')} and others` : listed(texts) },
+        code: 'circle',
+        data: { texts: part.length > 4 ? [...texts, { code: 'others' }] : texts },
         topics: [...part],
         links: links.map(({ id }) => id),
       };
@@ -33,7 +33,7 @@ export const noCycles = requirementType({
     return {
       fraction: count === 0 ? 1 : 0,
       figures: { circles: count },
-      message: count ? 'some' : 'none',
+      code: count ? 'some' : 'none',
       data: { count },
       evidence,
     };

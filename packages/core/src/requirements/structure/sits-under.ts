@@ -2,34 +2,28 @@ import { CLOSE } from '../../map/kinds.js';
 import { neighboursOf } from './links-per-topic.js';
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
-import { blank, kindNames, ofThem, quoted } from '../words.js';
+import { kindNames, ofThem } from '../words.js';
 
-type Params = { kinds: string[]; parents: string[]; min: number; direction: 'either' | 'in' };
-
-export const sitsUnder = requirementType<Params>({
+export const sitsUnder = requirementType({
   id: 'sits-under',
   group: 'structure',
   asks: () => 'made',
+  asksNothing: ({ min }) => min === 0,
   params: {
     kinds: { type: 'kinds', required: true },
     parents: { type: 'kinds', required: true },
     min: { type: 'number', default: 1, least: 0, whole: true },
     direction: { type: 'choice', options: ['either', 'in'], default: 'either' },
   },
-  sentence: ({ kinds, parents, min, direction }, assignment) => [
-    'Every ',
-    blank('kinds', kindNames(assignment, kinds)),
-    ' is ',
-    blank('direction', direction === 'in' ? 'pointed at by' : 'tied to'),
-    ' at least ',
-    blank('min', min),
-    ' ',
-    blank('parents', kindNames(assignment, parents)),
-  ],
+  sentence:
+    'Every <b-kinds>{kinds}</b-kinds> is <b-direction>{direction, select, in {pointed at by} other {tied to}}</b-direction> at least <b-min>{min}</b-min> <b-parents>{parents}</b-parents>',
+  shown: ({ kinds, parents }, assignment) => ({
+    kinds: kindNames(assignment, kinds),
+    parents: kindNames(assignment, parents),
+  }),
   messages: {
-    share: ({ count, of }) => ofThem(count, of, 'tied as asked'),
-    loose: ({ text, count, parents }) =>
-      `${quoted(text)} has ${count === 0 ? 'none' : `only ${count}`}: link it to a ${parents} it belongs to.`,
+    share: ofThem('tied as asked'),
+    loose: '“{text}” has {count, plural, =0 {none} other {only {count}}}: link it to a {parents} it belongs to.',
   },
   check: ({ kinds, parents, min, direction }, { index, assignment }) => {
     const topics = index.topicsOf(kinds);
@@ -44,7 +38,7 @@ export const sitsUnder = requirementType<Params>({
     const others = topics.filter(({ id }) => countOf.get(id)! < min - CLOSE);
     return allBut(
       others.map(({ id, text }) => ({
-        message: 'loose',
+        code: 'loose',
         data: { text, count: countOf.get(id)!, parents: kindNames(assignment, parents) },
         topics: [id],
       })),

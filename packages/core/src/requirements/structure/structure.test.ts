@@ -1,3 +1,4 @@
+import { say } from '../../wording/say.js';
 import { assignmentOf, link, mapOf, topic } from '../../testing/make.js';
 import { checkMap } from '../../checking/check-map.js';
 import { requirementTester } from '../../testing/requirement-tester.js';
@@ -178,6 +179,15 @@ requirementTester(
       fraction: 0,
       flags: ['a', 'b', 'a-b', 'b-a'],
     },
+    {
+      name: 'a long way round',
+      map: mapOf(
+        topics.slice(0, 5),
+        topics.slice(0, 5).map(({ id }, i, all) => link(id, all[(i + 1) % 5]!.id)),
+      ),
+      status: 'unmet',
+      fraction: 0,
+    },
   ],
   ['met', 'unmet'],
 );
@@ -297,8 +307,8 @@ requirementTester(
 test('each tie that nearly counts says why it does not; links that only hang a topic below another are not spoken of', () => {
   const requirement = { id: 'r', type: 'cross-links', params: {}, level: 'must' as const, points: 1 };
   const said = (links: Parameters<typeof mapOf>[1]): string[] =>
-    checkMap(mapOf(topics, links), { ...rooted, requirements: [requirement] }).results[0]!.evidence.map(
-      ({ message }) => message,
+    checkMap(mapOf(topics, links), { ...rooted, requirements: [requirement] }).results[0]!.evidence.map((piece) =>
+      say('cross-links', piece),
     );
   expect(said(tree)).toEqual([]);
   expect(said([...tree, link('c', 'd', { phrase: '' })])).toEqual([

@@ -2,16 +2,16 @@ import { colourDistance } from '../../map/colour.js';
 import { CLOSE } from '../../map/kinds.js';
 import { linkStyle } from '../../map/style.js';
 import { requirementType } from '../types.js';
-import { blank, ofThem, quoted } from '../words.js';
+import { ofThem, partOf } from '../words.js';
 
-type Params = { minFan: number; when: 'crossing' | 'always'; minWidth: number; distinct: boolean };
 /** How far apart (CIEDE2000) the colours of two crossing fans must be. */
 const APART = 10;
 
-export const fanStyle = requirementType<Params>({
+export const fanStyle = requirementType({
   id: 'fan-style',
   group: 'style',
   asks: () => 'kept',
+  looksOnly: true,
   readsPlaces: true,
   params: {
     minFan: { type: 'number', default: 3, least: 1, whole: true },
@@ -19,23 +19,17 @@ export const fanStyle = requirementType<Params>({
     minWidth: { type: 'number', default: 2.5, least: 0.1 },
     distinct: { type: 'boolean', default: true },
   },
-  sentence: ({ minFan, when, minWidth, distinct }) => [
-    'Where a topic sends out ',
-    blank('minFan', minFan),
-    ' links or more',
-    ...(when === 'crossing' ? [' ', blank('when', 'through a crowd')] : []),
-    ', they share one colour, at least ',
-    blank('minWidth', minWidth),
-    ' wide',
-    ...(distinct ? [', ', blank('distinct', 'apart from those they cross')] : []),
-  ],
+  sentence:
+    'Where a topic sends out <b-minFan>{minFan}</b-minFan> links or more' +
+    '{when, select, crossing { <b-when>through a crowd</b-when>} other {}}' +
+    ', they share one colour, at least <b-minWidth>{minWidth}</b-minWidth> wide' +
+    '{distinct, select, true {, <b-distinct>apart from those they cross</b-distinct>} other {}}',
   messages: {
-    none: () => 'No topic sends out so many.',
-    share: ({ count, of }) => ofThem(count, of, 'easy to follow'),
-    mixed: ({ text }) => `The links out of ${quoted(text)} have several colours: give all of them one.`,
-    thin: ({ text }) => `The links out of ${quoted(text)} are thin for such a crowd: make all of them wider.`,
-    alike: ({ text, other }) =>
-      `The links out of ${quoted(text)} look like those of ${quoted(other)}, which they cross: give them another colour.`,
+    none: 'No topic sends out so many.',
+    share: ofThem('easy to follow'),
+    mixed: 'The links out of “{text}” have several colours: give all of them one.',
+    thin: 'The links out of “{text}” are thin for such a crowd: make all of them wider.',
+    alike: 'The links out of “{text}” look like those of “{other}”, which they cross: give them another colour.',
   },
   check: ({ minFan, when, minWidth, distinct }, { index, assignment: { legend } }) => {
     const crossing = new Set(index.crossings.flatMap(({ links }) => links.map(({ id }) => id)));
@@ -69,23 +63,23 @@ export const fanStyle = requirementType<Params>({
             (other) => other !== fan && colourDistance(colourOf(fan), colourOf(other)) < APART - CLOSE,
           )
         : undefined;
-      const message = styles.some(({ colour }) => colour.toLowerCase() !== styles[0]!.colour.toLowerCase())
+      const code = styles.some(({ colour }) => colour.toLowerCase() !== styles[0]!.colour.toLowerCase())
         ? 'mixed'
         : styles.some(({ width }) => width < minWidth - CLOSE)
           ? 'thin'
           : alike
             ? 'alike'
             : null;
-      return message
-        ? [{ message, data: { text: topic.text, other: alike?.topic.text ?? '' }, links: links.map(({ id }) => id) }]
+      return code
+        ? [{ code, data: { text: topic.text, other: alike?.topic.text ?? '' }, links: links.map(({ id }) => id) }]
         : [];
     });
     const [count, of] = [busy.length - faults.length, busy.length];
     return {
       fraction: of === 0 ? 1 : count / of,
       figures: { count, busy: of },
-      message: of === 0 ? 'none' : 'share',
-      data: { count, of },
+      code: of === 0 ? 'none' : 'share',
+      data: partOf(count, of),
       evidence: faults,
     };
   },

@@ -5,11 +5,23 @@ import type { Topic, TopicKind } from '../../map/types.js';
 import { allBut } from '../all-but.js';
 import type { CheckInput, Finding } from '../types.js';
 import { requirementType } from '../types.js';
-import { blank, kindNames, listed, ofThem, quoted } from '../words.js';
-
-type Params = { kinds?: string[]; tolerance: number; shape: boolean; fill: boolean; outline: boolean };
+import { kindNames, ofThem } from '../words.js';
 
 const PLAIN_OUTLINE = '#333333';
+
+/** Which of the three are asked for, by one word: a sentence lists them. */
+const askedOf = (shape: boolean, fill: boolean, outline: boolean): string =>
+  shape && fill && outline
+    ? 'all'
+    : shape && fill
+      ? 'shapeFill'
+      : shape && outline
+        ? 'shapeOutline'
+        : fill && outline
+          ? 'fillOutline'
+          : shape || fill || outline
+            ? 'one'
+            : 'none';
 
 /** The kind each topic is to be compared with; null where there is none to be found. */
 function comparedKinds({ index, assignment }: CheckInput): Map<string, TopicKind | null> {
@@ -46,10 +58,12 @@ function comparedKinds({ index, assignment }: CheckInput): Map<string, TopicKind
   );
 }
 
-export const kindStyle = requirementType<Params>({
+export const kindStyle = requirementType({
   id: 'kind-style',
   group: 'style',
   asks: () => 'kept',
+  asksNothing: ({ shape, fill, outline }, { styleMode }) => styleMode === 'guided' && !shape && !fill && !outline,
+  looksOnly: true,
   params: {
     kinds: { type: 'kinds' },
     tolerance: { type: 'number', default: 6, least: 0, most: 100 },
@@ -57,21 +71,23 @@ export const kindStyle = requirementType<Params>({
     fill: { type: 'boolean', default: true },
     outline: { type: 'boolean', default: false },
   },
-  sentence: ({ kinds, shape, fill, outline }, assignment) => [
-    'Every ',
-    kinds ? blank('kinds', kindNames(assignment, kinds)) : 'topic',
-    ...(shape || fill || outline ? [' is drawn in its kind’s '] : [' is of a kind of the legend']),
-    ...[
-      ...(shape ? [blank('shape', 'shape')] : []),
-      ...(fill ? [blank('fill', 'fill')] : []),
-      ...(outline ? [blank('outline', 'outline')] : []),
-    ].flatMap((part, i, all) => (i === 0 ? [part] : [i === all.length - 1 ? ' and ' : ', ', part])),
-  ],
+  sentence:
+    'Every {kinds, select, undefined {topic} other {<b-kinds>{kinds}</b-kinds>}} is' +
+    ' {asked, select, none {of a kind of the legend} other {drawn in its kind’s }}' +
+    '{shape, select, true {<b-shape>shape</b-shape>} other {}}{asked, select, shapeFill { and } shapeOutline { and } all {, } other {}}' +
+    '{fill, select, true {<b-fill>fill</b-fill>} other {}}{asked, select, fillOutline { and } all { and } other {}}' +
+    '{outline, select, true {<b-outline>outline</b-outline>} other {}}',
+  shown: ({ kinds, shape, fill, outline }, assignment) => ({
+    kinds: kindNames(assignment, kinds),
+    asked: askedOf(shape, fill, outline),
+  }),
   messages: {
-    share: ({ count, of }) => ofThem(count, of, 'drawn so'),
-    wrong: ({ text, kind, what }) =>
-      `${quoted(text)} has lost the ${what} of a ${kind}: give it the looks of its kind.`,
-    none: ({ text }) => `${quoted(text)} looks like no kind of the legend: give it the shape and fill of one.`,
+    share: ofThem('drawn so'),
+    wrong: '“{text}” has lost the {what} of a {kind}: give it the looks of its kind.',
+    none: '“{text}” looks like no kind of the legend: give it the shape and fill of one.',
+    shape: 'shape',
+    fill: 'fill',
+    outline: 'outline',
   },
   check: ({ kinds, tolerance, shape, fill, outline }, input) => {
     const { index, assignment } = input;
@@ -82,7 +98,7 @@ export const kindStyle = requirementType<Params>({
     });
     const evidence = topics.flatMap((topic): Finding[] => {
       const kind = compared.get(topic.id) ?? null;
-      if (!kind) return [{ message: 'none', data: { text: topic.text }, topics: [topic.id] }];
+      if (!kind) return [{ code: 'none', data: { text: topic.text }, topics: [topic.id] }];
       const style = topicStyle(topic, assignment.legend);
       const far = (a: string, b: string): boolean => colourDistance(a, b) > tolerance + CLOSE;
       const lost = [
@@ -92,7 +108,13 @@ export const kindStyle = requirementType<Params>({
       ];
       return lost.length === 0
         ? []
-        : [{ message: 'wrong', data: { text: topic.text, kind: kind.name, what: listed(lost) }, topics: [topic.id] }];
+        : [
+            {
+              code: 'wrong',
+              data: { text: topic.text, kind: kind.name, what: lost.map((code) => ({ code })) },
+              topics: [topic.id],
+            },
+          ];
     });
     return allBut(evidence, topics.length, 'topics');
   },

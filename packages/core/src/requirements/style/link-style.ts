@@ -4,30 +4,44 @@ import { kindOfLink, linkStyle } from '../../map/style.js';
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { blank, kindNames, linkKindNames, listed, ofThem, quoted } from '../words.js';
+import { kindNames, linkKindNames, ofThem } from '../words.js';
 
-type Params = { linkKind: string; from?: string[]; to?: string[]; tolerance: number };
-
-export const linkStyleAsKind = requirementType<Params>({
+export const linkStyleAsKind = requirementType({
   id: 'link-style',
   group: 'style',
   asks: ({ from, to }) => (from || to ? 'made' : 'kept'),
+  asksNothing: ({ linkKind }, { legend }) => {
+    const kind = legend.linkKinds.find(({ id }) => id === linkKind);
+    return (
+      kind !== undefined &&
+      [kind.route, kind.dash, kind.arrow, kind.width, kind.colour].every((look) => look === undefined)
+    );
+  },
+  looksOnly: true,
   params: {
     linkKind: { type: 'linkKind', required: true },
     from: { type: 'kinds' },
     to: { type: 'kinds' },
     tolerance: { type: 'number', default: 6, least: 0, most: 100 },
   },
-  sentence: ({ linkKind, from, to }, assignment) => [
-    'Every link',
-    ...(from ? [' from a ', blank('from', kindNames(assignment, from))] : []),
-    ...(to ? [' to a ', blank('to', kindNames(assignment, to))] : []),
-    ' is drawn as ',
-    blank('linkKind', linkKindNames(assignment, [linkKind])),
-  ],
+  sentence:
+    'Every link' +
+    '{from, select, undefined {} other { from a <b-from>{from}</b-from>}}' +
+    '{to, select, undefined {} other { to a <b-to>{to}</b-to>}}' +
+    ' is drawn as <b-linkKind>{linkKind}</b-linkKind>',
+  shown: ({ linkKind, from, to }, assignment) => ({
+    linkKind: linkKindNames(assignment, [linkKind]),
+    from: kindNames(assignment, from),
+    to: kindNames(assignment, to),
+  }),
   messages: {
-    share: ({ count, of }) => ofThem(count, of, 'drawn so'),
-    wrong: ({ a, b, what }) => `The link between ${quoted(a)} and ${quoted(b)} has another ${what}.`,
+    share: ofThem('drawn so'),
+    wrong: 'The link between “{a}” and “{b}” has another {what}.',
+    path: 'path',
+    stroke: 'stroke',
+    arrow: 'arrow',
+    width: 'width',
+    colour: 'colour',
   },
   check: ({ linkKind, from, to, tolerance }, { index, assignment: { legend } }) => {
     const kind = kindOfLink(legend, linkKind);
@@ -50,7 +64,7 @@ export const linkStyleAsKind = requirementType<Params>({
       const [a, b] = index.ends(link);
       return off.length === 0
         ? []
-        : [{ message: 'wrong', data: { a: a.text, b: b.text, what: listed(off) }, links: [link.id] }];
+        : [{ code: 'wrong', data: { a: a.text, b: b.text, what: off.map((code) => ({ code })) }, links: [link.id] }];
     });
     return allBut(evidence, links.length, 'links');
   },

@@ -4,23 +4,21 @@ import { CLOSE } from '../../map/kinds.js';
 import { topicStyle } from '../../map/style.js';
 import { allBut } from '../all-but.js';
 import { requirementType } from '../types.js';
-import { blank, ofThem, percent, quoted } from '../words.js';
+import { percent, ofThem } from '../words.js';
 
-type Params = { minLuminance: number };
-
-export const paleFills = requirementType<Params>({
+export const paleFills = requirementType({
   id: 'pale-fills',
   group: 'style',
   asks: () => 'kept',
+  asksNothing: ({ minLuminance }) => minLuminance === 0,
+  looksOnly: true,
   params: { minLuminance: { type: 'number', default: 0.55, least: 0, most: 1 } },
-  sentence: ({ minLuminance }) => [
-    'Fills are pale enough to print: at least ',
-    blank('minLuminance', percent(minLuminance)),
-    ' as light as paper',
-  ],
+  sentence:
+    'Fills are pale enough to print: at least <b-minLuminance>{minLuminance} %</b-minLuminance> as light as paper',
+  shown: ({ minLuminance }) => ({ minLuminance: percent(minLuminance) }),
   messages: {
-    share: ({ count, of }) => ofThem(count, of, 'pale enough'),
-    dark: ({ text, light }) => `${quoted(text)} is ${light} % as light as paper and prints dark: choose a paler fill.`,
+    share: ofThem('pale enough'),
+    dark: '“{text}” is {light} % as light as paper and prints dark: choose a paler fill.',
   },
   check: ({ minLuminance }, { index, assignment: { legend } }) => {
     const lightOf = remembered(luminance);
@@ -28,7 +26,7 @@ export const paleFills = requirementType<Params>({
     const dark = fills.filter(({ light }) => light < minLuminance - CLOSE);
     return allBut(
       dark.map(({ topic, light }) => ({
-        message: 'dark',
+        code: 'dark',
         data: { text: topic.text, light: Math.round(light * 100) },
         topics: [topic.id],
       })),

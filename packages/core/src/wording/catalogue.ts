@@ -1,0 +1,24 @@
+import type { ReasonCode } from '../map/reasons.js';
+import { REASONS } from '../map/reasons.js';
+import { requirementTypeOf } from '../requirements/registry.js';
+import { UNCHECKED } from '../requirements/unchecked.js';
+
+/** The messages of one language, by the codes that checks and commands answer with. */
+export interface Catalogue {
+  /** a BCP 47 tag: which words count as one and as many, how lists are joined */
+  locale: string;
+  /** the sentence of a requirement type */
+  sentence: (type: string) => string | undefined;
+  /** a summary or a piece of evidence of a requirement type */
+  message: (type: string, code: string) => string | undefined;
+  /** why a command will not do it */
+  reason: (code: ReasonCode) => string;
+}
+
+/** English stands beside what says it: a type is one object. Another language is a catalogue of its own. */
+export const english: Catalogue = {
+  locale: 'en-GB',
+  sentence: (type) => requirementTypeOf(type)?.sentence,
+  message: (type, code) => requirementTypeOf(type)?.messages[code] ?? UNCHECKED[code],
+  reason: (code) => REASONS[code],
+};
