@@ -5,8 +5,10 @@ module.exports = {
   forbidden: [
     forbid('core-stands-alone', 'core imports only general-purpose pure libraries', '^packages/core/src', '^(packages/(livemap|contract)|apps|demo)|node_modules/(yjs|react|@nestjs|typeorm|zustand|@xyflow)/'),
     { name: 'core-has-no-node', comment: 'core has no Node', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$|/testing/' }, to: { dependencyTypes: ['core'] } },
-    forbid('the-map-is-below', 'the model of a map knows no drawing and no requirement', '^packages/core/src/map/(?!.*\\.test)', '^packages/core/src/(geometry|map-index|requirements|checking|evidence|advice|examples|render|formats|commands)/'),
-    forbid('geometry-draws-maps', 'geometry knows the model alone', '^packages/core/src/geometry/(?!.*\\.test)', '^packages/core/src/(map-index|requirements|checking|evidence|advice|examples|render|formats|commands)/'),
+    forbid('the-map-is-below', 'the model of a map knows no drawing and no requirement', '^packages/core/src/map/(?!.*\\.test)', '^packages/core/src/(geometry|marks|map-index|requirements|checking|evidence|advice|examples|render|formats|commands|wording)/'),
+    forbid('geometry-draws-maps', 'geometry knows the model alone', '^packages/core/src/geometry/(?!.*\\.test)', '^packages/core/src/(marks|map-index|requirements|checking|evidence|advice|examples|render|formats|commands|wording)/'),
+    forbid('marks-know-the-model', 'a mark knows the model and its geometry', '^packages/core/src/marks/(?!.*\\.test)', '^packages/core/src/(map-index|requirements|checking|evidence|advice|examples|render|formats|commands|wording)/'),
+    forbid('sentences-at-the-edge', 'checks and commands answer with codes; only what is read by people makes sentences', '^packages/core/src/(map|geometry|marks|map-index|requirements|checking|evidence|examples|commands|words|propositions)/(?!.*\\.test)', '^packages/core/src/wording/'),
     forbid('types-know-no-checking', 'requirement types are what checking works with', '^packages/core/src/requirements/(?!.*\\.test)', '^packages/core/src/(checking|evidence|advice|examples|formats)/'),
     forbid('contract-below-apps', 'contract is shared by server and web and knows neither', '^packages/contract/src', '^(apps|demo|packages/livemap)'),
     forbid('livemap-below-apps', 'livemap knows core alone', '^packages/livemap/src', '^(apps|demo|packages/contract)'),

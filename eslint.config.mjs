@@ -39,6 +39,8 @@ export default ts.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/require-await': 'off',
+      // A type with a name of its own is said by that name, in errors too.
+      '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'chance is passed in' }],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },

@@ -48,7 +48,7 @@ export class Database {
     mkdirSync(this.folder, { recursive: true });
     mkdirSync(this.socketFolder, { recursive: true, mode: 0o700 });
     const fresh = !existsSync(path.join(this.data, 'mysql'));
-    if (fresh) this.initialise();
+    if (fresh) await this.initialise();
     else await this.stopLeftover();
     await this.launch(fresh);
     return {
@@ -59,23 +59,10 @@ export class Database {
     };
   }
 
-  initialise() {
+  async initialise() {
     // Made under another name first: a folder that was broken off half way is never taken for a database.
     const draft = `${this.data}.new`;
-    rmSync(draft, { recursive: true, force: true });
-    const made = spawnSync(
-      'mariadb-install-db',
-      [
-        // By a name relative to its folder: the tool stumbles over a path with spaces.
-        '--no-defaults',
-        `--datadir=./${path.basename(draft)}`,
-        '--auth-root-authentication-method=normal',
-        '--skip-test-db',
-        ...this.asUser(),
-      ],
-      { encoding: 'utf8', cwd: this.folder },
-    );
-    if (made.status !== 0) throw new Stop(`The database could not be made: ${lastLine(made.stderr || made.stdout)}`);
+    await this.installInto(draft);
     renameSync(draft, this.data);
     const secrets = path.join(this.folder, 'secrets.json');
     writeFileSync(
@@ -86,6 +73,28 @@ export class Database {
       }),
     );
     chmodSync(secrets, 0o600);
+  }
+
+  /** The tool takes two seconds; on a busy machine it was seen to wait for ever, so it is ended then and tried again. */
+  async installInto(draft, tries = 3) {
+    rmSync(draft, { recursive: true, force: true });
+    const made = await ran(
+      'mariadb-install-db',
+      [
+        // By a name relative to its folder: the tool stumbles over a path with spaces.
+        '--no-defaults',
+        `--datadir=./${path.basename(draft)}`,
+        '--auth-root-authentication-method=normal',
+        '--skip-test-db',
+        ...this.asUser(),
+      ],
+      { cwd: this.folder, patience: 40_000 },
+    );
+    if (made.code === 0) return;
+    if (made.tookTooLong && tries > 1) return this.installInto(draft, tries - 1);
+    throw new Stop(
+      `The database could not be made: ${made.tookTooLong ? 'its tool did not end.' : lastLine(made.said)}`,
+    );
   }
 
   asUser() {
@@ -177,6 +186,27 @@ export class Database {
     rmSync(this.folder, { recursive: true, force: true });
     rmSync(this.socketFolder, { recursive: true, force: true });
   }
+}
+
+/** Runs a tool with all it starts, and ends all of that when it takes too long, milliseconds. */
+function ran(name, args, { cwd, patience }) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(name, args, { cwd, stdio: ['ignore', 'pipe', 'pipe'], detached: true });
+    let [said, tookTooLong] = ['', false];
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => (said += piece));
+    const timer = setTimeout(() => {
+      tookTooLong = true;
+      process.kill(-child.pid, 'SIGKILL');
+    }, patience);
+    child.on('error', (error) => {
+      clearTimeout(timer);
+      reject(new Stop(`“${name}” could not be run: ${error.message}.`));
+    });
+    child.on('close', (code) => {
+      clearTimeout(timer);
+      resolve({ code, said, tookTooLong });
+    });
+  });
 }
 
 const isMariadb = (pid) => {

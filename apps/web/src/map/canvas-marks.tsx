@@ -1,14 +1,16 @@
-import { drawLink, linkStyle, pathData, topicStyle } from '@ichnograph/core';
+import { drawLink, drawMark, linkStyle, pathData, topicStyle } from '@ichnograph/core';
 import type { Legend, Link, Topic } from '@ichnograph/core';
 import { Handle, Position } from '@xyflow/react';
 import type { Edge, EdgeProps, Node, NodeProps } from '@xyflow/react';
 import { memo } from 'react';
-import { LinkDrawingView, TopicDrawing } from './drawing';
+import { Shapes, Underlay } from './drawing';
 
 /** The two things React Flow draws for us. It is told every size and place and measures nothing. */
 
 /** What a chosen requirement does not concern stays readable: its words keep a contrast of at least 3 : 1. */
 const DIMMED = 0.55;
+
+const NO_TOPICS: ReadonlyMap<string, Topic> = new Map();
 
 export interface TopicData extends Record<string, unknown> {
   topic: Topic;
@@ -47,7 +49,7 @@ export const CanvasTopic = memo(function CanvasTopic({
         viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
         className="block overflow-visible"
       >
-        <TopicDrawing topic={topic} legend={legend} />
+        <Shapes shapes={drawMark('topics', topic, { legend, topicById: NO_TOPICS })?.shapes ?? []} />
       </svg>
       <Handle type="target" position={Position.Top} isConnectable={false} className="!pointer-events-none !opacity-0" />
       <Handle
@@ -65,6 +67,8 @@ export const CanvasLink = memo(function CanvasLink({ data, selected }: EdgeProps
   if (!data) return null;
   const { link, from, to, legend, dimmed, phraseHidden } = data;
   const { line, phrase } = drawLink(link, from, to, legend);
+  const ends = new Map([from, to].map((topic) => [topic.id, topic]));
+  const shapes = drawMark('links', link, { legend, topicById: ends })?.shapes ?? [];
   return (
     <g opacity={dimmed ? DIMMED : 1} data-link={`${from.text} → ${to.text}`}>
       <path
@@ -84,14 +88,8 @@ export const CanvasLink = memo(function CanvasLink({ data, selected }: EdgeProps
           className="cursor-pointer"
         />
       )}
-      <LinkDrawingView
-        link={link}
-        from={from}
-        to={to}
-        legend={legend}
-        selected={selected ?? false}
-        phraseHidden={phraseHidden}
-      />
+      {selected && <Underlay shapes={shapes} colour="#1f6f63" opacity={0.3} />}
+      <Shapes shapes={shapes} selected={selected ?? false} wordless={phraseHidden} />
     </g>
   );
 });

@@ -1,7 +1,7 @@
 import '@xyflow/react/dist/base.css';
 import './canvas.css';
-import { boxOf, drawnBox } from '@ichnograph/core';
-import type { Topic } from '@ichnograph/core';
+import { drawnBox, drawnMarks, markAt } from '@ichnograph/core';
+import type { Legend, TopicMap } from '@ichnograph/core';
 import {
   Background,
   BackgroundVariant,
@@ -13,12 +13,13 @@ import {
   ViewportPortal,
 } from '@xyflow/react';
 import type { EdgeChange, FinalConnectionState, NodeChange } from '@xyflow/react';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import type { KeyboardEvent, ReactNode, RefObject } from 'react';
 import { setHasMap } from '../app/crumbs';
 import { BalloonLayer, markScaleAt } from './balloon-layer';
 import { CanvasLink, CanvasTopic } from './canvas-marks';
 import type { LinkEdge, TopicNode } from './canvas-marks';
+import { Shapes } from './drawing';
 import type { Flags } from './flags';
 import { useMarks } from './use-marks';
 import type { Shown } from './use-marks';
@@ -63,12 +64,20 @@ const NODE_TYPES = { topic: CanvasTopic };
 const EDGE_TYPES = { link: CanvasLink };
 const NOT_MOVED = new Map<string, Spot>();
 
-/** The topmost topic at a spot of the map. */
-const topicAt = (topics: readonly Topic[], { x, y }: Spot): Topic | undefined =>
-  topics.findLast((topic) => {
-    const box = boxOf(topic, 4);
-    return x >= box.left && x <= box.right && y >= box.top && y <= box.bottom;
-  });
+/** What lies behind topics and links: regions, and pictures that belong to no topic. */
+const Behind = memo(function Behind({ map, legend }: { map: TopicMap; legend: Legend }) {
+  const drawings = drawnMarks(map, legend, ['regions', 'pictures']);
+  if (drawings.length === 0) return null;
+  return (
+    <svg aria-hidden width="1" height="1" className="pointer-events-none absolute -z-10 overflow-visible">
+      {drawings.map(({ id, drawing: { at, shapes } }) => (
+        <g key={id} transform={`translate(${at.x} ${at.y})`}>
+          <Shapes shapes={shapes} />
+        </g>
+      ))}
+    </svg>
+  );
+});
 
 /** The one canvas: of students, markers and readers. It owns nothing but the view and what is in the hand. */
 export function Canvas({
@@ -136,8 +145,8 @@ export function Canvas({
     if (!fromNode) return;
     const { clientX, clientY } = 'changedTouches' in event ? event.changedTouches[0]! : event;
     const at = flow.screenToFlowPosition({ x: clientX, y: clientY });
-    const target = topicAt(map.topics, at);
-    if (target) gestures?.onLink(fromNode.id, target.id);
+    const target = markAt(map, shown.legend, 'topics', at);
+    if (target !== undefined) gestures?.onLink(fromNode.id, target);
     else gestures?.onGrow(fromNode.id, at);
   };
   return (
@@ -213,6 +222,7 @@ export function Canvas({
         {/* Survey marks would show through what is dimmed. */}
         {shown.concern === null && <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />}
         <ViewportPortal>
+          <Behind map={map} legend={shown.legend} />
           <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
           {overlay}
         </ViewportPortal>

@@ -1,8 +1,8 @@
-import { boxOf, drawingOrder, drawnBox, evidenceMarks, unionOf } from '@ichnograph/core';
+import { boxOf, drawnMarks, evidenceMarks, unionOf } from '@ichnograph/core';
 import type { Assignment, Requirement, Result, TopicMap } from '@ichnograph/core';
 import { useMemo } from 'react';
 import { STATUS_COLOURS } from '../ui/balloon';
-import { LinkDrawingView, TopicDrawing } from './drawing';
+import { Shapes, Underlay } from './drawing';
 import { EvidenceMarksView } from './evidence-marks-view';
 
 interface Props {
@@ -18,7 +18,7 @@ const AROUND = 20;
 /** A small map with what a check found on it, as the canvas shows it while the requirement is chosen. */
 export function CheckedMap({ map, assignment, requirement, result, label }: Props) {
   const { legend } = assignment;
-  const topicById = useMemo(() => new Map(map.topics.map((topic) => [topic.id, topic])), [map.topics]);
+  const drawings = useMemo(() => drawnMarks(map, legend), [map, legend]);
   const marks = useMemo(
     () => evidenceMarks(map, assignment, requirement, result),
     [map, assignment, requirement, result],
@@ -26,7 +26,7 @@ export function CheckedMap({ map, assignment, requirement, result, label }: Prop
   const flagged = new Set(
     result.evidence.filter(({ flag }) => flag !== false).flatMap(({ topics, links }) => [...topics, ...links]),
   );
-  const drawn = drawnBox(map, legend);
+  const drawn = unionOf(drawings.flatMap(({ drawing }) => drawing.box ?? []));
   if (!drawn) return null;
   // A sheet of paper is larger than what lies on it.
   const box = unionOf([drawn, ...marks.flatMap((one) => (one.mark === 'paper' ? [one.box] : []))])!;
@@ -42,22 +42,12 @@ export function CheckedMap({ map, assignment, requirement, result, label }: Prop
       width={Math.min(400, width)}
       className="max-h-72 max-w-full"
     >
-      {drawingOrder(map, legend).map((mark) =>
-        mark.what === 'link' ? (
-          <LinkDrawingView
-            key={`link ${mark.link.id}`}
-            link={mark.link}
-            from={topicById.get(mark.link.from)!}
-            to={topicById.get(mark.link.to)!}
-            legend={legend}
-            flagged={flagged.has(mark.link.id) ? ring : undefined}
-          />
-        ) : (
-          <g key={`topic ${mark.topic.id}`} transform={`translate(${mark.topic.x} ${mark.topic.y})`}>
-            <TopicDrawing topic={mark.topic} legend={legend} />
-          </g>
-        ),
-      )}
+      {drawings.map(({ list, id, drawing: { at, shapes } }) => (
+        <g key={`${list} ${id}`} transform={`translate(${at.x} ${at.y})`}>
+          {flagged.has(id) && <Underlay shapes={shapes} colour={ring} opacity={0.28} />}
+          <Shapes shapes={shapes} />
+        </g>
+      ))}
       {map.topics
         .filter(({ id }) => flagged.has(id))
         .map((topic) => {

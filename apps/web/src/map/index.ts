@@ -2,8 +2,8 @@
 export { Canvas } from './canvas';
 export type { Gestures } from './canvas';
 export { CheckedMap } from './checked-map';
+export { Shapes } from './drawing';
 export { CommentCard, subjectOf } from './comment-card';
-export { LinkDrawingView, TopicDrawing } from './drawing';
 export { FrozenDesk } from './frozen-desk';
 export type { FrozenView } from './frozen-desk';
 export { useFrozen } from './frozen-map';

@@ -23,7 +23,7 @@ export function LeftPanel({
   const { legend } = open.assignment;
   return (
     <div className="px-3 pb-3">
-      {mayEdit && <NextMark legend={legend} />}
+      {mayEdit && <NextMark assignment={open.assignment} />}
       <LegendPanel assignment={open.assignment} mayEdit={mayEdit} />
       {mayEdit && <BankPanel workId={workId} legend={legend} onPlace={onPlace} />}
     </div>

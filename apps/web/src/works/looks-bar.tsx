@@ -1,3 +1,4 @@
+import { effectiveKind } from '@ichnograph/core';
 import type { Assignment, Link, Topic } from '@ichnograph/core';
 import { ArrowLeftRight, Eraser, Link2, Pencil, Redo2, SquareDashedMousePointer, Trash2, Undo2 } from 'lucide-react';
 import type { ReactNode } from 'react';
@@ -49,7 +50,7 @@ export function LooksBar({ assignment }: { assignment: Assignment }) {
               <KindSelect
                 label={topics.length > 1 ? `Kind of ${topics.length} topics` : 'Kind'}
                 kinds={assignment.legend.topicKinds}
-                values={topics.map(({ kind }) => kind)}
+                values={topics.map((topic) => effectiveKind(topic, assignment)?.id ?? null)}
                 onChange={actions.setTopicKind}
               />
             )}

@@ -73,7 +73,7 @@ export function MapCanvas({ detail, open, host }: Props) {
             <>
               <ResizeGrip />
               <TypingOverlay
-                legend={legend}
+                assignment={open.assignment}
                 onDone={() =>
                   requestAnimationFrame(() => {
                     if (!editor.store.getState().typing) host.current?.focus({ preventScroll: true });

@@ -1,15 +1,17 @@
-import { drawTopic, fitTopic, kindOfLink } from '@ichnograph/core';
-import type { Legend, Topic } from '@ichnograph/core';
-import { LinkDrawingView, TopicDrawing } from '../map';
+import { drawMark, drawTopic, effectiveKind, fitTopic, kindOfLink } from '@ichnograph/core';
+import type { Assignment, Topic } from '@ichnograph/core';
+import { Shapes } from '../map';
 import { useEditorState } from './editor';
 
 /** Exactly what the next topic and the next link will look like. Nothing else decides it. */
-export function NextMark({ legend }: { legend: Legend }) {
+export function NextMark({ assignment }: { assignment: Assignment }) {
+  const { legend } = assignment;
   const next = useEditorState((state) => state.next);
   const chip = useEditorState((state) => state.chip);
   const kind = chip ? (chip.kind ?? next.topicKind) : next.topicKind;
-  const name = chip?.text ?? legend.topicKinds.find(({ id }) => id === kind)?.name ?? 'Topic';
-  const draft: Topic = { id: 'next', text: name, kind, x: 0, y: 0, width: 0, height: 0 };
+  const plain: Topic = { id: 'next', text: '', kind, x: 0, y: 0, width: 0, height: 0 };
+  const name = chip?.text ?? effectiveKind(plain, assignment)?.name ?? 'Topic';
+  const draft: Topic = { ...plain, text: name };
   const topic = { ...draft, ...fitTopic(draft, legend) };
   const away = topic.width / 2 + 118;
   const end: Topic = { ...topic, id: 'end', x: away, width: 2, height: 2, shape: 'plain' };
@@ -22,6 +24,7 @@ export function NextMark({ legend }: { legend: Legend }) {
     route: 'straight' as const,
   };
   const { style } = drawTopic(topic, legend);
+  const scene = { legend, topicById: new Map([topic, end].map((one) => [one.id, one])) };
   const [left, width] = [-topic.width / 2 - 8, topic.width + 140];
   return (
     <section aria-label="Next mark" className="mb-4">
@@ -34,8 +37,8 @@ export function NextMark({ legend }: { legend: Legend }) {
         preserveAspectRatio="xMidYMid meet"
         style={{ fontKerning: 'none' }}
       >
-        <LinkDrawingView link={link} from={topic} to={end} legend={legend} />
-        <TopicDrawing topic={topic} legend={legend} />
+        <Shapes shapes={drawMark('links', link, scene)?.shapes ?? []} />
+        <Shapes shapes={drawMark('topics', topic, scene)?.shapes ?? []} />
       </svg>
     </section>
   );

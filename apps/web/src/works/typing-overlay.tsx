@@ -1,18 +1,23 @@
-import { drawLink, fitTopic, kindOfTopic, LIMITS, pointAlong, PHRASE_SIZE, topicStyle } from '@ichnograph/core';
-import type { Legend, Topic } from '@ichnograph/core';
+import { drawLink, effectiveKind, fitTopic, LIMITS, pointAlong, PHRASE_SIZE, topicStyle } from '@ichnograph/core';
+import type { Assignment, Legend, Topic } from '@ichnograph/core';
 import { useLayoutEffect, useRef } from 'react';
 import type { KeyboardEvent, RefObject } from 'react';
 import { useEditor, useEditorState } from './editor';
 import type { Typing } from './editor';
 
 /** The field in which words are typed, on the map where they will stand. */
-export function TypingOverlay({ legend, onDone }: { legend: Legend; onDone: () => void }) {
+export function TypingOverlay({ assignment, onDone }: { assignment: Assignment; onDone: () => void }) {
   const typing = useEditorState((state) => state.typing);
   if (!typing) return null;
   return typing.what === 'phrase' ? (
-    <PhraseField key={typing.id} id={typing.id} legend={legend} onDone={onDone} />
+    <PhraseField key={typing.id} id={typing.id} legend={assignment.legend} onDone={onDone} />
   ) : (
-    <TopicField key={typing.what === 'new' ? 'new' : typing.id} typing={typing} legend={legend} onDone={onDone} />
+    <TopicField
+      key={typing.what === 'new' ? 'new' : typing.id}
+      typing={typing}
+      assignment={assignment}
+      onDone={onDone}
+    />
   );
 }
 
@@ -57,15 +62,16 @@ function useReady(input: RefObject<HTMLInputElement | HTMLTextAreaElement | null
 
 function TopicField({
   typing,
-  legend,
+  assignment,
   onDone,
 }: {
   typing: Exclude<Typing, { what: 'phrase' }>;
-  legend: Legend;
+  assignment: Assignment;
   onDone: () => void;
 }) {
   const { actions } = useEditor();
   const words = useEditorState((state) => state.words);
+  const { legend } = assignment;
   const next = useEditorState((state) => state.next);
   const existing = useEditorState(({ map }) =>
     typing.what === 'topic' ? map.topics.find(({ id }) => id === typing.id) : undefined,
@@ -97,7 +103,7 @@ function TopicField({
         data-typing
         aria-label={
           typing.what === 'new'
-            ? `Text of the new topic, ${kindOfTopic(legend, base.kind)?.name ?? 'no kind'}`
+            ? `Text of the new topic, ${effectiveKind(base, assignment)?.name ?? 'no kind'}`
             : 'Text of the topic'
         }
         value={words}

@@ -25,6 +25,9 @@ const EDITS: Record<string, Edit> = {
   raise: onTopic(() => ({ z: 4 })),
   write: onTopic(({ text }) => ({ text: text === 'Arch' ? 'Pier' : 'Arch' })),
   dress: onTopic(({ kind }) => ({ kind: kind === 'part' ? 'own' : 'part' })),
+  // In free style these make it a topic of another kind, or of none.
+  colour: onTopic(({ fill }) => ({ fill: fill === '#d7e7ec' ? '#f6dcd2' : '#d7e7ec' })),
+  shape: onTopic(({ shape }) => ({ shape: shape === 'rectangle' ? 'diamond' : 'rectangle' })),
   number: onTopic(({ x }) => ({ sequence: Math.round(x) })),
   annotate: onTopic(() => ({ note: 'seen on the way to the river' })),
   bend: onLink(({ bend = 0 }) => ({ bend: 0.4 - bend, route: 'curved' })),
@@ -44,21 +47,25 @@ const EDITS: Record<string, Edit> = {
   nothing: (map) => map,
 };
 
-test('a live report is, after any edits, the report of a whole check to the last bit', () => {
-  const edits = fc.array(fc.tuple(fc.constantFrom(...Object.keys(EDITS)), fc.nat(50)), { maxLength: 8 });
-  fc.assert(
-    fc.property(maps, edits, (first, steps) => {
-      const live = new LiveCheck(whole);
-      let map = first;
-      for (const [name, pick] of [['nothing', 0] as [string, number], ...steps]) {
-        if (map.topics.length > 0) map = EDITS[name]!(map, pick);
-        // A worker is sent copies: nothing is ever the very same object.
-        expect(live.check(structuredClone(map))).toEqual(checkMap(map, whole));
-      }
-    }),
-    { numRuns: 150 },
-  );
-});
+test.each(['guided', 'free'] as const)(
+  'in %s style a live report is, after any edits, the report of a whole check to the last bit',
+  (styleMode) => {
+    const asked = { ...whole, styleMode };
+    const edits = fc.array(fc.tuple(fc.constantFrom(...Object.keys(EDITS)), fc.nat(50)), { maxLength: 8 });
+    fc.assert(
+      fc.property(maps, edits, (first, steps) => {
+        const live = new LiveCheck(asked);
+        let map = first;
+        for (const [name, pick] of [['nothing', 0] as [string, number], ...steps]) {
+          if (map.topics.length > 0) map = EDITS[name]!(map, pick);
+          // A worker is sent copies: nothing is ever the very same object.
+          expect(live.check(structuredClone(map))).toEqual(checkMap(map, asked));
+        }
+      }),
+      { numRuns: 90 },
+    );
+  },
+);
 
 test('what was moved only is not asked again by what does not read places', () => {
   const map = mapOf([topic('a', { text: 'Arch' }), topic('b', { x: 300 })], [link('a', 'b')]);

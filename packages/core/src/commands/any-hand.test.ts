@@ -3,7 +3,7 @@ import { readMap, writeMap } from '../formats/map-file.js';
 import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import { reasonOf } from '../wording/say.js';
-import { mend } from '../map/mend.js';
+import { mend } from '../marks/mend.js';
 import type { TopicMap } from '../map/types.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
 import { addLink, setPhrase, turnLinks } from './links.js';

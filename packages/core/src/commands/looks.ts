@@ -1,6 +1,6 @@
 import { done, refused } from '../map/changes.js';
 import type { Change, Outcome } from '../map/changes.js';
-import { LINK_LOOKS, TOPIC_LOOKS } from '../map/style.js';
+import { LINK_LOOKS, TOPIC_LOOKS } from '../map/types.js';
 import type { Assignment, LinkLooks, TopicLooks, TopicMap } from '../map/types.js';
 import { refitted } from './maker.js';
 

@@ -1,6 +1,6 @@
 import { fitTopic } from '../geometry/fit.js';
 import type { Legend, Topic, TopicMap } from '../map/types.js';
-import { FAR } from '../map/values.js';
+import { FAR } from '../map/types.js';
 
 export interface Spot {
   x: number;

@@ -5,7 +5,7 @@ import { LIMITS } from '../map/types.js';
 import type { Legend, Topic, TopicMap } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
 import { newLink } from './links.js';
-import { LONGEST } from '../map/values.js';
+import { LONGEST } from '../map/types.js';
 import { onMap, refitted, topicOf } from './maker.js';
 import type { Spot } from './maker.js';
 import { freeSpot } from './free-spot.js';

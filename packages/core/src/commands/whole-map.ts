@@ -2,55 +2,67 @@ import { done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
 import { bankChips } from '../map/bank.js';
 import { LIMITS } from '../map/types.js';
-import type { Assignment, Link, Topic, TopicMap } from '../map/types.js';
+import type { Assignment, Collection, Topic, TopicMap } from '../map/types.js';
+import { markTypes, marksOf } from '../marks/marks.js';
+import type { AnyMark } from '../marks/marks.js';
 import { onMap } from './maker.js';
 import { isBlank, normalForm } from '../words/normal-form.js';
 
-/** Takes topics and links off the map, and with a topic every link that ends at it. */
+/** Takes marks off the map, and with a topic all that cannot stand without it: its links, a region of it alone. */
 export function removeMarks(map: TopicMap, ids: readonly string[]): Outcome {
   const gone = new Set(ids);
-  const links = map.links.filter((link) => gone.has(link.id) || gone.has(link.from) || gone.has(link.to));
-  const topics = map.topics.filter((topic) => gone.has(topic.id));
+  const left = (id: string): string | undefined => (gone.has(id) ? undefined : id);
   return done(
-    ...links.map(({ id }): Change => ({ do: 'remove', from: 'links', id })),
-    ...topics.map(({ id }): Change => ({ do: 'remove', from: 'topics', id })),
+    // What hangs on topics goes before them.
+    ...markTypes.toReversed().flatMap((type) =>
+      marksOf(map, type)
+        .filter((mark) => gone.has(mark.id) || type.onTopics(mark, left) === null)
+        .map(({ id }): Change => ({ do: 'remove', from: type.list, id })),
+    ),
   );
 }
 
-export interface Copied {
-  topics: readonly Topic[];
-  links: readonly Link[];
-}
+/** Marks that were copied, by their lists. */
+export type Copied = readonly { list: Collection; marks: readonly AnyMark[] }[];
 
-/** The topics named and the links among them, for `pasteMarks`. */
+/** The marks named, and what hangs on topics that are all among them, for `pasteMarks`. */
 export function copyMarks(map: TopicMap, ids: readonly string[]): Copied {
-  const topics = map.topics.filter((topic) => ids.includes(topic.id));
-  const held = new Set(topics.map((topic) => topic.id));
-  return { topics, links: map.links.filter((link) => held.has(link.from) && held.has(link.to)) };
+  const chosen = new Set(ids);
+  const isHeld = (hung: readonly string[]): boolean => hung.length > 0 && hung.every((id) => chosen.has(id));
+  return markTypes
+    .filter(({ isCopied }) => isCopied)
+    .map((type) => ({
+      list: type.list,
+      marks: marksOf(map, type).filter((mark) => {
+        const hung = type.topics(mark);
+        return hung.length > 0 ? isHeld(hung) : chosen.has(mark.id);
+      }),
+    }))
+    .filter(({ marks }) => marks.length > 0);
 }
 
 /** Lays copies down, moved by a step. Copies have new ids and no origin: a given topic's copy is the student's own. */
-export function pasteMarks(
-  map: TopicMap,
-  { topics, links }: Copied,
-  step: { x: number; y: number },
-  maker: Maker,
-): Outcome {
+export function pasteMarks(map: TopicMap, copied: Copied, step: { x: number; y: number }, maker: Maker): Outcome {
+  const marksIn = (list: Collection): readonly AnyMark[] => copied.find((one) => one.list === list)?.marks ?? [];
+  const topics = marksIn('topics');
   if (map.topics.length + topics.length > LIMITS.topics) return refused('noRoom');
-  const newIds = new Map(topics.map((topic) => [topic.id, maker.newId()]));
-  const copyOf = <T extends Topic | Link>({ origin: _origin, order: _order, ...rest }: T, fields: object): T =>
-    ({ ...rest, ...fields, by: maker.by }) as unknown as T;
+  const newIds = new Map(topics.map(({ id }) => [id, maker.newId()]));
+  const idOf = (id: string): string | undefined => newIds.get(id);
   return done(
-    ...topics.map((topic): Change => ({
-      do: 'add',
-      to: 'topics',
-      item: copyOf(topic, { id: newIds.get(topic.id)!, ...onMap({ x: topic.x + step.x, y: topic.y + step.y }) }),
-    })),
-    ...links.map((link): Change => ({
-      do: 'add',
-      to: 'links',
-      item: copyOf(link, { id: maker.newId(), from: newIds.get(link.from)!, to: newIds.get(link.to)! }),
-    })),
+    ...markTypes.flatMap((type) =>
+      marksIn(type.list).flatMap((mark): Change[] => {
+        const onCopies = type.onTopics(mark, idOf);
+        if (!onCopies) return [];
+        const { origin: _origin, order: _order, ...rest } = type.moved(onCopies, step) as Topic;
+        const item = {
+          ...rest,
+          ...('x' in rest && onMap(rest)),
+          id: idOf(mark.id) ?? maker.newId(),
+          ...('by' in type.fields.may && { by: maker.by }),
+        };
+        return [{ do: 'add', to: type.list, item } as Change];
+      }),
+    ),
   );
 }
 

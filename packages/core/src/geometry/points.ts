@@ -43,6 +43,9 @@ export const boxOf = ({ x, y, width, height }: Centred, margin = 0): Box => ({
   bottom: y + height / 2 + margin,
 });
 
+export const holdsPoint = ({ left, top, right, bottom }: Box, { x, y }: Point): boolean =>
+  x >= left && x <= right && y >= top && y <= bottom;
+
 export const unionOf = (boxes: readonly Box[]): Box | null =>
   boxes.length === 0
     ? null
@@ -76,4 +79,12 @@ export function pointAlong(line: readonly Point[], share: number): Point | null 
     left -= step;
   }
   return line.at(-1) ?? null;
+}
+
+/** How far a point is from a segment, units. */
+export function distanceToSegment(at: Point, a: Point, b: Point): number {
+  const [x, y] = [b.x - a.x, b.y - a.y];
+  const long = x * x + y * y;
+  const along = long === 0 ? 0 : Math.min(1, Math.max(0, ((at.x - a.x) * x + (at.y - a.y) * y) / long));
+  return distance(at, { x: a.x + along * x, y: a.y + along * y });
 }

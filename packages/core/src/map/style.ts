@@ -62,6 +62,3 @@ export function linkStyle(link: Link, legend: Legend | undefined): LinkStyle {
     z: link.z ?? 0,
   };
 }
-
-export const TOPIC_LOOKS = ['shape', 'fill', 'outline', 'ink', 'fontSize', 'bold', 'italic', 'align'] as const;
-export const LINK_LOOKS = ['route', 'bend', 'colour', 'width', 'dash', 'arrow'] as const;

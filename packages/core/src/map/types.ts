@@ -1,4 +1,10 @@
-/** The parts of a topic map, as map-file version 1 has them. Lengths are canvas units (1 unit = 1 CSS pixel at 100 %). */
+import { anyRecord, boolean, listOf, number, oneOf, orNull, record, text, written } from './fields.js';
+import type { ValueOf } from './fields.js';
+
+/**
+ * The parts of a topic map and of an assignment, as version 1 of their files has them: what each field may hold is said
+ * here and nowhere else. Lengths are canvas units (1 unit = 1 CSS pixel at 100 %).
+ */
 
 export const SHAPES = [
   'rectangle',
@@ -25,110 +31,167 @@ export type Dash = (typeof DASHES)[number];
 export type Arrow = (typeof ARROWS)[number];
 export type Align = (typeof ALIGNS)[number];
 
-/** What can be seen of a topic; each field may be left out, and then the kind or the default decides. */
-export interface TopicLooks {
-  shape?: Shape;
-  /** `#rrggbb` or `none` */
-  fill?: string;
-  outline?: string;
-  ink?: string;
-  fontSize?: number;
-  bold?: boolean;
-  italic?: boolean;
-  align?: Align;
-}
+export const LIMITS = { topics: 5000, links: 10000, text: 300, note: 20000, allNotes: 2 * 1024 * 1024 } as const;
+/** How far from the origin anything may stand, and how long it may be. */
+export const FAR = 1e6;
+export const LONGEST = 20_000;
 
-export interface LinkLooks {
-  route?: Route;
-  /** −1 to 1: how far the line bows or where its elbow stands */
-  bend?: number;
-  colour?: string;
-  width?: number;
-  dash?: Dash;
-  arrow?: Arrow;
-}
+const SHORT = 200;
+const id = text(SHORT, 1);
+const kind = orNull(text(SHORT));
+const position = number({ least: -FAR, most: FAR });
+const length = number({ above: 0, most: LONGEST });
+const colour = written(/^#[0-9a-fA-F]{6}$/);
+/** `#rrggbb` or `none` */
+const fill = written(/^(none|#[0-9a-fA-F]{6})$/);
+const fontSize = number({ least: 4, most: 200 });
+const words = text(LIMITS.text);
+const strokeWidth = number({ least: 0.1, most: 100 });
 
-export interface Topic extends TopicLooks {
-  id: string;
-  text: string;
-  kind: string | null;
-  /** the centre; y grows downward */
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-  minWidth?: number;
-  minHeight?: number;
-  z?: number;
-  note?: string;
-  source?: string;
-  weblinks?: { url: string; title: string }[];
-  pictures?: { src: string; alt: string }[];
-  files?: { src: string; name: string }[];
-  marks?: string[];
-  sequence?: number;
-  when?: string;
-  /** the id of the starter topic it came from */
-  origin?: string;
-  /** starter only: the text is a prompt to be continued */
-  toComplete?: boolean;
-  folded?: boolean;
-  by?: string;
+export const TOPIC = record(
+  {
+    id,
+    text: words,
+    kind,
+    /** the centre; y grows downward */
+    x: position,
+    y: position,
+    width: length,
+    height: length,
+  },
+  {
+    minWidth: length,
+    minHeight: length,
+    shape: oneOf(SHAPES),
+    fill,
+    outline: colour,
+    ink: colour,
+    fontSize,
+    bold: boolean,
+    italic: boolean,
+    align: oneOf(ALIGNS),
+    z: position,
+    note: text(LIMITS.note),
+    source: text(LIMITS.note),
+    weblinks: listOf(record({ url: text(2000) }, { title: words })),
+    pictures: listOf(record({ src: text(SHORT) }, { alt: text(2000) })),
+    files: listOf(record({ src: text(SHORT) }, { name: words })),
+    marks: listOf(text(100)),
+    sequence: number(),
+    when: words,
+    /** the id of the starter topic it came from */
+    origin: text(SHORT),
+    /** starter only: the text is a prompt to be continued */
+    toComplete: boolean,
+    folded: boolean,
+    by: words,
+  },
+);
+
+export const LINK = record(
+  { id, from: id, to: id, phrase: words, kind },
+  {
+    route: oneOf(ROUTES),
+    colour,
+    width: strokeWidth,
+    dash: oneOf(DASHES),
+    arrow: oneOf(ARROWS),
+    /** how far the line bows or where its elbow stands */
+    bend: number({ least: -1, most: 1 }),
+    /** how far along the drawn part its words stand */
+    phraseAt: number({ least: 0, most: 1 }),
+    z: position,
+    origin: text(SHORT),
+    by: words,
+  },
+);
+
+/** A picture that belongs to no topic. */
+export const PICTURE = record(
+  { id, x: position, y: position, width: length, height: length, src: text(SHORT), alt: text(2000) },
+  { z: position },
+);
+export const REGION = record({ id, topics: listOf(id), title: words, fill });
+export const GROUP = record({ id, topics: listOf(id) });
+export const TOUR = record({ id, title: words, stops: listOf(record({ topic: id, words: text(5000) })) });
+/** A term waiting beside the map. In files it has no id; the reader gives one. */
+export const BANK_ENTRY = record({ text: words }, { by: words, note: text(2000) });
+
+/** How much room the title block's fields have, in characters. */
+export const TITLE_ROOM = { title: LIMITS.text, author: LIMITS.text, focusQuestion: 1000 } as const;
+
+interface Ordered {
   /** live documents only: a fractional key; files carry the order in the array itself */
   order?: string;
 }
-
-export interface Link extends LinkLooks {
+export interface Topic extends ValueOf<typeof TOPIC>, Ordered {}
+export interface Link extends ValueOf<typeof LINK>, Ordered {}
+export interface LoosePicture extends ValueOf<typeof PICTURE>, Ordered {}
+export interface Region extends ValueOf<typeof REGION>, Ordered {}
+export interface Group extends ValueOf<typeof GROUP>, Ordered {}
+export interface Tour extends ValueOf<typeof TOUR>, Ordered {}
+export interface BankEntry extends ValueOf<typeof BANK_ENTRY>, Ordered {
   id: string;
-  from: string;
-  to: string;
-  phrase: string;
-  kind: string | null;
-  /** 0 to 1 of the drawn part */
-  phraseAt?: number;
-  z?: number;
-  origin?: string;
-  by?: string;
-  order?: string;
 }
 
-export interface LoosePicture {
-  id: string;
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-  src: string;
-  alt: string;
-  z?: number;
-  order?: string;
-}
-export interface Region {
-  id: string;
-  topics: string[];
-  title: string;
-  fill: string;
-  order?: string;
-}
-export interface Group {
-  id: string;
-  topics: string[];
-  order?: string;
-}
-export interface Tour {
-  id: string;
-  title: string;
-  stops: { topic: string; words: string }[];
-  order?: string;
-}
-/** A term waiting beside the map. In files it has no id; the reader gives one. */
-export interface BankEntry {
-  id: string;
-  text: string;
-  by?: string;
-  note?: string;
-  order?: string;
-}
+/** What can be seen of a topic; each field may be left out, and then the kind or the default decides. */
+export const TOPIC_LOOKS = ['shape', 'fill', 'outline', 'ink', 'fontSize', 'bold', 'italic', 'align'] as const;
+export type TopicLooks = Pick<Topic, (typeof TOPIC_LOOKS)[number]>;
+export const LINK_LOOKS = ['route', 'bend', 'colour', 'width', 'dash', 'arrow'] as const;
+export type LinkLooks = Pick<Link, (typeof LINK_LOOKS)[number]>;
+
+const name = text(100, 1);
+const TOPIC_KIND = record(
+  {
+    id,
+    name,
+    purpose: text(500),
+    givenBy: oneOf(['teacher', 'student']),
+    shape: oneOf(SHAPES),
+    fill,
+  },
+  { outline: colour, ink: colour, fontSize, root: boolean, structural: boolean },
+);
+const LINK_KIND = record(
+  { id, name },
+  {
+    route: oneOf(ROUTES),
+    colour,
+    width: strokeWidth,
+    dash: oneOf(DASHES),
+    arrow: oneOf(ARROWS),
+    structural: boolean,
+  },
+);
+const READINGS = ['shape', 'fill', 'outline'] as const;
+export const LEGEND = record(
+  { topicKinds: listOf(TOPIC_KIND, { most: 60 }), linkKinds: listOf(LINK_KIND, { most: 60 }) },
+  { readBy: listOf(oneOf(READINGS), { least: 1 }) },
+);
+
+export type LegendReading = (typeof READINGS)[number];
+export interface TopicKind extends ValueOf<typeof TOPIC_KIND> {}
+export interface LinkKind extends ValueOf<typeof LINK_KIND> {}
+export interface Legend extends ValueOf<typeof LEGEND> {}
+
+/** A map as its file has it; `format` and `version` are the reader's business. */
+export const MAP = record(
+  {
+    title: text(TITLE_ROOM.title),
+    author: text(TITLE_ROOM.author),
+    focusQuestion: text(TITLE_ROOM.focusQuestion),
+    topics: listOf(TOPIC, { most: LIMITS.topics }),
+    links: listOf(LINK, { most: LIMITS.links }),
+  },
+  {
+    pictures: listOf(PICTURE),
+    regions: listOf(REGION),
+    groups: listOf(GROUP),
+    tours: listOf(TOUR),
+    wordBank: listOf(BANK_ENTRY),
+    legend: LEGEND,
+  },
+);
 
 export interface TopicMap {
   title: string;
@@ -149,78 +212,59 @@ export const COLLECTIONS = ['topics', 'links', 'pictures', 'regions', 'groups', 
 export type Collection = (typeof COLLECTIONS)[number];
 export type MemberOf<C extends Collection> = TopicMap[C][number];
 
-export const LIMITS = { topics: 5000, links: 10000, text: 300, note: 20000, allNotes: 2 * 1024 * 1024 } as const;
+const points = number({ least: 0, most: 1000 });
+const TERM = record(
+  { text: text(LIMITS.text, 1) },
+  {
+    accept: listOf(words),
+    kind,
+    under: orNull(words),
+    /** `map`: in the starter; left out: in the bank */
+    place: oneOf(['map', 'bank']),
+  },
+);
+const REQUIREMENT = record(
+  { id, type: id, params: anyRecord, level: oneOf(['must', 'should', 'extra']), points },
+  { hint: text(2000) },
+);
+const CRITERION = record({
+  id,
+  name: text(LIMITS.text, 1),
+  levels: listOf(record({ name: words, points, description: text(2000) })),
+});
 
-export interface TopicKind extends Pick<TopicLooks, 'outline' | 'ink' | 'fontSize'> {
-  id: string;
-  name: string;
-  purpose: string;
-  givenBy: 'teacher' | 'student';
-  shape: Shape;
-  fill: string;
-  root?: boolean;
-  structural?: boolean;
-}
+/** An assignment as its file has it. Its maps are read by the reader of maps. */
+export const ASSIGNMENT = record(
+  {
+    title: text(LIMITS.text, 1),
+    focusQuestion: text(1000),
+    brief: text(20000),
+    language: text(35, 2),
+    styleMode: oneOf(['guided', 'free']),
+    legend: LEGEND,
+    terms: listOf(TERM, { most: 1000 }),
+    starter: orNull(anyRecord),
+    reference: orNull(anyRecord),
+    requirements: listOf(REQUIREMENT, { most: 200 }),
+    criteria: listOf(CRITERION, { most: 50 }),
+  },
+  { looks: oneOf(['open', 'fixed']), root: words },
+);
 
-export interface LinkKind extends Pick<LinkLooks, 'route' | 'colour' | 'width' | 'dash' | 'arrow'> {
-  id: string;
-  name: string;
-  structural?: boolean;
-}
-
-export type LegendReading = 'shape' | 'fill' | 'outline';
-export interface Legend {
-  readBy?: LegendReading[];
-  topicKinds: TopicKind[];
-  linkKinds: LinkKind[];
-}
-
-export interface Term {
-  text: string;
-  accept?: string[];
-  kind?: string | null;
-  under?: string | null;
-  /** `map`: in the starter; left out: in the bank */
-  place?: 'map' | 'bank';
-}
-
-export type Level = 'must' | 'should' | 'extra';
-export interface Requirement {
-  id: string;
-  type: string;
-  params: Record<string, unknown>;
-  level: Level;
-  points: number;
-  hint?: string;
-}
-export interface Criterion {
-  id: string;
-  name: string;
-  levels: { name: string; points: number; description: string }[];
-}
-
-export interface Assignment {
-  title: string;
-  focusQuestion: string;
-  brief: string;
-  language: string;
-  styleMode: 'guided' | 'free';
-  looks?: 'open' | 'fixed';
-  legend: Legend;
-  terms: Term[];
-  root?: string;
+export interface Term extends ValueOf<typeof TERM> {}
+export interface Requirement extends ValueOf<typeof REQUIREMENT> {}
+export type Level = Requirement['level'];
+export interface Criterion extends ValueOf<typeof CRITERION> {}
+export interface Assignment extends Omit<ValueOf<typeof ASSIGNMENT>, 'starter' | 'reference'> {
   starter: TopicMap | null;
   reference: TopicMap | null;
-  requirements: Requirement[];
-  criteria: Criterion[];
 }
 
-/** What is known of the making of a map beside the map itself. Instants are ISO 8601 with an offset. */
-export interface CheckContext {
-  members?: string[];
-  due?: string | null;
-  handedIn?: string | null;
-}
+/** An instant of ISO 8601 with an offset. */
+const instant = written(/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/);
+/** What is known of the making of a map beside the map itself. */
+export const CONTEXT = record({}, { members: listOf(words), due: orNull(instant), handedIn: orNull(instant) });
+export interface CheckContext extends ValueOf<typeof CONTEXT> {}
 
 export const emptyMap = (): TopicMap => ({
   title: '',

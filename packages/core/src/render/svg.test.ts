@@ -1,6 +1,6 @@
 import { sentenceOf } from '../propositions/sentence.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
-import { drawingOrder } from './drawing-order.js';
+import { drawnMarks } from '../marks/marks.js';
 import { mapToSvg } from './svg.js';
 
 const { legend } = assignmentOf();
@@ -42,13 +42,7 @@ test('an empty map is a picture too', () => expect(mapToSvg(mapOf([]), legend)).
 
 test('draws by z, links before topics, then in file order', () => {
   const map = mapOf([topic('a'), topic('b', { z: 0 }), topic('c')], [link('a', 'b'), link('b', 'c', { z: 5 })]);
-  expect(drawingOrder(map, legend).map((mark) => (mark.what === 'topic' ? mark.topic.id : mark.link.id))).toEqual([
-    'a-b',
-    'b',
-    'a',
-    'c',
-    'b-c',
-  ]);
+  expect(drawnMarks(map, legend).map(({ id }) => id)).toEqual(['a-b', 'b', 'a', 'c', 'b-c']);
 });
 
 test('a sentence reads along the arrow; a link beside the structure reads with its kind’s name', () => {

@@ -1,9 +1,6 @@
-import { drawLink, PHRASE_SIZE } from '../geometry/draw-link.js';
-import { drawTopic } from '../geometry/draw-topic.js';
-import { boxOf, unionOf } from '../geometry/points.js';
-import type { Box } from '../geometry/points.js';
+import { drawnBox, drawnMarks } from '../marks/marks.js';
+import type { DrawnShape, Drawing } from '../marks/mark-type.js';
 import { dashArray } from './strokes.js';
-import { drawingOrder } from './drawing-order.js';
 import { escaped, fixed, textSvg } from './svg-text.js';
 import { BLOCK_WIDTH, titleBlockSvg } from './title-block.js';
 import type { TitleBlockText } from './title-block.js';
@@ -11,21 +8,6 @@ import type { Legend, TopicMap } from '../map/types.js';
 
 export const FONT_FAMILY = 'Atkinson Hyperlegible Next';
 const PAPER = '#ffffff';
-
-/** The box around all that is drawn of a map, in canvas units; null for an empty one. */
-export function drawnBox(map: TopicMap, legend: Legend | undefined): Box | null {
-  const topicById = new Map(map.topics.map((topic) => [topic.id, topic]));
-  return unionOf([
-    ...map.topics.map((topic) => boxOf(topic)),
-    ...map.links.flatMap((link) => {
-      const drawing = drawLink(link, topicById.get(link.from)!, topicById.get(link.to)!, legend);
-      return [
-        ...(drawing.phrase ? [drawing.phrase.box] : []),
-        ...drawing.line.map(({ x, y }) => ({ left: x, top: y, right: x, bottom: y })),
-      ];
-    }),
-  ]);
-}
 
 interface Options {
   margin?: number;
@@ -48,12 +30,7 @@ export function mapToSvg(
   const below = block ? titleBlockSvg(block, right - BLOCK_WIDTH - margin, drawn.bottom + margin) : null;
   const bottom = drawn.bottom + margin + (below ? below.height + margin : 0);
   const [width, height] = [fixed(right - left), fixed(bottom - top)];
-  const topicById = new Map(map.topics.map((topic) => [topic.id, topic]));
-  const marks = drawingOrder(map, legend).map((mark) =>
-    mark.what === 'topic'
-      ? topicSvg(drawTopic(mark.topic, legend), mark.topic)
-      : linkSvg(drawLink(mark.link, topicById.get(mark.link.from)!, topicById.get(mark.link.to)!, legend)),
-  );
+  const marks = drawnMarks(map, legend).map(({ drawing }) => drawingSvg(drawing));
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${fixed(left)} ${fixed(top)} ${width} ${height}"`,
     ` width="${width}" height="${height}" role="img" font-family="'${FONT_FAMILY}', sans-serif" style="font-kerning:none">`,
@@ -64,34 +41,29 @@ export function mapToSvg(
   ].join('');
 }
 
-function topicSvg(drawing: ReturnType<typeof drawTopic>, { x, y }: { x: number; y: number }): string {
-  const { style, outline, fold, lines } = drawing;
-  const stroke = style.shape === 'plain' ? 'none' : style.outline;
-  const face = `font-size="${style.fontSize}"${style.bold ? ' font-weight="700"' : ''}${style.italic ? ' font-style="italic"' : ''}`;
-  return (
-    `<g transform="translate(${fixed(x)} ${fixed(y)})"><path d="${outline}" fill="${style.fill}" stroke="${stroke}" stroke-width="1.25"/>` +
-    (fold ? `<path d="${fold}" fill="none" stroke="${stroke}" stroke-width="1"/>` : '') +
-    `<g fill="${style.ink}" ${face}>${lines.map(textSvg).join('')}</g></g>`
-  );
+function drawingSvg({ at, shapes }: Drawing): string {
+  const svg = shapes.map(shapeSvg).join('');
+  return at.x === 0 && at.y === 0 ? svg : `<g transform="translate(${fixed(at.x)} ${fixed(at.y)})">${svg}</g>`;
 }
 
-function linkSvg({ path, heads, phrase, style }: ReturnType<typeof drawLink>): string {
-  const shaft =
-    path && `<path d="${path}" fill="none" stroke="${style.colour}" stroke-width="${style.width}"${dashArray(style)}/>`;
-  const arrows = heads.map(
-    (head) => `<path d="M${head.map(({ x, y }) => `${fixed(x)} ${fixed(y)}`).join('L')}Z" fill="${style.colour}"/>`,
-  );
-  if (!phrase) return shaft + arrows.join('');
-  const { box, block, centre } = phrase;
-  const lines = block.lines.map((line, i) =>
-    textSvg({
-      ...line,
-      x: centre.x - line.width / 2,
-      y: box.top + 1 + (i + 0.5) * block.lineHeight + PHRASE_SIZE * 0.34,
-    }),
-  );
-  return (
-    `${shaft}${arrows.join('')}<rect x="${fixed(box.left)}" y="${fixed(box.top)}" width="${fixed(box.right - box.left)}" ` +
-    `height="${fixed(box.bottom - box.top)}" fill="${PAPER}" fill-opacity="0.9"/><g fill="#16202e" font-size="${PHRASE_SIZE}">${lines.join('')}</g>`
-  );
+function shapeSvg(shape: DrawnShape): string {
+  switch (shape.draw) {
+    case 'path': {
+      const { d, fill, opacity, stroke } = shape;
+      const line = stroke ? ` stroke="${stroke.colour}" stroke-width="${stroke.width}"${dashArray(stroke)}` : '';
+      return `<path d="${d}" fill="${fill}"${opacity === undefined ? '' : ` fill-opacity="${opacity}"`}${line}/>`;
+    }
+    case 'ground': {
+      const { left, top, right, bottom } = shape.box;
+      return (
+        `<rect x="${fixed(left)}" y="${fixed(top)}" width="${fixed(right - left)}" height="${fixed(bottom - top)}" ` +
+        `fill="${PAPER}" fill-opacity="0.9"/>`
+      );
+    }
+    case 'words': {
+      const { lines, ink, size, bold, italic } = shape;
+      const face = `${bold ? ' font-weight="700"' : ''}${italic ? ' font-style="italic"' : ''}`;
+      return `<g fill="${ink}" font-size="${size}"${face}>${lines.map(textSvg).join('')}</g>`;
+    }
+  }
 }

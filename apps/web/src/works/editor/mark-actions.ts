@@ -22,7 +22,7 @@ import type { Spot } from './state';
 export function markActions({ live, assignment, legend, maker, get, set, run, selectedTopics, selectedLinks }: Hand) {
   let clipboard: Copied | null = null;
   const paste = (held: Copied | null = clipboard): void => {
-    if (!held || held.topics.length === 0) return;
+    if (!held || held.length === 0) return;
     const changes = run(pasteMarks(get().map, held, { x: 30, y: 30 }, maker));
     if (!changes) return;
     set({ selection: changes.flatMap((change) => (change.do === 'add' ? [change.item.id] : [])) });

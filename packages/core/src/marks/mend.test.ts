@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { readMap, writeMap } from '../formats/map-file.js';
 import { link, mapOf, topic } from '../testing/make.js';
 import { mend } from './mend.js';
-import { sortMap } from './order.js';
-import { emptyMap } from './types.js';
-import type { Topic, TopicMap } from './types.js';
+import { sortMap } from '../map/order.js';
+import { emptyMap } from '../map/types.js';
+import type { Topic, TopicMap } from '../map/types.js';
 
 test('a whole map comes back as the very same object', () => {
   const map = mapOf([topic('a'), topic('b')], [link('a', 'b')]);

@@ -1,0 +1,57 @@
+import { boxOf, holdsPoint } from '../geometry/points.js';
+import { pathData } from '../geometry/draw-link.js';
+import { layoutText } from '../geometry/text.js';
+import { PICTURE } from '../map/types.js';
+import type { LoosePicture } from '../map/types.js';
+import type { MarkType } from './mark-type.js';
+
+const [SIZE, ROOM] = [12, 8];
+const INK = '#4d5867';
+
+/** A picture that belongs to no topic. Its frame and its words are drawn; what `src` names is never asked for here. */
+export const pictureMark: MarkType<LoosePicture> = {
+  list: 'pictures',
+  name: 'picture',
+  fields: PICTURE,
+  topics: () => [],
+  onTopics: (picture) => picture,
+  isCopied: true,
+  moved: (picture, step) => ({ ...picture, x: picture.x + step.x, y: picture.y + step.y }),
+  draw: ({ x, y, width, height, alt, z = 0 }) => {
+    const { left, top, right, bottom } = boxOf({ x: 0, y: 0, width, height });
+    const block = layoutText(alt, { fontSize: SIZE, italic: true }, Math.max(SIZE, width - 2 * ROOM));
+    const lines = block.lines.slice(0, Math.max(0, Math.floor((height - 2 * ROOM) / block.lineHeight)));
+    return {
+      at: { x, y },
+      z,
+      shapes: [
+        {
+          draw: 'path',
+          part: 'frame',
+          d: `${pathData([
+            { x: left, y: top },
+            { x: right, y: top },
+            { x: right, y: bottom },
+            { x: left, y: bottom },
+          ])}Z`,
+          fill: '#ffffff',
+          stroke: { colour: INK, width: 1, dash: 'solid' },
+        },
+        {
+          draw: 'words',
+          lines: lines.map((line, i) => ({
+            ...line,
+            x: left + ROOM,
+            y: top + ROOM + (i + 0.5) * block.lineHeight + SIZE * 0.34,
+          })),
+          ink: INK,
+          size: SIZE,
+          bold: false,
+          italic: true,
+        },
+      ],
+      box: boxOf({ x, y, width, height }),
+    };
+  },
+  hits: (picture, at) => holdsPoint(boxOf(picture), at),
+};

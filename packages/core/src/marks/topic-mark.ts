@@ -1,0 +1,39 @@
+import { drawTopic } from '../geometry/draw-topic.js';
+import { boxOf, holdsPoint } from '../geometry/points.js';
+import { LIMITS, TOPIC } from '../map/types.js';
+import type { Topic } from '../map/types.js';
+import type { DrawnShape, MarkType, Stroke } from './mark-type.js';
+import { cut, or } from './repair.js';
+
+/** How near counts as on it, canvas units. */
+const REACH = 4;
+
+export const topicMark: MarkType<Topic> = {
+  list: 'topics',
+  name: 'topic',
+  fields: TOPIC,
+  repaired: ({ text, kind, x, y, width, height }) => ({
+    text: cut(text, LIMITS.text),
+    kind: or(TOPIC.needs.kind, kind, null),
+    x: or(TOPIC.needs.x, x, 0),
+    y: or(TOPIC.needs.y, y, 0),
+    width: or(TOPIC.needs.width, width, 120),
+    height: or(TOPIC.needs.height, height, 40),
+  }),
+  topics: () => [],
+  onTopics: (topic) => topic,
+  isCopied: true,
+  moved: (topic, step) => ({ ...topic, x: topic.x + step.x, y: topic.y + step.y }),
+  draw: (topic, { legend }) => {
+    const { style, outline, fold, lines } = drawTopic(topic, legend);
+    const colour = style.shape === 'plain' ? 'none' : style.outline;
+    const stroke = (width: number): Stroke => ({ colour, width, dash: 'solid' });
+    const shapes: DrawnShape[] = [
+      { draw: 'path', part: 'outline', d: outline, fill: style.fill, stroke: stroke(1.25) },
+      ...(fold ? [{ draw: 'path', part: 'fold', d: fold, fill: 'none', stroke: stroke(1) } as const] : []),
+      { draw: 'words', lines, ink: style.ink, size: style.fontSize, bold: style.bold, italic: style.italic },
+    ];
+    return { at: { x: topic.x, y: topic.y }, z: style.z, shapes, box: boxOf(topic) };
+  },
+  hits: (topic, at) => holdsPoint(boxOf(topic, REACH), at),
+};
