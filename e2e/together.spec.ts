@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
-import { openStoredReport, readAssignment, reportFile } from '@ichnograph/core';
+import { openStoredReport, readAssignment, reportFile, understood } from '@ichnograph/core';
 import type { ReportFile } from '@ichnograph/core';
 import { expect, enter, MapDesk, test } from './school';
 
@@ -17,7 +17,7 @@ interface Frozen {
 
 /** The report as a file holds it, with the sentences a person reads. */
 const fileOf = ({ report, assignment }: Frozen): ReportFile =>
-  reportFile(openStoredReport(report), readAssignment(assignment));
+  reportFile(openStoredReport(report), understood(readAssignment(assignment)));
 
 test('two browsers on one map end with the same map, and browser, server and command line report the same to the last flag', async ({
   browser,

@@ -1,12 +1,13 @@
 import { readFileSync } from 'node:fs';
-import { FileRefused } from '@ichnograph/core';
+import { FileRefused, understood } from '@ichnograph/core';
+import type { Reading } from '@ichnograph/core';
 
 /** What a caller did wrong, said in one line. */
 export class Refusal extends Error {}
 
-export function read<T>(file: string, reader: (text: string) => T): T {
+export function read<T>(file: string, reader: (text: string) => Reading<T>): T {
   try {
-    return reader(readFileSync(file, 'utf8'));
+    return understood(reader(readFileSync(file, 'utf8')));
   } catch (error) {
     if (error instanceof FileRefused) throw new Refusal(`${file}: ${error.message}`);
     const { code } = error as NodeJS.ErrnoException;

@@ -1,4 +1,4 @@
-import { checkMap, holdsAnswers, readAssignment, readMap, reportForStudents } from '@ichnograph/core';
+import { checkMap, holdsAnswers, readAssignment, readMap, reportForStudents, understood } from '@ichnograph/core';
 import type { Report, Result } from '@ichnograph/core';
 import type { CommentRow, Pile, PileEntry, SubmissionDetail, WorkDetail } from '@ichnograph/contract';
 import { Person, until } from './setup/client.js';
@@ -29,13 +29,13 @@ test('freezes what is stored, with a report that equals core’s own to the last
 
   const maren = await Person.signedIn('maren');
   const whole = (await maren.get<SubmissionDetail>(`submissions/${body.id}`)).body;
-  const given = readAssignment(whole.assignment);
+  const given = understood(readAssignment(whole.assignment));
   const secrets = given.requirements.filter(holdsAnswers).flatMap(({ params }) => Object.values(params));
   expect(secrets.length).toBeGreaterThan(0);
   for (const sent of [work, body])
     for (const secret of secrets)
       if (typeof secret === 'object') expect(JSON.stringify(sent)).not.toContain(JSON.stringify(secret));
-  const again = checkMap(readMap(whole.map), given, {
+  const again = checkMap(understood(readMap(whole.map)), given, {
     members: body.members.map(({ id }) => id),
     due: body.due,
     handedIn: body.handedInAt,
@@ -66,7 +66,7 @@ test('what no map may hold is left out and counted, and what is left can be read
   client.close();
   expect(status).toBe(201);
   expect(body.leftOut).toBe(5);
-  const map = readMap(body.map);
+  const map = understood(readMap(body.map));
   expect(map.title).toHaveLength(300);
   expect(map.topics.find(({ id }) => id === first!.id)).toMatchObject({ kind: null, note: 'Kept.' });
   const maren = await Person.signedIn('maren');

@@ -71,7 +71,8 @@ export { asItsKind, setLinkKind, setLooks, setTopicKind } from './commands/looks
 export { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './commands/whole-map.js';
 export type { Copied } from './commands/whole-map.js';
 export { freeSpot } from './commands/free-spot.js';
-export { FileRefused } from './formats/problems.js';
+export { FileRefused, understood } from './formats/problems.js';
+export type { Reading } from './formats/problems.js';
 export { readMap, readMapText, writeMap } from './formats/map-file.js';
 export { readAssignment, readAssignmentText, writeAssignment } from './formats/assignment-file.js';
 export { readContextText } from './formats/context-file.js';

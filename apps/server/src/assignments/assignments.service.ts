@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { FileRefused, readAssignment, writeAssignment } from '@ichnograph/core';
+import { readAssignment, writeAssignment } from '@ichnograph/core';
 import type { Assignment as AssignmentBody } from '@ichnograph/core';
 import type { AssignmentDetail, AssignmentRow, NewPublication, PublicationRow } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
@@ -51,12 +51,10 @@ export class AssignmentsService {
   }
 
   private read(file: Record<string, unknown>): AssignmentBody {
-    try {
-      return readAssignment(file);
-    } catch (error) {
-      if (!(error instanceof FileRefused)) throw error;
-      throw refused(`This file was not taken: ${error.message}.`, error.problems.slice(0, 20));
-    }
+    const { value, messages } = readAssignment(file);
+    if (value) return value;
+    const [first] = messages;
+    throw refused(`This file was not taken: ${first?.path} ${first?.reason}.`, messages.slice(0, 20));
   }
 
   async list({ id: accountId }: Account): Promise<AssignmentRow[]> {

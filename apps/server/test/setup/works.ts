@@ -1,4 +1,4 @@
-import { addTopic, readAssignment } from '@ichnograph/core';
+import { addTopic, readAssignment, understood } from '@ichnograph/core';
 import type { SubmissionDetail } from '@ichnograph/contract';
 import { Person } from './client.js';
 
@@ -12,7 +12,7 @@ export async function drawn(name: string) {
     client.live.snapshot,
     { text: 'Loads', kind: 'family', at: { x: 0, y: 700 } },
     { newId: () => `own-${name}`, by: '' },
-    readAssignment(work.assignment).legend,
+    understood(readAssignment(work.assignment)).legend,
   );
   if (outcome.ok) client.live.apply(outcome.changes);
   const handIn = (more: object = {}, headers: Record<string, string> = {}) =>

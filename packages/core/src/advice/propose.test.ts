@@ -1,4 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import { understood } from '../formats/problems.js';
 import path from 'node:path';
 import fc from 'fast-check';
 import type { Assignment, Requirement, TopicMap } from '../map/types.js';
@@ -81,9 +82,9 @@ test('an empty map and one of a single topic suggest nothing that they do not me
 const cases = path.join(process.cwd(), 'packages/core/testdata/cases');
 test.each(readdirSync(cases).filter((name) => !name.includes('.')))('all this holds of the maps of %s', (name) => {
   const file = (one: string): string => readFileSync(path.join(cases, name, one), 'utf8');
-  const assignment = readAssignmentText(file('assignment.json'));
+  const assignment = understood(readAssignmentText(file('assignment.json')));
   for (const one of readdirSync(path.join(cases, name)).filter((map) => map.startsWith('map-'))) {
-    const { map } = mend(readMapText(file(one)));
+    const { map } = mend(understood(readMapText(file(one))));
     insistOn(map, { ...assignment, requirements: [] });
     insistOn(map, assignment);
   }

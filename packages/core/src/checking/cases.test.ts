@@ -1,4 +1,5 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { understood } from '../formats/problems.js';
 import path from 'node:path';
 import { readAssignmentText } from '../formats/assignment-file.js';
 import { readContextText } from '../formats/context-file.js';
@@ -38,14 +39,14 @@ const folders = readdirSync(cases, { withFileTypes: true })
   .map(({ name }) => name);
 
 describe.each(folders)('worked case %s', (folder) => {
-  const assignment = readAssignmentText(text(folder, 'assignment.json'));
+  const assignment = understood(readAssignmentText(text(folder, 'assignment.json')));
   const context = existsSync(path.join(cases, folder, 'context.json'))
-    ? readContextText(text(folder, 'context.json'))
+    ? understood(readContextText(text(folder, 'context.json')))
     : undefined;
   const expected = Object.entries(JSON.parse(text(folder, 'expected.json')) as Record<string, Expected>);
 
   test.each(expected)('%s', (file, { results, earned, outOf }) => {
-    const report = checkMap(mend(readMapText(text(folder, file))).map, assignment, context);
+    const report = checkMap(mend(understood(readMapText(text(folder, file)))).map, assignment, context);
     const isBuilt = ({ type }: { type: string }): boolean => requirementTypeOf(type) !== undefined;
     expect(report.results.map(({ id, type }) => ({ id, type }))).toEqual(results.map(({ id, type }) => ({ id, type })));
     results.forEach((wanted, i) => {

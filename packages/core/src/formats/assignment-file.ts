@@ -3,27 +3,20 @@ import { paramProblems } from '../requirements/params.js';
 import type { Problem } from '../requirements/params.js';
 import { groupOf, requirementTypeOf } from '../requirements/registry.js';
 import { readMap, writeMap } from './map-file.js';
-import { FileRefused, insist, parseJson, under } from './problems.js';
+import { problemsOf, readJson, strictly, under } from './problems.js';
+import type { Reading } from './problems.js';
 import { assignment as validateAssignment } from '#validators';
 
-/** Reads an assignment file's parsed JSON, its maps included. Unknown fields are kept. Throws `FileRefused`. */
-export function readAssignment(value: unknown): Assignment {
-  insist('ichnograph-assignment', validateAssignment, value);
+/** Reads an assignment file's parsed JSON, its maps included. Unknown fields are kept; nothing is taken half. */
+export function readAssignment(value: unknown): Reading<Assignment> {
+  const broken = problemsOf('ichnograph-assignment', validateAssignment, value);
+  if (broken.length > 0) return { value: null, messages: broken };
   const file = value as Assignment;
-  const problems: Problem[] = [];
-  const mapAt = (at: string, map: unknown): TopicMap | null => {
-    if (map === null) return null;
-    try {
-      return readMap(map);
-    } catch (error) {
-      if (!(error instanceof FileRefused)) throw error;
-      problems.push(...under(at, error.problems));
-      return null;
-    }
-  };
-  const starter = mapAt('$.starter', file.starter);
-  const reference = mapAt('$.reference', file.reference);
-  problems.push(
+  const mapOf = (map: unknown): Reading<TopicMap> => (map === null ? { value: null, messages: [] } : readMap(map));
+  const [starter, reference] = [mapOf(file.starter), mapOf(file.reference)];
+  const problems = [
+    ...under('$.starter', starter.messages),
+    ...under('$.reference', reference.messages),
     ...repeatedIds(file.legend.topicKinds, '$.legend.topicKinds'),
     ...repeatedIds(file.legend.linkKinds, '$.legend.linkKinds'),
     ...repeatedIds(file.requirements, '$.requirements'),
@@ -35,12 +28,11 @@ export function readAssignment(value: unknown): Assignment {
       const type = requirementTypeOf(requirement.type);
       return type ? paramProblems(type, requirement, `${at}.params`) : [];
     }),
-  );
-  if (problems.length > 0) throw new FileRefused(problems);
-  return { ...file, starter, reference };
+  ];
+  return strictly({ ...file, starter: starter.value, reference: reference.value }, problems);
 }
 
-export const readAssignmentText = (text: string): Assignment => readAssignment(parseJson(text));
+export const readAssignmentText = (text: string): Reading<Assignment> => readJson(text, readAssignment);
 
 function repeatedIds(list: readonly { id: string }[], at: string): Problem[] {
   const seen = new Set<string>();

@@ -2,7 +2,7 @@ import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { readAssignment, writeAssignment } from './assignment-file.js';
 import { readContextText } from './context-file.js';
 import { readMap, readMapText, writeMap } from './map-file.js';
-import { FileRefused } from './problems.js';
+import { FileRefused, understood } from './problems.js';
 
 const file = () =>
   writeMap({
@@ -22,9 +22,9 @@ const refusal = (read: () => unknown): [string, string] => {
 test('what is read is written again, unknown fields too, and twice the same text', () => {
   const value = { ...file(), ours: { deep: [1] } };
   value.topics[0].sparkle = 'yes';
-  const text = JSON.stringify(writeMap(readMap(value)));
+  const text = JSON.stringify(writeMap(understood(readMap(value))));
   expect(JSON.parse(text)).toEqual(value);
-  expect(JSON.stringify(writeMap(readMapText(text)))).toBe(text);
+  expect(JSON.stringify(writeMap(understood(readMapText(text))))).toBe(text);
 });
 
 test('live order keys and bank ids stay out of files', () => {
@@ -99,7 +99,7 @@ test.each<[string, (value: any) => unknown, string, RegExp]>([
 ])('a map with %s is refused by path and reason', (_, spoil, path, reason) => {
   const value = structuredClone(file());
   spoil(value);
-  const [at, why] = refusal(() => readMap(value));
+  const [at, why] = refusal(() => understood(readMap(value)));
   expect(at).toBe(path);
   expect(why).toMatch(reason);
 });
@@ -109,26 +109,26 @@ test.each<[string, string, string, RegExp]>([
   ['half a character', '"ours":["\\ud800"]', '$.ours[0]', /half a character/],
   ['a name with a meaning of its own', '"__proto__":{"shape":"heart"}', '$', /__proto__/],
 ])('%s is refused by its place', (_, field, path, reason) => {
-  const [at, why] = refusal(() => readMapText(JSON.stringify(file()).replace('{', `{${field},`)));
+  const [at, why] = refusal(() => understood(readMapText(JSON.stringify(file()).replace('{', `{${field},`))));
   expect(at.startsWith(path)).toBe(true);
   expect(why).toMatch(reason);
 });
 
 test.each(['', '{', 'null', '[]', '"map"', '{"topics":[]}', '\u0000'])('%j is no map', (text) => {
-  expect(refusal(() => readMapText(text))[0]).toMatch(/^\$/);
+  expect(refusal(() => understood(readMapText(text)))[0]).toMatch(/^\$/);
 });
 
 test('a mark at the start of the file, and colours in either case, are taken', () => {
   const value = file();
   value.topics[0].fill = '#AaBbCc';
-  expect(readMapText(`\ufeff${JSON.stringify(value)}`).topics[0]!.fill).toBe('#AaBbCc');
+  expect(understood(readMapText(`\ufeff${JSON.stringify(value)}`)).topics[0]!.fill).toBe('#AaBbCc');
 });
 
 test('an assignment says which of its maps is wrong', () => {
   const value = writeAssignment(assignmentOf({ starter: mapOf([topic('a')]) })) as any;
-  expect(writeAssignment(readAssignment(value))).toEqual(value);
+  expect(writeAssignment(understood(readAssignment(value)))).toEqual(value);
   value.starter.topics[0].width = -1;
-  expect(refusal(() => readAssignment(value))[0]).toBe('$.starter.topics[0].width');
+  expect(refusal(() => understood(readAssignment(value)))[0]).toBe('$.starter.topics[0].width');
 });
 
 test.each<[string, unknown, string]>([
@@ -144,15 +144,16 @@ test.each<[string, unknown, string]>([
       ],
     }),
   );
-  expect(refusal(() => readAssignment(value))[0]).toBe(path);
+  expect(refusal(() => understood(readAssignment(value)))[0]).toBe(path);
 });
 
 test('a context’s instants bear an offset', () => {
   expect(
-    readContextText('{"format":"ichnograph-context","version":1,"due":"2026-01-01T10:00:00+01:00","handedIn":null}')
-      .due,
+    understood(
+      readContextText('{"format":"ichnograph-context","version":1,"due":"2026-01-01T10:00:00+01:00","handedIn":null}'),
+    ).due,
   ).toContain('+01:00');
-  expect(refusal(() => readContextText('{"format":"ichnograph-context","version":1,"due":"tomorrow"}'))[0]).toBe(
-    '$.due',
-  );
+  expect(
+    refusal(() => understood(readContextText('{"format":"ichnograph-context","version":1,"due":"tomorrow"}')))[0],
+  ).toBe('$.due');
 });

@@ -1,23 +1,24 @@
 import { emptyMap } from '../map/types.js';
 import type { TopicMap } from '../map/types.js';
 import type { Problem } from '../requirements/params.js';
-import { FileRefused, insist, parseJson } from './problems.js';
+import { problemsOf, readJson, strictly } from './problems.js';
+import type { Reading } from './problems.js';
 import { map as validateMap } from '#validators';
 
-/** Reads a map file's parsed JSON. Unknown fields are kept. Throws `FileRefused`; nothing is taken half. */
-export function readMap(value: unknown): TopicMap {
-  insist('ichnograph-map', validateMap, value);
+/** Reads a map file's parsed JSON. Unknown fields are kept; nothing is taken half. */
+export function readMap(value: unknown): Reading<TopicMap> {
+  const problems = problemsOf('ichnograph-map', validateMap, value);
+  if (problems.length > 0) return { value: null, messages: problems };
   const file = value as TopicMap & { wordBank?: { id?: string; text: string }[] };
-  const problems = referenceProblems(file);
-  if (problems.length > 0) throw new FileRefused(problems);
-  return {
+  const map = {
     ...emptyMap(),
     ...file,
     wordBank: (file.wordBank ?? []).map((entry, i) => ({ ...entry, id: entry.id ?? `bank-${i + 1}` })),
   };
+  return strictly(map, referenceProblems(file));
 }
 
-export const readMapText = (text: string): TopicMap => readMap(parseJson(text));
+export const readMapText = (text: string): Reading<TopicMap> => readJson(text, readMap);
 
 /** What a schema cannot say: ids unique in the file, links between two different topics of the map. */
 function referenceProblems({ topics, links, pictures, regions, groups, tours }: TopicMap): Problem[] {

@@ -1,6 +1,20 @@
 import { isUnfitName } from '../map/plain.js';
 import type { Problem } from '../requirements/params.js';
 
+/**
+ * What a reader made of a file: what it understood, null where that is nothing, and what it has to say of it, each thing
+ * with its place. A reader of a strict format understands all of a file or nothing.
+ */
+export interface Reading<T> {
+  value: T | null;
+  messages: readonly Problem[];
+}
+
+export const strictly = <T>(value: T, messages: readonly Problem[]): Reading<T> => ({
+  value: messages.length > 0 ? null : value,
+  messages,
+});
+
 /** Why a file was refused: one problem for each place. The message is the first, as a sentence. */
 export class FileRefused extends Error {
   override name = 'FileRefused';
@@ -8,6 +22,12 @@ export class FileRefused extends Error {
     const [first] = problems;
     super(first ? `${first.path} ${first.reason}` : 'the file was refused');
   }
+}
+
+/** What was understood, for whoever can do nothing with less. @throws FileRefused where that is nothing */
+export function understood<T>({ value, messages }: Reading<T>): T {
+  if (value === null) throw new FileRefused(messages);
+  return value;
 }
 
 interface SchemaError {
@@ -22,18 +42,18 @@ interface Validator {
 }
 
 /**
- * Throws `FileRefused` unless the value is of the format and keeps to its schema. The format comes first: of another
- * file's many differences, that it is another file is the one worth saying.
+ * What keeps a value from being a file of the format. The format comes first: of another file's many differences, that it
+ * is another file is the one worth saying.
  */
-export function insist(format: string, validate: Validator, value: unknown): void {
+export function problemsOf(format: string, validate: Validator, value: unknown): readonly Problem[] {
   const isObject = typeof value === 'object' && value !== null && !Array.isArray(value);
   const named = isObject ? (value as { format?: unknown }).format : undefined;
   if (named !== undefined && named !== format) {
-    throw new FileRefused([{ path: '$.format', reason: `must be "${format}"` }]);
+    return [{ path: '$.format', reason: `must be "${format}"` }];
   }
   const foreign = foreignProblems(value);
-  if (foreign.length > 0) throw new FileRefused(foreign);
-  if (!validate(value)) throw new FileRefused((validate.errors ?? []).map(problemOf));
+  if (foreign.length > 0) return foreign;
+  return validate(value) ? [] : (validate.errors ?? []).map(problemOf);
 }
 
 /** Levels of lists and records in a file, its root the first; an assignment's maps are four levels further down. */
@@ -96,14 +116,16 @@ const jsonPath = (pointer: string): string =>
     .map((part) => part.replace(/~1/g, '/').replace(/~0/g, '~'))
     .reduce((path, part) => (/^\d+$/.test(part) ? `${path}[${part}]` : `${path}.${part}`), '$');
 
-/** Parses JSON; text that is none is refused at `$` with a plain reason. */
-export function parseJson(text: string): unknown {
+/** Reads JSON text by a reader of its value; text that is none is refused at `$` with a plain reason. */
+export function readJson<T>(text: string, read: (value: unknown) => Reading<T>): Reading<T> {
+  let value: unknown;
   try {
-    return JSON.parse(text.replace(/^\ufeff/, '')) as unknown;
+    value = JSON.parse(text.replace(/^\ufeff/, ''));
   } catch (error) {
     if (!(error instanceof SyntaxError)) throw error;
-    throw new FileRefused([{ path: '$', reason: 'is not JSON, or the file was cut short' }]);
+    return { value: null, messages: [{ path: '$', reason: 'is not JSON, or the file was cut short' }] };
   }
+  return read(value);
 }
 
 export const under = (at: string, problems: readonly Problem[]): Problem[] =>

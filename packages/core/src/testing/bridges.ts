@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { understood } from '../formats/problems.js';
 import path from 'node:path';
 import { readAssignmentText } from '../formats/assignment-file.js';
 import { readMapText } from '../formats/map-file.js';
@@ -9,7 +10,7 @@ const file = (name: string): string =>
 
 /** A whole assignment with a starter and a reference, and a good student's map of it; it asks for nothing yet. */
 export const bridges = (requirements: Requirement[] = []): Assignment => ({
-  ...readAssignmentText(file('assignment.json')),
+  ...understood(readAssignmentText(file('assignment.json'))),
   requirements,
 });
-export const bridgesMap = (): TopicMap => readMapText(file('map.json'));
+export const bridgesMap = (): TopicMap => understood(readMapText(file('map.json')));
