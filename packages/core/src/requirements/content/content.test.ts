@@ -11,6 +11,22 @@ const three = mapOf([a, b, c], [link('a', 'b'), link('b', 'c')]);
 const empty = { name: 'an empty map', map: mapOf([]), status: 'unmet' as const, fraction: 0, flags: [] };
 
 requirementTester('topic-count', plain, [
+  {
+    name: 'what has no kind is named, and not counted',
+    params: { kinds: ['part'], min: 2 },
+    map: mapOf([topic('x'), topic('y', { kind: 'part' })]),
+    status: 'partly',
+    fraction: 0.5,
+    flags: [],
+  },
+  {
+    name: 'what stands beside the structure is named, and not counted',
+    params: { min: 2 },
+    map: mapOf([topic('x'), topic('y', { kind: 'target' })]),
+    status: 'partly',
+    fraction: 0.5,
+    flags: [],
+  },
   { name: 'enough', params: { min: 3, max: 3 }, map: three, status: 'met', fraction: 1, flags: [] },
   { name: 'few', params: { min: 4 }, map: three, status: 'partly', fraction: 0.75, flags: [] },
   {
@@ -25,6 +41,14 @@ requirementTester('topic-count', plain, [
 ]);
 
 requirementTester('link-count', plain, [
+  {
+    name: 'a link beside the structure is named, and not counted',
+    params: { min: 2 },
+    map: mapOf([topic('x'), topic('y')], [link('x', 'y'), link('y', 'x', { kind: 'shows' })]),
+    status: 'partly',
+    fraction: 0.5,
+    flags: [],
+  },
   { name: 'enough', params: { min: 2 }, map: three, status: 'met', fraction: 1, flags: [] },
   {
     name: 'few of a kind',
@@ -70,6 +94,14 @@ requirementTester('no-duplicate-topics', plain, [
 
 const noted = topic('n', { note: 'one two three four five', weblinks: [{ url: ' ', title: '' }] });
 requirementTester('supporting-material', plain, [
+  {
+    name: 'an empty place, and something else, are named and not counted',
+    params: { what: 'weblink', min: 2 },
+    map: mapOf([topic('x', { weblinks: [{ url: ' ' }] }), topic('y', { note: 'seen' })]),
+    status: 'unmet',
+    fraction: 0,
+    flags: [],
+  },
   { name: 'a note', map: mapOf([noted]), status: 'met', fraction: 1, flags: [] },
   {
     name: 'half of them',

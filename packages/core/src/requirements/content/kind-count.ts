@@ -1,5 +1,6 @@
 import { rangeAsksNothing } from '../count-range.js';
 import { ramp } from '../fractions.js';
+import { NEARLY_MESSAGES, uncountedTopics, withNearly } from '../nearly.js';
 import { requirementType } from '../types.js';
 import { kindNames } from '../words.js';
 
@@ -23,17 +24,19 @@ export const kindCount = requirementType({
     few: '{count} on the map: add {missing} more.',
     many: '{count} on the map: {over} too many.',
     tooMany: 'Keep {max} of them, the strongest ones.',
+    kindless: NEARLY_MESSAGES.kindless,
   },
   check: ({ kind, min, max }, { index }) => {
     const topics = index.map.topics.filter((topic) => index.kindOf(topic)?.id === kind);
     const count = topics.length;
     const over = max !== undefined && count > max;
-    return {
+    const verdict = {
       fraction: ramp(count, min, max),
       figures: { count },
       code: over ? 'many' : count < min ? 'few' : 'enough',
       data: { count, missing: min - count, ...(max !== undefined && { over: count - max }) },
       evidence: over ? [{ code: 'tooMany', data: { max }, topics: topics.map(({ id }) => id) }] : [],
     };
+    return withNearly(verdict, () => uncountedTopics(index, [kind]));
   },
 });

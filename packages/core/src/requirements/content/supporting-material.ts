@@ -1,7 +1,9 @@
 import type { Topic } from '../../map/types.js';
 import { isBlank } from '../../words/normal-form.js';
 import { ramp, share } from '../fractions.js';
+import { nearly } from '../nearly.js';
 import { requirementType } from '../types.js';
+import type { Finding } from '../types.js';
 import { kindNames, percent } from '../words.js';
 
 const KINDS_OF = ['any', 'picture', 'weblink', 'note', 'file', 'source'] as const;
@@ -14,8 +16,26 @@ const BEARS: Record<Exclude<What, 'any'>, (topic: Topic) => boolean> = {
   file: ({ files }) => (files ?? []).some(({ src }) => !isBlank(src)),
   source: ({ source }) => !isBlank(source),
 };
+/** Whether there is a place for it, whatever stands there. */
+const PLACES: typeof BEARS = {
+  picture: ({ pictures = [] }) => pictures.length > 0,
+  weblink: ({ weblinks = [] }) => weblinks.length > 0,
+  note: ({ note }) => note !== undefined,
+  file: ({ files = [] }) => files.length > 0,
+  source: ({ source }) => source !== undefined,
+};
 const bears = (topic: Topic, what: What): boolean =>
   what === 'any' ? Object.values(BEARS).some((test) => test(topic)) : BEARS[what](topic);
+
+/** Topics with material that does not count: an empty place for it, or another sort. */
+const nearlyBearing = (without: readonly Topic[], what: What): Finding[] =>
+  nearly(
+    without.flatMap((topic): Finding[] => {
+      const hasPlace = what === 'any' ? Object.values(PLACES).some((at) => at(topic)) : PLACES[what](topic);
+      const code = hasPlace ? 'hollow' : bears(topic, 'any') ? 'other' : null;
+      return code ? [{ code, data: { text: topic.text, what }, topics: [topic.id] }] : [];
+    }),
+  );
 
 const MATERIAL =
   '{what, select, picture {a picture} weblink {a web address} note {a note} file {a file} source {a source} other {a picture, web address, note, file or source}}';
@@ -44,6 +64,8 @@ export const supportingMaterial = requirementType({
   messages: {
     found: '{count} of {of} so far.',
     without: `Add ${MATERIAL} to “{text}”.`,
+    hollow: '“{text}” has a place for it that is still empty.',
+    other: `“{text}” bears something else, not ${MATERIAL}.`,
   },
   check: ({ what, min, minShare, kinds }, { index }) => {
     const topics = index.topicsOf(kinds);
@@ -56,7 +78,9 @@ export const supportingMaterial = requirementType({
       data: { count, of },
       evidence:
         minShare === undefined
-          ? []
+          ? count < min
+            ? nearlyBearing(without, what)
+            : []
           : without.map(({ id, text }) => ({ code: 'without', data: { text, what }, topics: [id] })),
     };
   },

@@ -3,6 +3,7 @@ import type { Topic } from '../../map/types.js';
 import { CLOSE } from '../../map/kinds.js';
 import type { MapIndex } from '../../map-index/map-index.js';
 import { allBut } from '../all-but.js';
+import { NEARLY_MESSAGES, uncountedLinks, withNearly } from '../nearly.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
 import { kindNames, ofThem, between } from '../words.js';
@@ -15,6 +16,18 @@ export function neighboursOf({ id }: Topic, index: MapIndex, direction: Directio
   const links = (direction === 'in' ? index.inLinks : index.outLinks).get(id) ?? [];
   return new Set(links.map(({ from, to }) => (from === id ? to : from)));
 }
+
+/** Topics that are joined to one, but not the way that counts. */
+export const otherWayRound = (topic: Topic, index: MapIndex, direction: Direction): Finding[] => {
+  const counted = neighboursOf(topic, index, direction);
+  return [...neighboursOf(topic, index, 'either')]
+    .filter((id) => !counted.has(id))
+    .map((id) => ({
+      code: 'otherWay',
+      data: { text: topic.text, other: index.topicById.get(id)!.text },
+      topics: [topic.id, id],
+    }));
+};
 
 export const linksPerTopic = requirementType({
   id: 'links-per-topic',
@@ -33,6 +46,8 @@ export const linksPerTopic = requirementType({
     share: ofThem('tied as asked'),
     few: '“{text}” has {count, plural, one {1 such tie} other {{count} such ties}}: add {missing} more.',
     many: '“{text}” has {count, plural, one {1 such tie} other {{count} such ties}}: {over} too many.',
+    otherWay: '“{text}” and “{other}” are joined, and the arrow does not lead the way that counts.',
+    besideLink: NEARLY_MESSAGES.besideLink,
   },
   check: ({ kinds, min, max, direction }, { index }) => {
     const topics = index.topicsOf(kinds);
@@ -44,6 +59,13 @@ export const linksPerTopic = requirementType({
         ? [{ code: 'many', data: { ...data, over: count - max }, topics: [topic.id] }]
         : [];
     });
-    return allBut(evidence, topics.length, 'topics');
+    return withNearly(allBut(evidence, topics.length, 'topics'), () => {
+      const few = topics.filter((topic) => neighboursOf(topic, index, direction).size < min - CLOSE);
+      const ids = new Set(few.map(({ id }) => id));
+      return [
+        ...few.flatMap((topic) => otherWayRound(topic, index, direction)),
+        ...uncountedLinks(index, undefined, ({ from, to }) => ids.has(from) || ids.has(to)),
+      ];
+    });
   },
 });

@@ -1,6 +1,7 @@
 import { CLOSE } from '../../map/kinds.js';
-import { neighboursOf } from './links-per-topic.js';
+import { neighboursOf, otherWayRound } from './links-per-topic.js';
 import { allBut } from '../all-but.js';
+import { withNearly } from '../nearly.js';
 import { requirementType } from '../types.js';
 import { kindNames, ofThem } from '../words.js';
 
@@ -24,19 +25,17 @@ export const sitsUnder = requirementType({
   messages: {
     share: ofThem('tied as asked'),
     loose: '“{text}” has {count, plural, =0 {none} other {only {count}}}: link it to a {parents} it belongs to.',
+    otherWay: '“{text}” and “{other}” are joined, and the arrow does not lead the way that counts.',
+    otherKind: '“{text}” is tied to “{other}”, which is no {parents}.',
   },
   check: ({ kinds, parents, min, direction }, { index, assignment }) => {
     const topics = index.topicsOf(kinds);
+    const isParent = (id: string): boolean => parents.includes(index.kindOf(index.topicById.get(id)!)?.id ?? '');
     const countOf = new Map(
-      topics.map((topic) => [
-        topic.id,
-        [...neighboursOf(topic, index, direction)].filter((id) =>
-          parents.includes(index.kindOf(index.topicById.get(id)!)?.id ?? ''),
-        ).length,
-      ]),
+      topics.map((topic) => [topic.id, [...neighboursOf(topic, index, direction)].filter(isParent).length]),
     );
     const others = topics.filter(({ id }) => countOf.get(id)! < min - CLOSE);
-    return allBut(
+    const verdict = allBut(
       others.map(({ id, text }) => ({
         code: 'loose',
         data: { text, count: countOf.get(id)!, parents: kindNames(assignment, parents) },
@@ -44,6 +43,18 @@ export const sitsUnder = requirementType({
       })),
       topics.length,
       'topics',
+    );
+    return withNearly(verdict, () =>
+      others.flatMap((topic) => [
+        ...otherWayRound(topic, index, direction).filter(({ topics: [, id = ''] = [] }) => isParent(id)),
+        ...[...neighboursOf(topic, index, direction)]
+          .filter((id) => !isParent(id))
+          .map((id) => ({
+            code: 'otherKind',
+            data: { text: topic.text, other: index.topicById.get(id)!.text, parents: kindNames(assignment, parents) },
+            topics: [topic.id, id],
+          })),
+      ]),
     );
   },
 });

@@ -16,6 +16,22 @@ const topics = [root, a, b, c, d];
 const rooted = assignmentOf({ root: 'Bridge' });
 
 requirementTester('links-per-topic', rooted, [
+  {
+    name: 'an arrow the other way is named, and not counted',
+    params: { min: 1, direction: 'in' },
+    map: mapOf([topic('x'), topic('y')], [link('x', 'y')]),
+    status: 'partly',
+    fraction: 0.5,
+    flags: ['x'],
+  },
+  {
+    name: 'a tie beside the structure is named, and not counted',
+    params: { min: 1 },
+    map: mapOf([topic('x'), topic('y')], [link('x', 'y', { kind: 'shows' })]),
+    status: 'unmet',
+    fraction: 0,
+    flags: ['x', 'y'],
+  },
   { name: 'each has one', map: mapOf(topics, tree), status: 'met', fraction: 1, flags: [] },
   {
     name: 'leaves have too few',
@@ -59,6 +75,14 @@ requirementTester('from-root', rooted, [
 
 requirementTester('sits-under', rooted, [
   {
+    name: 'a tie the other way is named, and not counted',
+    params: { kinds: ['own'], parents: ['part'], direction: 'in' },
+    map: mapOf([topic('x', { kind: 'own' }), topic('y', { kind: 'part' })], [link('x', 'y')]),
+    status: 'unmet',
+    fraction: 0,
+    flags: ['x'],
+  },
+  {
     name: 'tied to a root',
     params: { kinds: ['part'], parents: ['root', 'part'] },
     map: mapOf(topics, tree),
@@ -100,6 +124,14 @@ requirementTester('depth', rooted, [
 ]);
 
 requirementTester('main-branches', rooted, [
+  {
+    name: 'a topic that hangs on a link beside the structure is named, and not counted',
+    params: { min: 1 },
+    map: mapOf([topic('Bridge', { kind: 'root' }), topic('x')], [link('Bridge', 'x', { kind: 'shows' })]),
+    status: 'unmet',
+    fraction: 0,
+    flags: [],
+  },
   { name: 'no root', params: { min: 1 }, map: mapOf([topic('x')]), status: 'unmet', fraction: 0, flags: [] },
   { name: 'two', params: { min: 2, max: 3 }, map: mapOf(topics, tree), status: 'met', fraction: 1, flags: [] },
   { name: 'too few', params: { min: 4 }, map: mapOf(topics, tree), status: 'partly', fraction: 0.5, flags: [] },
@@ -193,6 +225,25 @@ requirementTester(
 );
 
 requirementTester('forms-cycle', rooted, [
+  {
+    name: 'a topic of another kind in the circle is named',
+    params: { kinds: ['part'], min: 2 },
+    map: mapOf([topic('x', { kind: 'part' }), topic('y', { kind: 'own' })], [link('x', 'y'), link('y', 'x')]),
+    status: 'partly',
+    fraction: 0.5,
+    flags: [],
+  },
+  {
+    name: 'an arrow the wrong way round and a plain line are named',
+    params: { min: 3 },
+    map: mapOf(
+      [topic('x'), topic('y'), topic('z')],
+      [link('x', 'y'), link('y', 'z'), link('x', 'z'), link('z', 'y', { arrow: 'none' })],
+    ),
+    status: 'unmet',
+    fraction: 0,
+    flags: [],
+  },
   {
     name: 'three round',
     map: mapOf([a, b, c], [link('a', 'b'), link('b', 'c'), link('c', 'a')]),
