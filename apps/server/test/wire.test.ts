@@ -2,13 +2,15 @@ import net from 'node:net';
 import { MessageType } from '@hocuspocus/server';
 import { workDocument } from '@ichnograph/contract';
 import * as encoding from 'lib0/encoding';
-import { Person, until } from './setup/client.js';
+import { endLater, Person, until } from './setup/client.js';
 
 /** A live connection on which anything at all can be written. */
 class RawSocket {
   closed = false;
   said = Buffer.alloc(0);
-  private constructor(private readonly socket: net.Socket) {}
+  private constructor(private readonly socket: net.Socket) {
+    endLater(() => socket.destroy());
+  }
 
   static async open({ url, cookie }: Person): Promise<RawSocket> {
     const { hostname, port, host, origin } = new URL(url);

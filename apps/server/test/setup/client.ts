@@ -63,7 +63,13 @@ export class Person {
   ): Promise<Answer<T>> {
     const response = await fetch(`${this.url}/api/${path}`, {
       method,
-      headers: { cookie: this.cookie, ...(body !== undefined && { 'content-type': 'application/json' }), ...headers },
+      // A connection kept for the next request would keep the test's process from ending.
+      headers: {
+        connection: 'close',
+        cookie: this.cookie,
+        ...(body !== undefined && { 'content-type': 'application/json' }),
+        ...headers,
+      },
       ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const set = response.headers.getSetCookie().find((one) => one.startsWith('ichnograph_session='));
@@ -97,6 +103,13 @@ export class Person {
   }
 }
 
+/** What would keep the test's process from ending: sockets say good-bye politely, and wait for the answer. */
+const ends: (() => void)[] = [];
+export const endLater = (end: () => void): void => void ends.push(end);
+afterAll(() => {
+  for (const end of ends.splice(0)) end();
+});
+
 export class LiveClient {
   readonly doc = new Y.Doc();
   readonly live = new LiveMap(this.doc, String(this.doc.clientID));
@@ -105,13 +118,16 @@ export class LiveClient {
   closedWith: number | null = null;
   closedBecause: string | null = null;
   messages: LiveMessage[] = [];
+  private readonly sockets: WebSocket[] = [];
   private readonly socket: HocuspocusProviderWebsocket;
   private readonly provider: HocuspocusProvider;
 
   constructor({ url }: Person, workId: string, headers: Record<string, string>) {
+    const { sockets } = this;
     class Socket extends WebSocket {
       constructor(address: string) {
         super(address, { headers });
+        sockets.push(this);
         // A socket closed before it was open says so as an error, when the provider no longer listens to it.
         this.on('error', () => undefined);
       }
@@ -143,6 +159,7 @@ export class LiveClient {
       },
     });
     this.provider.attach();
+    endLater(() => this.close());
   }
 
   get client(): string {
@@ -157,5 +174,6 @@ export class LiveClient {
     this.provider.destroy();
     this.socket.destroy();
     this.live.destroy();
+    for (const socket of this.sockets.splice(0)) socket.terminate();
   }
 }

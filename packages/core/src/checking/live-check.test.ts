@@ -67,6 +67,17 @@ test.each(['guided', 'free'] as const)(
   },
 );
 
+test('a move long after the last check is checked in its own time', () => {
+  let now = 0;
+  const asked = { ...whole, root: 'Arch', requirements: whole.requirements.filter(({ type }) => type === 'short-links') };
+  const live = new LiveCheck(asked, undefined, { limit: { milliseconds: 2000, now: () => now } });
+  const map = mapOf([topic('a', { text: 'Arch' }), topic('b', { x: 300 })], [link('a', 'b')]);
+  live.check(map);
+  now += 60_000;
+  const moved = EDITS.move!(map, 1);
+  expect(live.check(moved)).toEqual(checkMap(moved, asked));
+});
+
 test('what was moved only is not asked again by what does not read places', () => {
   const map = mapOf([topic('a', { text: 'Arch' }), topic('b', { x: 300 })], [link('a', 'b')]);
   const live = new LiveCheck(whole);

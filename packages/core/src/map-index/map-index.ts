@@ -30,13 +30,16 @@ export class MapIndex {
 
   /**
    * Takes over what does not depend on places from the index of the same map drawn otherwise: kinds, root, neighbours and
-   * levels, all by id. Called before anything is asked; nothing of the other index is held.
+   * levels, all by id. What the other was never asked for is left to be worked out here: its time is over. Called before
+   * anything is asked; nothing of the other index is held.
    */
   takeStructureOf(other: MapIndex): this {
     this.kinds = other.kinds;
-    const { root, neighbours, levels, branches } = other;
-    const own = { root: root && this.topicById.get(root.id)!, neighbours, levels, branches };
-    for (const [name, value] of Object.entries(own)) Object.defineProperty(this, name, { value });
+    for (const name of ['root', 'neighbours', 'levels', 'branches'] as const) {
+      if (!Object.hasOwn(other, name)) continue;
+      const value = name === 'root' ? other.root && this.topicById.get(other.root.id)! : other[name];
+      Object.defineProperty(this, name, { value });
+    }
     return this;
   }
 
