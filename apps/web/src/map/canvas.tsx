@@ -62,6 +62,8 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
 
 const NODE_TYPES = { topic: CanvasTopic };
 const EDGE_TYPES = { link: CanvasLink };
+/** What moved less was a click, screen pixels. */
+const LEAST_DRAG = 3;
 const NOT_MOVED = new Map<string, Spot>();
 
 /** What lies behind topics and links: regions, and pictures that belong to no topic. */
@@ -135,7 +137,7 @@ export function Canvas({
   const drop = (_event: unknown, node: TopicNode, dragged: TopicNode[]): void => {
     const step = { x: node.position.x - grasped.current.x, y: node.position.y - grasped.current.y };
     setMoved(NOT_MOVED);
-    if (step.x !== 0 || step.y !== 0)
+    if (Math.hypot(step.x, step.y) * flow.getZoom() >= LEAST_DRAG)
       gestures?.onMove(
         dragged.map(({ id }) => id),
         step,
@@ -212,7 +214,8 @@ export function Canvas({
         minZoom={0.08}
         maxZoom={4}
         proOptions={{ hideAttribution: true }}
-        nodeDragThreshold={3}
+        // From the first step on: `drop` tells a drag from a click, so that nothing of the way is lost.
+        nodeDragThreshold={0}
         onlyRenderVisibleElements={map.topics.length > 400}
         onMove={(event) => {
           // Movements without an event are the program's own.
