@@ -27,7 +27,7 @@ export function Crumbs({ fallback }: { fallback: ReactNode }) {
   if (!head) return fallback;
   return (
     <>
-      <nav aria-label="Where you are" className="flex min-w-0 flex-1 items-baseline gap-2 max-sm:sr-only">
+      <nav aria-label="Where you are" className="flex min-w-0 flex-1 items-baseline gap-2 max-md:sr-only">
         {head.crumbs.map(({ name, to }, i) => (
           <span
             key={name}

@@ -43,7 +43,7 @@ export function Shell() {
       <header className="no-print flex min-h-[46px] items-center gap-2 border-b border-rule bg-paper px-2 sm:gap-4 sm:px-4">
         <Link to="/" className="flex items-center gap-2 font-semibold">
           <Mark />
-          <span className="max-sm:sr-only">Ichnograph</span>
+          <span className="max-md:sr-only">Ichnograph</span>
         </Link>
         <Crumbs fallback={<Places me={me} />} />
         <PersonMenu me={me} />
@@ -101,7 +101,7 @@ function PersonMenu({ me }: { me: Me }) {
         <DropdownMenu.Trigger className="ml-auto flex max-w-[16rem] shrink-0 items-center whitespace-nowrap gap-1 rounded-sm px-2 py-1.5 hover:bg-canvas">
           <span className="truncate">
             {me.givenName}
-            <span className="max-sm:sr-only"> {me.familyName}</span>
+            <span className="max-md:sr-only"> {me.familyName}</span>
           </span>
           <ChevronDown aria-hidden size={14} />
         </DropdownMenu.Trigger>

@@ -190,7 +190,7 @@ export function ReportHead({ report }: { report: Report }) {
         </span>
         <span className="text-quiet">{sumWords(sumsOf(report))}</span>
       </p>
-      <div aria-hidden className="mt-2 flex h-1.5 bg-rule">
+      <div aria-hidden data-drawn className="mt-2 flex h-1.5 bg-rule">
         <div className="bg-action" style={{ width: share(({ status }) => (status === 'met' ? 1 : 0)) }} />
         <div
           className="bg-ochre"

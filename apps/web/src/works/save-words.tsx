@@ -27,7 +27,7 @@ export function SaveWords({ state }: { state: SaveState }) {
   const colour = state === 'saved' ? 'bg-action' : state === 'saving' || state === 'opening' ? 'bg-quiet' : 'bg-madder';
   return (
     <span className="inline-flex items-center gap-1.5" data-testid="save-state">
-      <span aria-hidden className={`h-2 w-2 shrink-0 ${colour}`} />
+      <span aria-hidden data-drawn className={`h-2 w-2 shrink-0 ${colour}`} />
       {WORDS[state]}
     </span>
   );
