@@ -26,7 +26,6 @@ export default ts.config(
           'bench/tsconfig.json',
           'e2e/tsconfig.json',
           'tsconfig.test.json',
-          'apps/web/tsconfig.test.json',
         ],
         tsconfigRootDir: import.meta.dirname,
       },
