@@ -1,5 +1,6 @@
 import { benchChecks, benchHeap } from './checks.js';
 import { benchPile } from './pile.js';
+import { benchRush } from './rush.js';
 import { benchSaving } from './saving.js';
 import { benchSizes } from './sizes.js';
 
@@ -7,6 +8,7 @@ const PARTS: Record<string, () => void | Promise<void>> = {
   checks: benchChecks,
   heap: benchHeap,
   pile: benchPile,
+  rush: benchRush,
   saving: benchSaving,
   sizes: benchSizes,
 };

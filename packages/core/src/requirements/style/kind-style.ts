@@ -9,19 +9,12 @@ import { kindNames, ofThem } from '../words.js';
 
 const PLAIN_OUTLINE = '#333333';
 
-/** Which of the three are asked for, by one word: a sentence lists them. */
-const askedOf = (shape: boolean, fill: boolean, outline: boolean): string =>
-  shape && fill && outline
-    ? 'all'
-    : shape && fill
-      ? 'shapeFill'
-      : shape && outline
-        ? 'shapeOutline'
-        : fill && outline
-          ? 'fillOutline'
-          : shape || fill || outline
-            ? 'one'
-            : 'none';
+/** Which of the three are asked for, in one word by which a sentence lists them: "shape_fill". */
+const askedOf = (looks: Record<'shape' | 'fill' | 'outline', boolean>): string =>
+  Object.entries(looks)
+    .filter(([, isAsked]) => isAsked)
+    .map(([name]) => name)
+    .join('_') || 'none';
 
 /** The kind each topic is to be compared with; null where there is none to be found. */
 function comparedKinds({ index, assignment }: CheckInput): Map<string, TopicKind | null> {
@@ -74,12 +67,12 @@ export const kindStyle = requirementType({
   sentence:
     'Every {kinds, select, undefined {topic} other {<b-kinds>{kinds}</b-kinds>}} is' +
     ' {asked, select, none {of a kind of the legend} other {drawn in its kind’s }}' +
-    '{shape, select, true {<b-shape>shape</b-shape>} other {}}{asked, select, shapeFill { and } shapeOutline { and } all {, } other {}}' +
-    '{fill, select, true {<b-fill>fill</b-fill>} other {}}{asked, select, fillOutline { and } all { and } other {}}' +
+    '{shape, select, true {<b-shape>shape</b-shape>} other {}}{asked, select, shape_fill { and } shape_outline { and } shape_fill_outline {, } other {}}' +
+    '{fill, select, true {<b-fill>fill</b-fill>} other {}}{asked, select, fill_outline { and } shape_fill_outline { and } other {}}' +
     '{outline, select, true {<b-outline>outline</b-outline>} other {}}',
   shown: ({ kinds, shape, fill, outline }, assignment) => ({
     kinds: kindNames(assignment, kinds),
-    asked: askedOf(shape, fill, outline),
+    asked: askedOf({ shape, fill, outline }),
   }),
   messages: {
     share: ofThem('drawn so'),
