@@ -61,7 +61,7 @@ export type {
 } from './requirements/types.js';
 export { english } from './wording/catalogue.js';
 export type { Catalogue } from './wording/catalogue.js';
-export { reasonOf, requirementParts, requirementSentence, say } from './wording/say.js';
+export { labelOf, reasonOf, requirementParts, requirementSentence, say } from './wording/say.js';
 export type { SentencePart } from './wording/say.js';
 export { reportFile } from './wording/report-file.js';
 export type { ReportFile } from './wording/report-file.js';

@@ -1,3 +1,4 @@
+import { labelOf } from '@ichnograph/core';
 import type { EvidenceMark } from '@ichnograph/core';
 import { useId } from 'react';
 
@@ -41,7 +42,7 @@ function Mark({ mark, hatch }: { mark: EvidenceMark; hatch: string }) {
         <>
           <rect {...rectOf(mark.box)} rx="2" fill={toneOf(mark.tone)} fillOpacity="0.13" stroke={toneOf(mark.tone)} />
           <text x={mark.box.left + 2} y={mark.box.top - 3} fontSize="11" fill={toneOf(mark.tone)}>
-            {mark.label}
+            {labelOf(mark.label)}
           </text>
         </>
       );
@@ -50,7 +51,7 @@ function Mark({ mark, hatch }: { mark: EvidenceMark; hatch: string }) {
         <>
           <rect {...rectOf(mark.box)} fill="none" stroke="#16202e" strokeWidth="1.5" strokeDasharray="10 5" />
           <text x={mark.box.left + 6} y={mark.box.top - 6} fontSize="13" fill="#16202e">
-            {mark.label}
+            {labelOf(mark.label)}
           </text>
         </>
       );

@@ -4,6 +4,7 @@ import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { checkedExample } from '../examples/example-views.js';
 import { requirementTypes } from '../requirements/registry.js';
 import { need } from '../testing/random-maps.js';
+import { labelOf } from '../wording/say.js';
 import { evidenceMarks } from './evidence-marks.js';
 import type { EvidenceMark } from './evidence-marks.js';
 
@@ -72,7 +73,7 @@ test.each(requirementTypes().map(({ id }) => id))(
         const numbers = 'at' in mark ? Object.values(mark.at) : Object.values(mark.box);
         expect(numbers.filter((value) => !Number.isFinite(value))).toEqual([]);
         if ('box' in mark) expect(mark.box.right - mark.box.left).toBeGreaterThan(0);
-        if ('label' in mark) expect(mark.label).not.toMatch(/undefined|NaN/);
+        if ('label' in mark) expect(labelOf(mark.label)).not.toMatch(/undefined|NaN/);
       }
     }
   },

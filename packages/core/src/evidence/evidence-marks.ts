@@ -10,6 +10,7 @@ import { propositionOf } from '../propositions/sentence.js';
 import { withDefaults } from '../requirements/params.js';
 import { paperSide } from '../requirements/layout/fits-paper.js';
 import { requirementTypeOf } from '../requirements/registry.js';
+import type { Label } from './labels.js';
 import type { Evidence, Result } from '../requirements/types.js';
 
 /** What is drawn over a map while a requirement is chosen, beside the numbered rings: canvas units, for any drawing. */
@@ -19,9 +20,9 @@ export type EvidenceMark =
   /** what lies on something else */
   | { mark: 'overlap'; box: Box }
   /** a topic's place in the whole: its level, branch or part; marks of one tone belong together */
-  | { mark: 'tint'; box: Box; tone: number; label: string }
+  | { mark: 'tint'; box: Box; tone: number; label: Label }
   /** how far a sheet reaches on which the smallest words can just be read */
-  | { mark: 'paper'; box: Box; label: string }
+  | { mark: 'paper'; box: Box; label: Label }
   /** a link that points the wrong way: how it reads now, and how it would read */
   | { mark: 'turn'; at: Point; now: string; turned: string };
 
@@ -71,19 +72,24 @@ const coveredPhrases: Draw = ({ index, evidence }) => {
   });
 };
 
-const tint = (index: MapIndex, id: string, tone: number, label: string): EvidenceMark => ({
+const tint = (index: MapIndex, id: string, tone: number, label: Label): EvidenceMark => ({
   mark: 'tint',
   box: boxOf(index.topicById.get(id)!, AROUND),
   tone,
   label,
 });
 
-const levels: Draw = ({ index }) => [...index.levels].map(([id, level]) => tint(index, id, level, `level ${level}`));
+const levels: Draw = ({ index }) =>
+  [...index.levels].map(([id, level]) => tint(index, id, level, { code: 'level', data: { level } }));
 
 const branches: Draw = ({ index }) => {
   const tones = new Map(index.mainBranches.map(({ id }, i) => [id, i]));
   return [...index.branches].flatMap(([id, of]) =>
-    [...of].slice(0, 1).map((branch) => tint(index, id, tones.get(branch)!, index.topicById.get(branch)!.text)),
+    [...of]
+      .slice(0, 1)
+      .map((branch) =>
+        tint(index, id, tones.get(branch)!, { code: 'branch', data: { text: index.topicById.get(branch)!.text } }),
+      ),
   );
 };
 
@@ -94,11 +100,15 @@ const parts: Draw = ({ index }) => {
   );
   return found.length < 2
     ? []
-    : found.flatMap((part, tone) => part.map((id) => tint(index, id, tone, `part ${tone + 1}`)));
+    : found.flatMap((part, tone) =>
+        part.map((id) => tint(index, id, tone, { code: 'part', data: { part: tone + 1 } })),
+      );
 };
 
 const circles: Draw = ({ index }) =>
-  index.cycles.flatMap((part, tone) => part.map((id) => tint(index, id, tone, `circle ${tone + 1}`)));
+  index.cycles.flatMap((part, tone) =>
+    part.map((id) => tint(index, id, tone, { code: 'circle', data: { circle: tone + 1 } })),
+  );
 
 const paper: Draw = ({ index, params }) => {
   const { topics } = index.map;
@@ -115,7 +125,7 @@ const paper: Draw = ({ index, params }) => {
   const [width, height] = [sheet.width / scale, sheet.height / scale];
   const [x, y] = [(around.left + around.right) / 2, (around.top + around.bottom) / 2];
   const box = { left: x - width / 2, top: y - height / 2, right: x + width / 2, bottom: y + height / 2 };
-  return [{ mark: 'paper', box, label: `${name} at ${point} point` }];
+  return [{ mark: 'paper', box, label: { code: 'paper', data: { name, point } } }];
 };
 
 const turns: Draw = ({ index, evidence }) => {

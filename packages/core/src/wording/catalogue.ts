@@ -1,4 +1,6 @@
 import type { ReasonCode } from '../map/reasons.js';
+import { LABELS } from '../evidence/labels.js';
+import type { Label } from '../evidence/labels.js';
 import { REASONS } from '../map/reasons.js';
 import { requirementTypeOf } from '../requirements/registry.js';
 import { UNCHECKED } from '../requirements/unchecked.js';
@@ -11,6 +13,8 @@ export interface Catalogue {
   sentence: (type: string) => string | undefined;
   /** a summary or a piece of evidence of a requirement type */
   message: (type: string, code: string) => string | undefined;
+  /** what is written beside what is drawn for a requirement */
+  label: (code: Label['code']) => string;
   /** why a command will not do it */
   reason: (code: ReasonCode) => string;
 }
@@ -20,5 +24,6 @@ export const english: Catalogue = {
   locale: 'en-GB',
   sentence: (type) => requirementTypeOf(type)?.sentence,
   message: (type, code) => requirementTypeOf(type)?.messages[code] ?? UNCHECKED[code],
+  label: (code) => LABELS[code],
   reason: (code) => REASONS[code],
 };

@@ -1,3 +1,4 @@
+import type { Label } from '../evidence/labels.js';
 import type { Refusal } from '../map/changes.js';
 import type { Assignment, Requirement } from '../map/types.js';
 import { withDefaults } from '../requirements/params.js';
@@ -67,6 +68,10 @@ export const requirementSentence = (
   requirementParts(requirement, assignment, catalogue)
     .map((part) => (typeof part === 'string' ? part : part.text))
     .join('');
+
+/** What is written beside what is drawn for a requirement. */
+export const labelOf = ({ code, data }: Label, catalogue: Catalogue = english): string =>
+  formatted(catalogue.label(code), catalogue.locale, data);
 
 /** Why a command will not do what was asked. */
 export const reasonOf = ({ code, data = {} }: Refusal, catalogue: Catalogue = english): string =>
