@@ -1,4 +1,4 @@
-import { boxOf, drawnMarks, evidenceMarks, unionOf } from '@ichnograph/core';
+import { boxOf, drawnBox, drawnMarks, evidenceMarks, unionOf } from '@ichnograph/core';
 import type { Assignment, Requirement, Result, TopicMap } from '@ichnograph/core';
 import { useMemo } from 'react';
 import { STATUS_COLOURS } from '../ui/balloon';
@@ -26,7 +26,7 @@ export function CheckedMap({ map, assignment, requirement, result, label }: Prop
   const flagged = new Set(
     result.evidence.filter(({ flag }) => flag !== false).flatMap(({ topics, links }) => [...topics, ...links]),
   );
-  const drawn = unionOf(drawings.flatMap(({ drawing }) => drawing.box ?? []));
+  const drawn = drawnBox(map, legend);
   if (!drawn) return null;
   // A sheet of paper is larger than what lies on it.
   const box = unionOf([drawn, ...marks.flatMap((one) => (one.mark === 'paper' ? [one.box] : []))])!;

@@ -29,8 +29,12 @@ export const linkMark: MarkType<Link> = {
   },
   isCopied: true,
   moved: (link) => link,
+  bounds: (link, scene) => {
+    const { line, phrase } = drawn(link, scene);
+    return unionOf([...(line.length > 0 ? [boxAround(line)] : []), ...(phrase ? [phrase.box] : [])]);
+  },
   draw: (link, scene) => {
-    const { line, path, heads, phrase, style } = drawn(link, scene);
+    const { path, heads, phrase, style } = drawn(link, scene);
     const stroke = { colour: style.colour, width: style.width, dash: style.dash };
     const shapes: DrawnShape[] = [
       ...(path === '' ? [] : [{ draw: 'path', part: 'line', d: path, fill: 'none', stroke } as const]),
@@ -39,8 +43,7 @@ export const linkMark: MarkType<Link> = {
       ),
       ...(phrase ? wordsOn(phrase) : []),
     ];
-    const boxes = [...(line.length > 0 ? [boxAround(line)] : []), ...(phrase ? [phrase.box] : [])];
-    return { at: { x: 0, y: 0 }, z: style.z, shapes, box: unionOf(boxes) };
+    return { at: { x: 0, y: 0 }, z: style.z, shapes };
   },
   hits: (link, at, scene) => {
     const { line, phrase } = drawn(link, scene);

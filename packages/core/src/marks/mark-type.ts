@@ -39,8 +39,6 @@ export interface Drawing {
   /** what is lower is drawn first; at one z, in the order of the registry */
   z: number;
   shapes: readonly DrawnShape[];
-  /** around all of it, in map coordinates; null where there is nothing to see */
-  box: Box | null;
 }
 
 /** What a mark is drawn among. */
@@ -72,6 +70,8 @@ export interface MarkType<T extends { id: string } = { id: string }> {
   /** whether copying and a starter take it along */
   isCopied: boolean;
   moved(mark: T, step: Point): T;
+  /** around all that is drawn of it, in map coordinates; null where there is nothing to see */
+  bounds(mark: T, scene: Scene): Box | null;
   draw(mark: T, scene: Scene): Drawing | null;
   /** whether a point of the map is on it */
   hits(mark: T, at: Point, scene: Scene): boolean;

@@ -57,13 +57,15 @@ test('what can be seen is drawn from behind: regions, pictures, links, topics; e
     'topics c',
   ]);
   const around = drawnBox(whole, legend)!;
-  for (const { drawing } of drawn) {
-    expect(drawing.box!.left).toBeGreaterThanOrEqual(around.left);
-    expect(drawing.box!.bottom).toBeLessThanOrEqual(around.bottom);
+  for (const { drawing } of drawn)
     for (const shape of drawing.shapes)
       if (shape.draw === 'words')
-        for (const line of shape.lines) expect(drawing.at.x + line.x).toBeGreaterThanOrEqual(drawing.box!.left - 0.01);
-  }
+        for (const { x, y, width } of shape.lines) {
+          expect(drawing.at.x + x).toBeGreaterThanOrEqual(around.left);
+          expect(drawing.at.x + x + width).toBeLessThanOrEqual(around.right);
+          expect(drawing.at.y + y).toBeGreaterThan(around.top);
+          expect(drawing.at.y + y).toBeLessThan(around.bottom);
+        }
   const svg = mapToSvg(whole, legend);
   for (const words of ['Spans', 'A bridge at dusk', 'carries']) expect(svg).toContain(words);
   expect(svg).not.toContain('files/bridge.png');

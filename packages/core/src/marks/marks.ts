@@ -69,8 +69,10 @@ export const drawMark = <C extends Collection>(list: C, mark: MemberOf<C>, scene
   (MARKS[list] as MarkType<MemberOf<C>>).draw(mark, scene);
 
 /** The box around all that is drawn of a map, in canvas units; null for an empty one. */
-export const drawnBox = (map: TopicMap, legend: Legend | undefined): Box | null =>
-  unionOf(drawnMarks(map, legend).flatMap(({ drawing }) => drawing.box ?? []));
+export function drawnBox(map: TopicMap, legend: Legend | undefined): Box | null {
+  const scene = sceneOf(map, legend);
+  return unionOf(layered.flatMap((type) => marksOf(map, type).flatMap((mark) => type.bounds(mark, scene) ?? [])));
+}
 
 /** The id of the topmost mark of some list at a point of the map. */
 export function markAt(map: TopicMap, legend: Legend | undefined, list: Collection, at: Point): string | undefined {

@@ -17,6 +17,7 @@ export const pictureMark: MarkType<LoosePicture> = {
   onTopics: (picture) => picture,
   isCopied: true,
   moved: (picture, step) => ({ ...picture, x: picture.x + step.x, y: picture.y + step.y }),
+  bounds: (picture) => boxOf(picture),
   draw: ({ x, y, width, height, alt, z = 0 }) => {
     const { left, top, right, bottom } = boxOf({ x: 0, y: 0, width, height });
     const block = layoutText(alt, { fontSize: SIZE, italic: true }, Math.max(SIZE, width - 2 * ROOM));
@@ -50,7 +51,6 @@ export const pictureMark: MarkType<LoosePicture> = {
           italic: true,
         },
       ],
-      box: boxOf({ x, y, width, height }),
     };
   },
   hits: (picture, at) => holdsPoint(boxOf(picture), at),

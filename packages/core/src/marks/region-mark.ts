@@ -1,14 +1,14 @@
 import { polygonContains, polygonHull } from 'd3-polygon';
 import { pathData } from '../geometry/draw-link.js';
-import { boxAround, boxOf, unionOf } from '../geometry/points.js';
-import type { Box, Point } from '../geometry/points.js';
+import { boxAround, boxOf } from '../geometry/points.js';
+import type { Point } from '../geometry/points.js';
 import { layoutText } from '../geometry/text.js';
 import { REGION } from '../map/types.js';
 import type { Region } from '../map/types.js';
 import type { MarkType, Scene } from './mark-type.js';
 
 /** How far its outline stays from what it holds, and how wide its title runs before it wraps; canvas units. */
-const [AROUND, TITLE_SIZE, TITLE_WIDTH] = [18, 13, 220];
+const [AROUND, TITLE_SIZE, TITLE_WIDTH, TITLE_GAP] = [18, 13, 220, 4];
 const INK = '#4d5867';
 /** Behind all that stands on it. */
 const Z = -1e7;
@@ -27,6 +27,8 @@ function outlineOf({ topics }: Region, { topicById }: Scene): Point[] | null {
   return polygonHull(corners)?.map(([x, y]) => ({ x, y })) ?? null;
 }
 
+const titleOf = ({ title }: Region) => layoutText(title, { fontSize: TITLE_SIZE, bold: true }, TITLE_WIDTH);
+
 export const regionMark: MarkType<Region> = {
   list: 'regions',
   name: 'region',
@@ -39,12 +41,21 @@ export const regionMark: MarkType<Region> = {
   },
   isCopied: true,
   moved: (region) => region,
+  bounds: (region, scene) => {
+    const outline = outlineOf(region, scene);
+    if (!outline) return null;
+    const [around, title] = [boxAround(outline), titleOf(region)];
+    return {
+      ...around,
+      top: around.top - title.height - TITLE_GAP,
+      right: Math.max(around.right, around.left + title.width),
+    };
+  },
   draw: (region, scene) => {
     const outline = outlineOf(region, scene);
     if (!outline) return null;
-    const around = boxAround(outline);
-    const title = layoutText(region.title, { fontSize: TITLE_SIZE, bold: true }, TITLE_WIDTH);
-    const above: Box = { ...around, top: around.top - title.height - 4 };
+    const [{ left, top }, title] = [boxAround(outline), titleOf(region)];
+    const first = top - title.height - TITLE_GAP;
     return {
       at: { x: 0, y: 0 },
       z: Z,
@@ -61,8 +72,8 @@ export const regionMark: MarkType<Region> = {
           draw: 'words',
           lines: title.lines.map((line, i) => ({
             ...line,
-            x: around.left,
-            y: above.top + (i + 0.5) * title.lineHeight + TITLE_SIZE * 0.34,
+            x: left,
+            y: first + (i + 0.5) * title.lineHeight + TITLE_SIZE * 0.34,
           })),
           ink: INK,
           size: TITLE_SIZE,
@@ -70,7 +81,6 @@ export const regionMark: MarkType<Region> = {
           italic: false,
         },
       ],
-      box: unionOf([around, { ...above, right: Math.max(above.right, above.left + title.width) }]),
     };
   },
   hits: (region, { x, y }, scene) => {

@@ -24,6 +24,7 @@ export const topicMark: MarkType<Topic> = {
   onTopics: (topic) => topic,
   isCopied: true,
   moved: (topic, step) => ({ ...topic, x: topic.x + step.x, y: topic.y + step.y }),
+  bounds: (topic) => boxOf(topic),
   draw: (topic, { legend }) => {
     const { style, outline, fold, lines } = drawTopic(topic, legend);
     const colour = style.shape === 'plain' ? 'none' : style.outline;
@@ -33,7 +34,7 @@ export const topicMark: MarkType<Topic> = {
       ...(fold ? [{ draw: 'path', part: 'fold', d: fold, fill: 'none', stroke: stroke(1) } as const] : []),
       { draw: 'words', lines, ink: style.ink, size: style.fontSize, bold: style.bold, italic: style.italic },
     ];
-    return { at: { x: topic.x, y: topic.y }, z: style.z, shapes, box: boxOf(topic) };
+    return { at: { x: topic.x, y: topic.y }, z: style.z, shapes };
   },
   hits: (topic, at) => holdsPoint(boxOf(topic, REACH), at),
 };

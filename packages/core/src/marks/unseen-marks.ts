@@ -4,7 +4,7 @@ import type { MarkType } from './mark-type.js';
 
 /** What a map holds that is not itself drawn: topics that belong together, ways through a map, terms that wait. */
 
-const unseen = { draw: () => null, hits: () => false } as const;
+const unseen = { bounds: () => null, draw: () => null, hits: () => false } as const;
 
 export const groupMark: MarkType<Group> = {
   ...unseen,
