@@ -104,7 +104,22 @@ describe('propose, spoil and review', () => {
     expect(findings[0]).toMatchObject({ requirements: expect.any(Array), sentence: expect.stringMatching(/\.$/) });
   });
 
+  test('terms prints the terms of an outline, and what it says of single lines', () => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'ichnograph outline '));
+    const file = path.join(folder, 'outline.txt');
+    writeFileSync(file, 'Bridge\n  Arch | vault\n  arch\n');
+    expect(printed(tool('terms', file, '--kinds', 'root,part'))).toEqual({
+      terms: [
+        { text: 'Bridge', accept: [], level: 1, under: null, kind: 'root' },
+        { text: 'Arch', accept: ['vault'], level: 2, under: 'Bridge', kind: 'part' },
+      ],
+      messages: [{ line: 3, message: '“Arch” stands further up already, so it is not taken twice.' }],
+    });
+  });
+
   test.each<[string, string[], RegExp]>([
+    ['terms', [], /^usage: terms/],
+    ['terms', ['no such file'], /no such file: \$ could not be read \(ENOENT\)/],
     ['propose', [assignment], /^usage: propose/],
     ['propose', [map, map], /map\.json: \$\.format/],
     ['spoil', [assignment, map, 'toString', '1'], /no way to spoil/],

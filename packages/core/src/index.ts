@@ -61,7 +61,7 @@ export type {
 } from './requirements/types.js';
 export { english } from './wording/catalogue.js';
 export type { Catalogue } from './wording/catalogue.js';
-export { labelOf, reasonOf, requirementParts, requirementSentence, say } from './wording/say.js';
+export { labelOf, outlineSentence, reasonOf, requirementParts, requirementSentence, say } from './wording/say.js';
 export type { SentencePart } from './wording/say.js';
 export { reportFile } from './wording/report-file.js';
 export type { ReportFile } from './wording/report-file.js';
@@ -71,6 +71,8 @@ export { asItsKind, setLinkKind, setLooks, setTopicKind } from './commands/looks
 export { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './commands/whole-map.js';
 export type { Copied } from './commands/whole-map.js';
 export { freeSpot } from './commands/free-spot.js';
+export { readOutline } from './outline/outline.js';
+export type { OutlineMessage, OutlineTerm } from './outline/outline.js';
 export { FileRefused, understood } from './formats/problems.js';
 export type { Reading } from './formats/problems.js';
 export { readMap, readMapText, writeMap } from './formats/map-file.js';

@@ -1,6 +1,8 @@
 import type { ReasonCode } from '../map/reasons.js';
 import { LABELS } from '../evidence/labels.js';
 import type { Label } from '../evidence/labels.js';
+import { OUTLINE_MESSAGES } from '../outline/outline.js';
+import type { OutlineMessage } from '../outline/outline.js';
 import { REASONS } from '../map/reasons.js';
 import { requirementTypeOf } from '../requirements/registry.js';
 import { UNCHECKED } from '../requirements/unchecked.js';
@@ -15,6 +17,8 @@ export interface Catalogue {
   message: (type: string, code: string) => string | undefined;
   /** what is written beside what is drawn for a requirement */
   label: (code: Label['code']) => string;
+  /** what is said of a line of an outline */
+  outline: (code: OutlineMessage['code']) => string;
   /** why a command will not do it */
   reason: (code: ReasonCode) => string;
 }
@@ -25,5 +29,6 @@ export const english: Catalogue = {
   sentence: (type) => requirementTypeOf(type)?.sentence,
   message: (type, code) => requirementTypeOf(type)?.messages[code] ?? UNCHECKED[code],
   label: (code) => LABELS[code],
+  outline: (code) => OUTLINE_MESSAGES[code],
   reason: (code) => REASONS[code],
 };

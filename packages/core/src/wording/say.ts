@@ -1,4 +1,5 @@
 import type { Label } from '../evidence/labels.js';
+import type { OutlineMessage } from '../outline/outline.js';
 import type { Refusal } from '../map/changes.js';
 import type { Assignment, Requirement } from '../map/types.js';
 import { withDefaults } from '../requirements/params.js';
@@ -72,6 +73,10 @@ export const requirementSentence = (
 /** What is written beside what is drawn for a requirement. */
 export const labelOf = ({ code, data }: Label, catalogue: Catalogue = english): string =>
   formatted(catalogue.label(code), catalogue.locale, data);
+
+/** What is said of a line of an outline. */
+export const outlineSentence = ({ code, data }: OutlineMessage, catalogue: Catalogue = english): string =>
+  formatted(catalogue.outline(code), catalogue.locale, data);
 
 /** Why a command will not do what was asked. */
 export const reasonOf = ({ code, data = {} }: Refusal, catalogue: Catalogue = english): string =>

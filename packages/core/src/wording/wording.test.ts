@@ -1,6 +1,7 @@
 import { checkMap } from '../checking/check-map.js';
 import { setText } from '../commands/topics.js';
 import { LABELS } from '../evidence/labels.js';
+import { OUTLINE_MESSAGES } from '../outline/outline.js';
 import { REASONS } from '../map/reasons.js';
 import { requirementTypes } from '../requirements/registry.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
@@ -17,6 +18,7 @@ const other: Catalogue = {
   sentence: (type) => (type === 'topic-count' ? 'Mindestens <b-min>{min}</b-min> Themen' : `Satz ${type}`),
   message: (type, code) =>
     `${type}/${code}: ${code === 'few' ? '{count, plural, one {ein Thema} other {{count} Themen}}' : '–'}`,
+  outline: (code) => `Zeile: ${code}`,
   label: (code) => `Zeichen: ${code}`,
   reason: (code) => `Nein: ${code}`,
 };
@@ -84,7 +86,12 @@ test('texts of a map are quoted as they are, whatever they hold', () => {
 
 test('every English message is one that the library reads, and a code without one is an error of ours', () => {
   const messages = requirementTypes().flatMap((type) => Object.values(type.messages));
-  for (const message of [...messages, ...Object.values(REASONS), ...Object.values(LABELS)])
+  for (const message of [
+    ...messages,
+    ...Object.values(REASONS),
+    ...Object.values(LABELS),
+    ...Object.values(OUTLINE_MESSAGES),
+  ])
     expect(() => formatted(message, english.locale, {})).not.toThrow(SyntaxError);
   for (const { sentence } of requirementTypes())
     expect(() => formattedParts(sentence, english.locale, {}, {})).not.toThrow(SyntaxError);
