@@ -71,7 +71,7 @@ describe('check', () => {
   });
 });
 
-describe('propose, spoil and review', () => {
+describe('propose, spoil, review, terms and starter', () => {
   const sample = (name: string): string => path.join('packages/core/testdata/bridges', name);
   const [assignment, map] = [sample('assignment.json'), sample('map.json')];
   const tool = (name: string, ...args: string[]) => node([`apps/cli/dist/${name}.js`, ...args]);
@@ -117,7 +117,14 @@ describe('propose, spoil and review', () => {
     });
   });
 
+  test('starter prints the map made from an assignment’s terms', () => {
+    const map = printed<{ format: string; topics: { text: string }[] }>(tool('starter', assignment));
+    expect(map.format).toBe('ichnograph-map');
+    expect(map.topics.length).toBeGreaterThan(0);
+  });
+
   test.each<[string, string[], RegExp]>([
+    ['starter', [map], /map\.json: \$\.format/],
     ['terms', [], /^usage: terms/],
     ['terms', ['no such file'], /no such file: \$ could not be read \(ENOENT\)/],
     ['propose', [assignment], /^usage: propose/],

@@ -72,6 +72,7 @@ export { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './comman
 export type { Copied } from './commands/whole-map.js';
 export { freeSpot } from './commands/free-spot.js';
 export { readOutline } from './outline/outline.js';
+export { starterFrom } from './outline/starter.js';
 export type { OutlineMessage, OutlineTerm } from './outline/outline.js';
 export { FileRefused, understood } from './formats/problems.js';
 export type { Reading } from './formats/problems.js';

@@ -1,0 +1,85 @@
+import { stratify, tree } from 'd3-hierarchy';
+import { fitTopic } from '../geometry/fit.js';
+import { emptyMap } from '../map/types.js';
+import type { Assignment, Link, Term, Topic, TopicMap } from '../map/types.js';
+import { normalForm } from '../words/normal-form.js';
+
+/** How far topics stand apart beside and below each other, canvas units. */
+const [BESIDE, BELOW] = [28, 74];
+
+/** What a forest hangs from, so that it is a tree; nobody sees it. */
+const ALL = 'all';
+
+type Given = Pick<Assignment, 'terms' | 'root' | 'legend'>;
+
+/**
+ * A starter map made from the terms that are to be on the map, and from the root: a topic for each, linked from what it is
+ * handed out under, each level of the outline below the last. Nothing overlaps; the links of a tree do not cross (Buchheim,
+ * Jünger and Leipert, *Improving Walker's algorithm to run in linear time*, 2002). Twice the same map for the same terms.
+ */
+export function starterFrom(assignment: Given): TopicMap {
+  const terms = termsOnTheMap(assignment);
+  const idOf = new Map(terms.map(({ text }, i) => [normalForm(text), `topic-${i + 1}`]));
+  const parentOf = parents(terms, idOf);
+  const drafts = terms.map(({ text, kind }, i): Topic => {
+    const draft: Topic = { id: `topic-${i + 1}`, text, kind: kind ?? null, x: 0, y: 0, width: 1, height: 1 };
+    return { ...draft, ...fitTopic(draft, assignment.legend) };
+  });
+  const links = drafts.flatMap(({ id }): Omit<Link, 'id'>[] => {
+    const from = parentOf.get(id);
+    return from === undefined ? [] : [{ from, to: id, phrase: '', kind: null }];
+  });
+  return {
+    ...emptyMap(),
+    topics: placed(drafts, parentOf),
+    links: links.map((link, i) => ({ id: `link-${i + 1}`, ...link })),
+  };
+}
+
+/** The terms placed on the map, in their order; the root first where no term of them is it. */
+function termsOnTheMap({ terms, root, legend }: Given): Term[] {
+  const isRoot = ({ text }: Term): boolean => root !== undefined && normalForm(text) === normalForm(root);
+  const there = terms.filter((term) => term.place === 'map' || isRoot(term));
+  const kind = legend.topicKinds.find((one) => one.root)?.id ?? null;
+  const once = [...new Map(there.toReversed().map((term) => [normalForm(term.text), term])).values()].toReversed();
+  return root === undefined || once.some(isRoot) ? once : [{ text: root, kind }, ...once];
+}
+
+/** What each topic hangs from, by id; of terms that stand under each other in a ring, the first hangs from nothing. */
+function parents(terms: readonly Term[], idOf: ReadonlyMap<string, string>): Map<string, string> {
+  const parentOf = new Map<string, string>();
+  for (const { text, under } of terms) {
+    const [id, from] = [idOf.get(normalForm(text))!, under == null ? undefined : idOf.get(normalForm(under))];
+    if (from !== undefined && !isBelow(from, id, parentOf)) parentOf.set(id, from);
+  }
+  return parentOf;
+}
+
+function isBelow(id: string, top: string, parentOf: ReadonlyMap<string, string>): boolean {
+  for (let at: string | undefined = id; at !== undefined; at = parentOf.get(at)) if (at === top) return true;
+  return false;
+}
+
+function placed(drafts: readonly Topic[], parentOf: ReadonlyMap<string, string>): Topic[] {
+  const seen = new Map(drafts.map((topic) => [topic.id, topic]));
+  const root = stratify<{ id: string; parent: string | null }>()
+    .id(({ id }) => id)
+    .parentId(({ parent }) => parent)([
+    { id: ALL, parent: null },
+    ...drafts.map(({ id }) => ({ id, parent: parentOf.get(id) ?? ALL })),
+  ]);
+  const width = (id: string): number => seen.get(id)?.width ?? 0;
+  tree<{ id: string; parent: string | null }>()
+    .nodeSize([1, 1])
+    .separation((a, b) => (width(a.data.id) + width(b.data.id)) / 2 + BESIDE)(root);
+  const heights: number[] = [];
+  root.each(({ data, depth }) => {
+    heights[depth] = Math.max(heights[depth] ?? 0, seen.get(data.id)?.height ?? 0);
+  });
+  const tops = heights.map((_, depth) => heights.slice(1, depth).reduce((sum, height) => sum + height + BELOW, 0));
+  const at = new Map(root.descendants().map((node) => [node.data.id, node]));
+  return drafts.map((topic) => {
+    const { x = 0, depth } = at.get(topic.id)!;
+    return { ...topic, x: Math.round(x), y: Math.round(tops[depth]! + heights[depth]! / 2) };
+  });
+}
