@@ -41,7 +41,7 @@ export interface LargeClass {
 
 /**
  * A class with its own teacher, given the demo's assignment; its works are copies of one that was handed in.
- * @param submissions of each student; none: their works are begun
+ * @param submissions of each student; none: their works are in progress
  */
 export async function classOf(database: mysql.Connection, size: number, submissions: number): Promise<LargeClass> {
   const row = async <T>(sql: string): Promise<T> => ((await database.query(sql)) as unknown as [T[]])[0][0]!;
@@ -65,7 +65,7 @@ export async function classOf(database: mysql.Connection, size: number, submissi
   const students: LargeClass['students'] = [];
   for (let i = 0; i < size; i++) {
     const [id, work] = [await person(`bench-${size}-${i}`, 'student', 'student'), randomUUID()];
-    const state = submissions > 0 ? 'handed in' : 'begun';
+    const state = submissions > 0 ? 'handed in' : 'in progress';
     await database.query('INSERT INTO work VALUES (?, ?, ?, ?, NOW())', [work, publication, revision.id, state]);
     await database.query('INSERT INTO work_member VALUES (?, ?, ?)', [work, id, publication]);
     await copyDocument(database, `work:${sample.work_id}`, `work:${work}`);
