@@ -4,7 +4,7 @@ export { mend } from './marks/mend.js';
 export type { Dropped } from './marks/mend.js';
 export { sortMap } from './map/order.js';
 export { MapIndex } from './map-index/map-index.js';
-export { effectiveKind, isStructural } from './map/kinds.js';
+export { effectiveKind, effectiveKindOfNew, isStructural } from './map/kinds.js';
 export { kindOfLink, kindOfTopic, linkStyle, topicStyle } from './map/style.js';
 export type { LinkStyle, TopicStyle } from './map/style.js';
 export { colourDistance, contrast, luminance } from './map/colour.js';

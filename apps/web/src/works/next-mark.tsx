@@ -1,4 +1,4 @@
-import { drawMark, drawTopic, effectiveKind, fitTopic, kindOfLink } from '@ichnograph/core';
+import { drawMark, drawTopic, effectiveKindOfNew, fitTopic, kindOfLink } from '@ichnograph/core';
 import type { Assignment, Topic } from '@ichnograph/core';
 import { Shapes } from '../map';
 import { useEditorState } from './editor';
@@ -9,9 +9,8 @@ export function NextMark({ assignment }: { assignment: Assignment }) {
   const next = useEditorState((state) => state.next);
   const chip = useEditorState((state) => state.chip);
   const kind = chip ? (chip.kind ?? next.topicKind) : next.topicKind;
-  const plain: Topic = { id: 'next', text: '', kind, x: 0, y: 0, width: 0, height: 0 };
-  const name = chip?.text ?? effectiveKind(plain, assignment)?.name ?? 'Topic';
-  const draft: Topic = { ...plain, text: name };
+  const name = chip?.text ?? effectiveKindOfNew(kind, assignment)?.name ?? 'Topic';
+  const draft: Topic = { id: 'next', text: name, kind, x: 0, y: 0, width: 0, height: 0 };
   const topic = { ...draft, ...fitTopic(draft, legend) };
   const away = topic.width / 2 + 118;
   const end: Topic = { ...topic, id: 'end', x: away, width: 2, height: 2, shape: 'plain' };

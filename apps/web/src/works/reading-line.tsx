@@ -1,4 +1,4 @@
-import { kindOfTopic } from '@ichnograph/core';
+import { effectiveKindOfNew } from '@ichnograph/core';
 import { Reading, ReadSentence } from '../map';
 import { useEditorState } from './editor';
 import type { OpenWork } from './use-live-work';
@@ -11,7 +11,6 @@ export function ReadingLine({ open }: { open: OpenWork }) {
   const next = useEditorState((state) => state.next);
   const hovered = useEditorState((state) => state.hovered);
   const selection = useEditorState((state) => state.selection);
-  const { legend } = open.assignment;
   const parent = typing?.what === 'new' ? map.topics.find(({ id }) => id === typing.from) : undefined;
   const shown =
     typing && typing.what !== 'new' ? typing.id : (hovered ?? (selection.length === 1 ? selection[0]! : null));
@@ -19,7 +18,7 @@ export function ReadingLine({ open }: { open: OpenWork }) {
     return parent ? (
       <ReadSentence from={parent.text} phrase="" to={words || '…'} />
     ) : (
-      <span className="truncate">A new {kindOfTopic(legend, next.topicKind)?.name ?? 'topic'}</span>
+      <span className="truncate">A new {effectiveKindOfNew(next.topicKind, open.assignment)?.name ?? 'topic'}</span>
     );
   if (shown)
     return (

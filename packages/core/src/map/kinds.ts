@@ -31,5 +31,9 @@ export function effectiveKind(topic: Topic, { styleMode, legend }: Ruled): Topic
   return best;
 }
 
+/** The kind that a new topic will have, made with the looks of this one and none of its own. */
+export const effectiveKindOfNew = (kind: string | null, ruled: Ruled): TopicKind | undefined =>
+  effectiveKind({ id: '', text: '', kind, x: 0, y: 0, width: 1, height: 1 }, ruled);
+
 /** Whether what has this kind belongs to the structure of the map, not beside it. */
 export const isStructural = (kind: { structural?: boolean } | undefined): boolean => kind?.structural !== false;
