@@ -1,9 +1,8 @@
 #!/usr/bin/env node
-import { parseArgs } from 'node:util';
 import { checkMap, mend, readAssignmentText, readContextText, readMapText, reportFile } from '@ichnograph/core';
 import type { ReportFile } from '@ichnograph/core';
 import { asCsv, asTable } from './rows.js';
-import { read, Refusal, runTool } from './tool.js';
+import { parsed, read, Refusal, runTool } from './tool.js';
 
 const USAGE = 'check ASSIGNMENT.json MAP.json [MAP.json …] [--context CONTEXT.json] [--format json|table|csv]';
 const FORMATS = {
@@ -17,14 +16,15 @@ const FORMATS = {
   csv: asCsv,
 };
 
-function run(args: string[]): string {
-  const {
-    values,
-    positionals: [assignmentFile, ...mapFiles],
-  } = parseArguments(args);
+runTool((args) => {
+  const { values, words } = parsed(args, USAGE, {
+    words: { least: 2 },
+    options: { context: { type: 'string' }, format: { type: 'string' } },
+  });
+  const [assignmentFile, ...mapFiles] = words;
   const format = FORMATS[(values.format ?? 'table') as keyof typeof FORMATS];
-  if (!format || !assignmentFile || mapFiles.length === 0) throw new Refusal(`usage: ${USAGE}`);
-  const assignment = read(assignmentFile, readAssignmentText);
+  if (!format) throw new Refusal(`usage: ${USAGE}`);
+  const assignment = read(assignmentFile!, readAssignmentText);
   const context = values.context === undefined ? undefined : read(values.context, readContextText);
   return format(
     mapFiles.map((file): [string, ReportFile] => {
@@ -32,19 +32,4 @@ function run(args: string[]): string {
       return [file, reportFile(checkMap(map, assignment, context), assignment)];
     }),
   );
-}
-
-function parseArguments(args: string[]) {
-  try {
-    return parseArgs({
-      args,
-      allowPositionals: true,
-      options: { context: { type: 'string' }, format: { type: 'string' } },
-    });
-  } catch (error) {
-    if (!(error instanceof TypeError)) throw error;
-    throw new Refusal(`usage: ${USAGE}`);
-  }
-}
-
-runTool(run);
+});

@@ -1,27 +1,15 @@
 #!/usr/bin/env node
-import { parseArgs } from 'node:util';
 import { outlineSentence, readOutline } from '@ichnograph/core';
-import { asJson, read, Refusal, runTool } from './tool.js';
-
-const USAGE = 'terms OUTLINE.txt [--kinds a,b]';
-
-function parseArguments(args: string[]): { file: string; kinds: string[] } {
-  try {
-    const { values, positionals } = parseArgs({ args, allowPositionals: true, options: { kinds: { type: 'string' } } });
-    const [file, ...others] = positionals;
-    if (file === undefined || others.length > 0) throw new Refusal(`usage: ${USAGE}`);
-    return { file, kinds: (values.kinds ?? '').split(',').filter((kind) => kind !== '') };
-  } catch (error) {
-    if (!(error instanceof TypeError)) throw error;
-    throw new Refusal(`usage: ${USAGE}`);
-  }
-}
+import { asJson, parsed, read, runTool } from './tool.js';
 
 runTool((args) => {
-  const { file, kinds } = parseArguments(args);
+  const { values, words } = parsed(args, 'terms OUTLINE.txt [--kinds a,b]', {
+    words: 1,
+    options: { kinds: { type: 'string' } },
+  });
   const { terms, messages } = readOutline(
-    read(file, (text) => ({ value: text, messages: [] })),
-    kinds,
+    read(words[0]!, (text) => ({ value: text, messages: [] })),
+    (values.kinds ?? '').split(',').filter((kind) => kind !== ''),
   );
   return asJson({
     terms,

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
 import { FileRefused, understood } from '@ichnograph/core';
 import type { Reading } from '@ichnograph/core';
 
@@ -24,6 +25,31 @@ export function runTool(tool: (args: string[]) => string): void {
     if (!(error instanceof Refusal)) throw error;
     process.stderr.write(`${error.message}\n`);
     process.exitCode = 2;
+  }
+}
+
+/**
+ * The arguments of a tool that takes options.
+ * @param words how many words it takes; a list may take more than `least`
+ */
+export function parsed<const O extends Record<string, { type: 'string' }>>(
+  args: string[],
+  usage: string,
+  { words: wanted, options }: { words: number | { least: number }; options: O },
+): { values: Partial<Record<keyof O, string>>; words: string[] } {
+  const { values, positionals } = parsedBy(usage, () => parseArgs({ args, allowPositionals: true, options }));
+  const fits = typeof wanted === 'number' ? positionals.length === wanted : positionals.length >= wanted.least;
+  if (!fits) throw new Refusal(`usage: ${usage}`);
+  return { values: values as Partial<Record<keyof O, string>>, words: positionals };
+}
+
+function parsedBy<T>(usage: string, parse: () => T): T {
+  try {
+    return parse();
+  } catch (error) {
+    // What the arguments are not, Node says by a TypeError; the caller is told what they should be.
+    if (!(error instanceof TypeError)) throw error;
+    throw new Refusal(`usage: ${usage}`);
   }
 }
 

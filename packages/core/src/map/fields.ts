@@ -55,6 +55,11 @@ export const oneOf = <const V extends readonly string[]>(values: V): Field<V[num
   allows: (value) => values.includes(value as string),
 });
 
+export const oneOfNumbers = <const V extends readonly number[]>(values: V): Field<V[number]> => ({
+  schema: { enum: values },
+  allows: (value) => values.includes(value as number),
+});
+
 export const boolean: Field<boolean> = { schema: { type: 'boolean' }, allows: (value) => typeof value === 'boolean' };
 
 export const orNull = <T>({ schema, allows }: Field<T>): Field<T | null> => ({

@@ -1,4 +1,4 @@
-import { anyRecord, boolean, listOf, number, oneOf, orNull, record, text, written } from './fields.js';
+import { anyRecord, boolean, listOf, number, oneOf, oneOfNumbers, orNull, record, text, written } from './fields.js';
 import type { ValueOf } from './fields.js';
 
 /**
@@ -233,6 +233,25 @@ const CRITERION = record({
   levels: listOf(record({ name: words, points, description: text(2000) })),
 });
 
+const share = number({ least: 0, most: 1 });
+/** How marks come of what was judged; left out of a file, they are plain points. */
+const MARKS = record({
+  /** shares of what a map is marked out of, taken off for every started 24 hours after it was due */
+  late: orNull(record({ perDay: share, most: share })),
+  /** propositions judged sound (shaky ones half), as a share of `full`, give these points */
+  propositions: orNull(record({ points, full: number({ least: 1, most: 1000 }) })),
+  scale: record(
+    { as: oneOf(['points', 'percent', 'named', 'pass']) },
+    {
+      decimals: oneOfNumbers([0, 1, 2]),
+      thresholds: listOf(record({ name: words, from: share }), { most: 20 }),
+      passAt: share,
+    },
+  ),
+  /** what students see of a check while they work */
+  whileWorking: oneOf(['points', 'states', 'nothing']),
+});
+
 /** An assignment as its file has it. Its maps are read by the reader of maps. */
 export const ASSIGNMENT = record(
   {
@@ -248,13 +267,14 @@ export const ASSIGNMENT = record(
     requirements: listOf(REQUIREMENT, { most: 200 }),
     criteria: listOf(CRITERION, { most: 50 }),
   },
-  { looks: oneOf(['open', 'fixed']), root: words },
+  { looks: oneOf(['open', 'fixed']), root: words, marks: MARKS },
 );
 
 export interface Term extends ValueOf<typeof TERM> {}
 export interface Requirement extends ValueOf<typeof REQUIREMENT> {}
 export type Level = Requirement['level'];
 export interface Criterion extends ValueOf<typeof CRITERION> {}
+export interface MarkRules extends ValueOf<typeof MARKS> {}
 export interface Assignment extends Omit<ValueOf<typeof ASSIGNMENT>, 'starter' | 'reference'> {
   starter: TopicMap | null;
   reference: TopicMap | null;
