@@ -100,3 +100,8 @@ export type { Eyes, KindDistance } from './advice/legend-distances.js';
 export { checkedExample } from './examples/example-views.js';
 export type { CheckedExample } from './examples/example-views.js';
 export { PARAM_WORDS } from './examples/param-words.js';
+export { assignmentOf, isSheetPart, SHEET_PARTS, sheetOf } from './sheet/sheet.js';
+export type { Sheet, SheetPart, SheetRequirement } from './sheet/sheet.js';
+export { PALETTES } from './sheet/palettes.js';
+export type { Palette } from './sheet/palettes.js';
+export { emptySheet } from './sheet/empty-sheet.js';

@@ -223,7 +223,7 @@ const TERM = record(
     place: oneOf(['map', 'bank']),
   },
 );
-const REQUIREMENT = record(
+export const REQUIREMENT = record(
   { id, type: id, params: anyRecord, level: oneOf(['must', 'should', 'extra']), points },
   { hint: text(2000) },
 );
