@@ -1,7 +1,15 @@
 import type { INestApplication } from '@nestjs/common';
 import { writeAssignment } from '@ichnograph/core';
 import type { Part } from '@ichnograph/contract';
-import { AccountsService, actOf, Acts, AssignmentsService, ClassesService, MarkingService } from '@ichnograph/server';
+import {
+  AccountsService,
+  actOf,
+  Acts,
+  ClassesService,
+  MarkingService,
+  PublicationsService,
+  SheetsService,
+} from '@ichnograph/server';
 import { bridges } from './bridges/assignment.js';
 import { classWorks } from './bridges/class.js';
 import { kofi } from './bridges/works.js';
@@ -21,10 +29,11 @@ export async function loadSchool(app: INestApplication, clock: DemoClock): Promi
 
   clock.at(-6, '13:10');
   const maren = people.get('maren')!;
-  const assignments = app.get(AssignmentsService);
-  const id = await assignments.bringIn(writeAssignment(bridges), actOf(maren.id));
+  const id = await app.get(SheetsService).bringIn(writeAssignment(bridges), actOf(maren.id));
   const due = new Date(new Date(Date.now() + 3 * 24 * 3_600_000).toISOString().replace(/T.*/, 'T17:00:00Z'));
-  const publicationId = await assignments.publish(id, { classId, due: due.toISOString() }, actOf(maren.id));
+  const publicationId = await app
+    .get(PublicationsService)
+    .publish(id, { classId, due: due.toISOString() }, actOf(maren.id));
   await drawWorks(app, clock, publicationId, people);
   return true;
 }

@@ -14,6 +14,7 @@ import { dataSourceOptions } from './database/data-source.js';
 import { LiveModule } from './live/index.js';
 import { MarkingModule } from './marking/index.js';
 import type { Settings } from './settings.js';
+import { SheetsModule } from './sheets/index.js';
 import { SubmissionsModule } from './submissions/index.js';
 import { TodayModule } from './today/index.js';
 import { WorksModule } from './works/index.js';
@@ -57,6 +58,7 @@ export class AppModule {
         ClassesModule,
         AssignmentsModule,
         LiveModule,
+        SheetsModule,
         WorksModule,
         SubmissionsModule,
         MarkingModule,

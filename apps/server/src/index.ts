@@ -7,7 +7,7 @@ export { Acts } from './acts/index.js';
 export { actOf } from './acts/index.js';
 export { createApplication } from './application.js';
 export { AppModule } from './app.module.js';
-export { AssignmentsService } from './assignments/index.js';
+export { PublicationsService, SheetsService } from './sheets/index.js';
 export { ClassesService } from './classes/index.js';
 export { Clock } from './common/clock.js';
 export { notFound } from './common/problem.js';

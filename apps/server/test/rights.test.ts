@@ -60,6 +60,12 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'POST /assignments': { expect: [401, 403, 403, 422, 422, 422, 403] },
   'GET /assignments/:id': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /assignments/:id/file': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'POST /assignments/sheets': { expect: [401, 403, 403, 201, 201, 201, 403] },
+  'GET /assignments/:id/sheet': { expect: [401, 403, 403, 200, 403, 404, 403] },
+  'PUT /assignments/:id/sheet/:part': { expect: [401, 403, 403, 422, 403, 404, 403], body: { version: 1, body: {} } },
+  'POST /assignments/:id/here': { expect: [401, 403, 403, 200, 403, 404, 403] },
+  'POST /assignments/:id/trials': { expect: [401, 403, 403, 201, 403, 404, 403], body: { name: 'A tangle' } },
+  'DELETE /assignments/:id/trials/:trialId': { expect: [401, 403, 403, 204, 403, 404, 403] },
   'POST /assignments/:id/publications': {
     expect: [401, 403, 403, 409, 403, 404, 403],
     body: { classId: 'CLASS' },
@@ -132,7 +138,10 @@ test('who may do what, route by route', async () => {
   const nobody = '00000000-0000-4000-8000-000000000000';
   for (const [route, { expect: wanted, body }] of Object.entries(ROWS)) {
     const [method, address] = route.split(' /') as [string, string];
-    const path = address.replace(':id', ids[address.split('/')[0]!] ?? '').replace(':accountId', nobody);
+    const path = address
+      .replace(':id', ids[address.split('/')[0]!] ?? '')
+      .replace(/:accountId|:trialId/, nobody)
+      .replace(':part', 'task');
     const sent = JSON.stringify(body ?? {})
       .replace('CLASS', room)
       .replace('NOBODY', nobody);

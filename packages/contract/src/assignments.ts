@@ -39,8 +39,9 @@ export interface AssignmentRow {
   id: string;
   title: string;
   focusQuestion: string;
+  /** the newest one's number; 0 before it was first given out */
   revision: number;
-  broughtIn: string;
+  begunAt: string;
   owner: Person;
   /** the owner and collaborators change and give out; others who see it teach a class that has it */
   mayChange: boolean;

@@ -4,5 +4,6 @@ export * from './assignments.js';
 export * from './classes.js';
 export * from './live.js';
 export * from './problem.js';
+export * from './sheets.js';
 export * from './submissions.js';
 export * from './works.js';

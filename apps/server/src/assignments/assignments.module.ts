@@ -1,13 +1,12 @@
 import { Module } from '@nestjs/common';
 import { AccountsModule } from '../accounts/index.js';
-import { ActsModule } from '../acts/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { AssignmentsController } from './assignments.controller.js';
 import { AssignmentsService } from './assignments.service.js';
 import { Revisions } from './revisions.service.js';
 
 @Module({
-  imports: [AccountsModule, ActsModule, ClassesModule],
+  imports: [AccountsModule, ClassesModule],
   controllers: [AssignmentsController],
   providers: [AssignmentsService, Revisions],
   exports: [AssignmentsService, Revisions],

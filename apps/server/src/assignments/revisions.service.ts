@@ -54,7 +54,8 @@ export class Revisions {
     return id;
   }
 
-  latest(assignmentId: string): Promise<Revision> {
-    return this.data.getRepository(Revision).findOneOrFail({ where: { assignmentId }, order: { number: 'DESC' } });
+  /** The newest revision of an assignment; null before it was first given out. */
+  newest(assignmentId: string, manager: EntityManager = this.data.manager): Promise<Revision | null> {
+    return manager.findOne(Revision, { where: { assignmentId }, order: { number: 'DESC' } });
   }
 }

@@ -6,9 +6,11 @@ import { Enrolment, SchoolClass } from '../classes/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
 import { Comment } from '../marking/index.js';
 import type { Settings } from '../settings.js';
+import { SheetPart, TrialMap } from '../sheets/index.js';
 import { Submission } from '../submissions/index.js';
 import { Work, WorkMember } from '../works/index.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
+import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
 
 /** `type: 'mariadb'`, migrations only: with `mysql` or `synchronize` columns would be dropped and made anew. */
@@ -34,6 +36,8 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Collaborator,
     Revision,
     Publication,
+    SheetPart,
+    TrialMap,
     Work,
     WorkMember,
     LiveDocument,
@@ -41,5 +45,5 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Submission,
     Comment,
   ],
-  migrations: [FirstLoop1700000000001, SoundBase1700000000002],
+  migrations: [FirstLoop1700000000001, SoundBase1700000000002, OwnAssignment1700000000003],
 });

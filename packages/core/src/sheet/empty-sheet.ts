@@ -1,4 +1,3 @@
-import { PLAIN_MARKS } from '../marking/sum.js';
 import { PALETTES } from './palettes.js';
 import type { Sheet } from './sheet.js';
 
@@ -30,6 +29,6 @@ export function emptySheet(language = 'en'): Sheet {
     terms: { terms: [] },
     requirements: { requirements: [] },
     criteria: { criteria: [] },
-    marks: { marks: PLAIN_MARKS },
+    marks: {},
   };
 }

@@ -1,5 +1,6 @@
 import { EYES, legendDistances } from '../advice/legend-distances.js';
 import { luminance } from '../map/colour.js';
+import { PLAIN_MARKS } from '../marking/sum.js';
 import { assignmentOf as makeAssignment, mapOf, topic } from '../testing/make.js';
 import { readAssignment, writeAssignment } from '../formats/assignment-file.js';
 import { emptySheet } from './empty-sheet.js';
@@ -34,9 +35,9 @@ describe('a sheet', () => {
   });
 
   test('holds all of an assignment but its maps, and gives it back', () => {
-    const { marks, ...back } = assignmentOf(sheetOf(whole), { starter: whole.starter, reference: null });
-    expect(back).toEqual(whole);
-    expect(marks).toEqual({ late: null, propositions: null, scale: { as: 'points' }, whileWorking: 'points' });
+    const other = { ...whole, marks: PLAIN_MARKS, ours: true };
+    for (const one of [whole, other])
+      expect(assignmentOf(sheetOf(one), { starter: one.starter, reference: null })).toEqual(one);
   });
   test('leaves out what is switched off, guidance, and a map without topics', () => {
     const sheet = sheetOf(whole);

@@ -2,7 +2,6 @@ import { boolean, listOf, record, text } from '../map/fields.js';
 import type { ValueOf } from '../map/fields.js';
 import { ASSIGNMENT, REQUIREMENT } from '../map/types.js';
 import type { Assignment, TopicMap } from '../map/types.js';
-import { PLAIN_MARKS } from '../marking/sum.js';
 
 /**
  * The parts of an assignment sheet, each saved by itself: what an assignment is while it is being written. It may be
@@ -21,7 +20,7 @@ export const SHEET = {
     requirements: listOf(record(REQUIREMENT.needs, { ...REQUIREMENT.may, off: boolean }), { most: 200 }),
   }),
   criteria: record({ criteria: needs.criteria }),
-  marks: record({ marks: may.marks }),
+  marks: record({}, { marks: may.marks }),
 } as const;
 
 export const SHEET_PARTS = Object.keys(SHEET) as SheetPart[];
@@ -32,17 +31,28 @@ export type SheetRequirement = Sheet['requirements']['requirements'][number];
 /** Whether a value that anybody may have sent is what a part of a sheet may hold. */
 export const isSheetPart = <P extends SheetPart>(part: P, body: unknown): body is Sheet[P] => SHEET[part].allows(body);
 
-/** The sheet of an assignment that is there already. */
+/** The sheet of an assignment that is there already. Fields that nobody here knows go with its task. */
 export function sheetOf(assignment: Assignment): Sheet {
-  const { title, focusQuestion, brief, language, styleMode, legend, looks, root, terms, requirements, criteria } =
-    assignment;
+  const {
+    styleMode,
+    legend,
+    looks,
+    root,
+    terms,
+    requirements,
+    criteria,
+    marks,
+    starter: _starter,
+    reference: _reference,
+    ...task
+  } = assignment;
   return {
-    task: { title, focusQuestion, brief, language },
+    task,
     legend: { styleMode, legend, ...(looks && { looks }), ...(root !== undefined && { root }) },
     terms: { terms },
     requirements: { requirements },
     criteria: { criteria },
-    marks: { marks: assignment.marks ?? PLAIN_MARKS },
+    marks: marks ? { marks } : {},
   };
 }
 

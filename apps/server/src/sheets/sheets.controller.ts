@@ -1,0 +1,102 @@
+import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
+import { emptySheet, sheetOf } from '@ichnograph/core';
+import { BringInAssignment, NewPublication, NewSheet, NewTrialMap, SavePart } from '@ichnograph/contract';
+import type { AssignmentDetail, SheetDetail, SheetNow } from '@ichnograph/contract';
+import type { Response } from 'express';
+import { For, Who } from '../accounts/index.js';
+import type { SignedIn } from '../accounts/index.js';
+import { Acting } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { Id } from '../common/ids.js';
+import { PublicationsService } from './publications.service.js';
+import { SheetsService } from './sheets.service.js';
+
+@For('teacher')
+@Controller('assignments')
+export class SheetsController {
+  constructor(
+    private readonly sheets: SheetsService,
+    private readonly publications: PublicationsService,
+  ) {}
+
+  /** A new sheet: empty, or a copy of an assignment that one may see. */
+  @Post('sheets')
+  async begin(
+    @Who() { account }: SignedIn,
+    @Acting() named: Named,
+    @Body() { copyOf }: NewSheet,
+  ): Promise<SheetDetail> {
+    if (copyOf === undefined) return this.sheets.open(await this.sheets.begin(emptySheet(), NO_MAPS, named), account);
+    await this.sheets.detail(copyOf, account);
+    const body = await this.sheets.frozen(copyOf);
+    const title = `${body.title.slice(0, 290)} (copy)`;
+    return this.sheets.open(await this.sheets.begin(sheetOf({ ...body, title }), body, named), account);
+  }
+
+  @Post()
+  async bringIn(
+    @Who() { account }: SignedIn,
+    @Acting() named: Named,
+    @Body() { file }: BringInAssignment,
+  ): Promise<AssignmentDetail> {
+    return this.sheets.detail(await this.sheets.bringIn(file, named), account);
+  }
+
+  @Get(':id')
+  detail(@Who() { account }: SignedIn, @Id() id: string): Promise<AssignmentDetail> {
+    return this.sheets.detail(id, account);
+  }
+
+  /** The assignment written out again, as a file to keep or pass on. */
+  @Get(':id/file')
+  async file(@Who() { account }: SignedIn, @Id() id: string, @Res() response: Response): Promise<void> {
+    const { file, title } = await this.sheets.detail(id, account);
+    response.attachment(`${title.replace(/[^\p{L}\p{Nd} -]/gu, '').trim() || 'assignment'}.json`);
+    response.type('application/json').send(`${JSON.stringify(file, null, 2)}\n`);
+  }
+
+  @Get(':id/sheet')
+  sheet(@Who() { account }: SignedIn, @Id() id: string): Promise<SheetDetail> {
+    return this.sheets.open(id, account);
+  }
+
+  @Put(':id/sheet/:part')
+  async save(
+    @Who() { account }: SignedIn,
+    @Id() id: string,
+    @Param('part') part: string,
+    @Body() wanted: SavePart,
+  ): Promise<{ version: number }> {
+    return { version: await this.sheets.save(id, part, wanted, account) };
+  }
+
+  @Post(':id/here')
+  @HttpCode(200)
+  here(@Who() { account }: SignedIn, @Id() id: string): Promise<SheetNow> {
+    return this.sheets.here(id, account);
+  }
+
+  @Post(':id/trials')
+  async addTrial(@Acting() named: Named, @Id() id: string, @Body() wanted: NewTrialMap): Promise<{ id: string }> {
+    return { id: await this.sheets.addTrial(id, wanted, named) };
+  }
+
+  @Delete(':id/trials/:trialId')
+  @HttpCode(204)
+  removeTrial(@Who() { account }: SignedIn, @Id() id: string, @Id('trialId') trialId: string): Promise<void> {
+    return this.sheets.removeTrial(id, trialId, account);
+  }
+
+  @Post(':id/publications')
+  async publish(
+    @Who() { account }: SignedIn,
+    @Acting() named: Named,
+    @Id() id: string,
+    @Body() wanted: NewPublication,
+  ): Promise<AssignmentDetail> {
+    await this.publications.publish(id, wanted, named);
+    return this.sheets.detail(id, account);
+  }
+}
+
+const NO_MAPS = { starter: null, reference: null };

@@ -1,0 +1,251 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import {
+  assignmentOf,
+  emptyMap,
+  isSheetPart,
+  mend,
+  readAssignment,
+  readMap,
+  SHEET_PARTS,
+  sheetOf,
+  writeAssignment,
+} from '@ichnograph/core';
+import type { Assignment as AssignmentBody, Reading, Sheet, SheetPart as PartName, TopicMap } from '@ichnograph/core';
+import { fillDocument, snapshotOf } from '@ichnograph/livemap';
+import { referenceDocument, starterDocument, trialDocument } from '@ichnograph/contract';
+import type {
+  AssignmentDetail,
+  NewTrialMap,
+  SavePart,
+  SheetDetail,
+  SheetNow,
+  SheetPartState,
+} from '@ichnograph/contract';
+import { DataSource } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import * as Y from 'yjs';
+import type { Account } from '../accounts/index.js';
+import { AccountsService } from '../accounts/index.js';
+import { Acts } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { Assignment, AssignmentsService, Revisions } from '../assignments/index.js';
+import { Clock } from '../common/clock.js';
+import { isTaken } from '../common/database-errors.js';
+import { conflict, notFound, refused } from '../common/problem.js';
+import { LiveService, UpdateLog } from '../live/index.js';
+import { Presence } from './presence.js';
+import { SheetPart } from './sheet-part.entity.js';
+import { TrialMap } from './trial-map.entity.js';
+
+type Maps = Pick<AssignmentBody, 'starter' | 'reference'>;
+
+/** Assignments while they are written: parts that are saved one by one, and maps that are live documents. */
+@Injectable()
+export class SheetsService {
+  private readonly presence = new Presence();
+
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly assignments: AssignmentsService,
+    private readonly revisions: Revisions,
+    private readonly accounts: AccountsService,
+    private readonly acts: Acts,
+    private readonly log: UpdateLog,
+    private readonly clock: Clock,
+    live: LiveService,
+  ) {
+    const rightTo = async (assignmentId: string, accountId: string) =>
+      (await this.assignments.mayChange(assignmentId, accountId)) ? ('write' as const) : null;
+    live.register('starter', rightTo);
+    live.register('reference', rightTo);
+    live.register('trial', async (id, accountId) => {
+      const trial = await this.data.getRepository(TrialMap).findOneBy({ id });
+      return trial && rightTo(trial.assignmentId, accountId);
+    });
+  }
+
+  /** Begins a sheet. @returns the assignment's id */
+  begin(sheet: Sheet, maps: Maps, named: Named): Promise<string> {
+    return this.acts.once(named, 'begin an assignment', async (manager) => {
+      const id = randomUUID();
+      const [title, now] = [sheet.task.title, this.clock.now()];
+      await manager.insert(Assignment, { id, ownerId: named.accountId, title, createdAt: now });
+      await this.write(manager, id, sheet, maps, named.accountId);
+      return id;
+    });
+  }
+
+  /** Takes an assignment file in as a new sheet. Refuses by path and reason. */
+  bringIn(file: Record<string, unknown>, named: Named): Promise<string> {
+    const body = understoodFile(readAssignment(file));
+    return this.begin(sheetOf(body), body, named);
+  }
+
+  private async write(
+    manager: EntityManager,
+    assignmentId: string,
+    sheet: Sheet,
+    maps: Maps,
+    changedBy: string,
+  ): Promise<void> {
+    const changedAt = this.clock.now();
+    for (const part of SHEET_PARTS)
+      await manager.insert(SheetPart, { assignmentId, part, version: 1, body: sheet[part], changedBy, changedAt });
+    await this.log.create(manager, starterDocument(assignmentId), filledWith(maps.starter));
+    await this.log.create(manager, referenceDocument(assignmentId), filledWith(maps.reference));
+  }
+
+  /** What is written of an assignment, as whoever may change it sees it. */
+  async open(id: string, account: Account): Promise<SheetDetail> {
+    await this.assignments.changeable(id, account.id);
+    await this.ensure(id);
+    const [row, parts, trials] = await Promise.all([
+      this.assignments.row(id, account.id),
+      this.parts(id),
+      this.data.getRepository(TrialMap).find({ where: { assignmentId: id }, order: { createdAt: 'ASC' } }),
+    ]);
+    const people = await this.accounts.people(parts.map(({ changedBy }) => changedBy));
+    return {
+      ...row,
+      parts: Object.fromEntries(
+        parts.map(({ part, version, body, changedBy, changedAt }): [string, SheetPartState] => [
+          part,
+          {
+            version,
+            body: body as Record<string, unknown>,
+            changedBy: people.get(changedBy)!,
+            changedAt: changedAt.toISOString(),
+          },
+        ]),
+      ),
+      trials: trials.map(({ id: trialId, name }) => ({ id: trialId, name })),
+    };
+  }
+
+  /** Saves a part of a sheet, unless somebody saved it since the version that was changed. @returns its new version */
+  async save(id: string, part: string, { version, body }: SavePart, account: Account): Promise<number> {
+    await this.assignments.changeable(id, account.id);
+    if (!SHEET_PARTS.includes(part as PartName)) throw notFound('part of the sheet');
+    const name = part as PartName;
+    if (!isSheetPart(name, body))
+      throw refused('This part of the sheet was not saved: something in it is too long, or is not what belongs there.');
+    return this.data.transaction(async (manager) => {
+      const { affected } = await manager.update(
+        SheetPart,
+        { assignmentId: id, part: name, version },
+        { version: version + 1, body, changedBy: account.id, changedAt: this.clock.now() },
+      );
+      if (!affected) return this.savedBefore(manager, id, name, { version, body }, account.id);
+      if (name === 'task') await manager.update(Assignment, { id }, { title: (body as Sheet['task']).title });
+      return version + 1;
+    });
+  }
+
+  /** The same words that arrive again were saved the first time; other words are somebody's who was faster. */
+  private async savedBefore(
+    manager: EntityManager,
+    assignmentId: string,
+    part: PartName,
+    { version, body }: SavePart,
+    accountId: string,
+  ): Promise<number> {
+    const now = await manager.findOneBy(SheetPart, { assignmentId, part });
+    if (!now) throw notFound('assignment');
+    const same = now.changedBy === accountId && JSON.stringify(now.body) === JSON.stringify(body);
+    if (same && now.version === version + 1) return now.version;
+    const who = (await this.accounts.people([now.changedBy])).get(now.changedBy)!;
+    throw conflict(
+      `${now.changedBy === accountId ? 'You' : who.givenName} changed this part meanwhile, so it was not saved over it.`,
+    );
+  }
+
+  /** Notes who is there. */
+  async here(id: string, account: Account): Promise<SheetNow> {
+    await this.assignments.changeable(id, account.id);
+    const ids = this.presence.note(id, account.id, this.clock.now().getTime());
+    const [people, parts] = await Promise.all([this.accounts.people(ids), this.parts(id)]);
+    return {
+      here: ids.flatMap((one) => people.get(one) ?? []),
+      versions: Object.fromEntries(parts.map(({ part, version }) => [part, version])),
+    };
+  }
+
+  /** Those who see an assignment see what was last given out; who writes it, what is written. */
+  async detail(id: string, account: Account): Promise<AssignmentDetail> {
+    const row = await this.assignments.row(id, account.id);
+    const newest = row.mayChange ? null : await this.revisions.newest(id);
+    return {
+      ...row,
+      file: writeAssignment(newest ? await this.revisions.bodyOf(newest.id) : await this.frozen(id)),
+    };
+  }
+
+  /** The assignment as its sheet and its maps stand in committed transactions. It may be incomplete. */
+  async frozen(id: string): Promise<AssignmentBody> {
+    await this.ensure(id);
+    const [parts, starter, reference] = await Promise.all([
+      this.parts(id),
+      this.log.stored(starterDocument(id)),
+      this.log.stored(referenceDocument(id)),
+    ]);
+    const sheet = Object.fromEntries(parts.map(({ part, body }) => [part, body])) as unknown as Sheet;
+    return assignmentOf(sheet, { starter: frozenMap(starter), reference: frozenMap(reference) });
+  }
+
+  async addTrial(id: string, { name, map }: NewTrialMap, named: Named): Promise<string> {
+    await this.assignments.changeable(id, named.accountId);
+    const read = map ? mend(understoodFile(readMap(map))).map : null;
+    return this.acts.once(named, 'keep a trial map', async (manager) => {
+      const trialId = randomUUID();
+      await manager.insert(TrialMap, { id: trialId, assignmentId: id, name, createdAt: this.clock.now() });
+      await this.log.create(manager, trialDocument(trialId), filledWith(read));
+      return trialId;
+    });
+  }
+
+  async removeTrial(id: string, trialId: string, account: Account): Promise<void> {
+    await this.assignments.changeable(id, account.id);
+    await this.data.getRepository(TrialMap).delete({ id: trialId, assignmentId: id });
+  }
+
+  private parts(assignmentId: string): Promise<SheetPart[]> {
+    return this.data.getRepository(SheetPart).findBy({ assignmentId });
+  }
+
+  /** An assignment from before there were sheets gets one from its newest revision. */
+  private async ensure(id: string): Promise<void> {
+    if (await this.data.getRepository(SheetPart).existsBy({ assignmentId: id })) return;
+    const newest = await this.revisions.newest(id);
+    const assignment = await this.data.getRepository(Assignment).findOneBy({ id });
+    if (!newest || !assignment) throw notFound('assignment');
+    const body = await this.revisions.bodyOf(newest.id);
+    try {
+      await this.data.transaction((manager) => this.write(manager, id, sheetOf(body), body, assignment.ownerId));
+    } catch (error) {
+      // Two opened it at once: the first one's sheet is the same.
+      if (!isTaken(error)) throw error;
+    }
+  }
+}
+
+function filledWith(map: TopicMap | null): Y.Doc {
+  const doc = new Y.Doc();
+  fillDocument(doc, map ?? emptyMap());
+  return doc;
+}
+
+const frozenMap = (doc: Y.Doc | null): TopicMap | null => {
+  if (!doc) return null;
+  const { map } = snapshotOf(doc);
+  // Whose hand drew a given map is nobody's business who works on it.
+  const unsigned = <T extends { by?: string | undefined }>({ by: _, ...mark }: T): Omit<T, 'by'> => mark;
+  return { ...map, topics: map.topics.map(unsigned), links: map.links.map(unsigned) };
+};
+
+function understoodFile<T>({ value, messages }: Reading<T>): T {
+  if (value) return value;
+  const [first] = messages;
+  throw refused(`This file was not taken: ${first?.path} ${first?.reason}.`, messages.slice(0, 20));
+}

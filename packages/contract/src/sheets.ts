@@ -1,0 +1,66 @@
+import { IsInt, IsObject, IsOptional, IsString, Length, MaxLength, Min } from 'class-validator';
+import type { Person } from './accounts.js';
+import type { AssignmentRow } from './assignments.js';
+
+/** The parts of a sheet, each saved by itself; core says what each may hold. */
+export class SavePart {
+  /** the version that was changed; another one there means that somebody else was faster */
+  @IsInt()
+  @Min(0)
+  version!: number;
+
+  @IsObject({ message: 'this part of the sheet holds nothing' })
+  body!: Record<string, unknown>;
+}
+
+export class NewTrialMap {
+  @IsString()
+  @Length(1, 100, { message: 'a trial map’s name has 1 to 100 characters' })
+  name!: string;
+
+  /** a map file's JSON value; left out for an empty map */
+  @IsOptional()
+  @IsObject({ message: 'the file holds no map' })
+  map?: Record<string, unknown>;
+}
+
+export class NewSheet {
+  /** of a ready-made assignment; left out for an empty sheet */
+  @IsOptional()
+  @IsString()
+  @MaxLength(60)
+  readyMade?: string;
+
+  /** an assignment to copy */
+  @IsOptional()
+  @IsString()
+  @Length(36, 36)
+  copyOf?: string;
+}
+
+export interface SheetPartState {
+  version: number;
+  body: Record<string, unknown>;
+  changedBy: Person;
+  changedAt: string;
+}
+
+export interface TrialMapRow {
+  id: string;
+  name: string;
+}
+
+export interface SheetDetail extends AssignmentRow {
+  parts: Record<string, SheetPartState>;
+  trials: TrialMapRow[];
+}
+
+/** Who else has a sheet open, and which versions its parts have now. */
+export interface SheetNow {
+  here: Person[];
+  versions: Record<string, number>;
+}
+
+export const starterDocument = (assignmentId: string): string => `starter:${assignmentId}`;
+export const referenceDocument = (assignmentId: string): string => `reference:${assignmentId}`;
+export const trialDocument = (trialId: string): string => `trial:${trialId}`;
