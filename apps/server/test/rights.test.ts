@@ -64,6 +64,7 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /assignments/:id/sheet': { expect: [401, 403, 403, 200, 403, 404, 403] },
   'PUT /assignments/:id/sheet/:part': { expect: [401, 403, 403, 422, 403, 404, 403], body: { version: 1, body: {} } },
   'POST /assignments/:id/here': { expect: [401, 403, 403, 200, 403, 404, 403] },
+  'GET /assignments/:id/trials': { expect: [401, 403, 403, 200, 403, 404, 403] },
   'POST /assignments/:id/trials': { expect: [401, 403, 403, 201, 403, 404, 403], body: { name: 'A tangle' } },
   'DELETE /assignments/:id/trials/:trialId': { expect: [401, 403, 403, 204, 403, 404, 403] },
   'POST /assignments/:id/publications': {

@@ -1,4 +1,4 @@
-import { IsInt, IsObject, IsOptional, IsString, Length, MaxLength, Min } from 'class-validator';
+import { IsInt, IsObject, IsOptional, IsString, Length, Min } from 'class-validator';
 import type { Person } from './accounts.js';
 import type { AssignmentRow } from './assignments.js';
 
@@ -25,13 +25,7 @@ export class NewTrialMap {
 }
 
 export class NewSheet {
-  /** of a ready-made assignment; left out for an empty sheet */
-  @IsOptional()
-  @IsString()
-  @MaxLength(60)
-  readyMade?: string;
-
-  /** an assignment to copy */
+  /** an assignment to copy; left out for an empty sheet */
   @IsOptional()
   @IsString()
   @Length(36, 36)
@@ -45,14 +39,15 @@ export interface SheetPartState {
   changedAt: string;
 }
 
-export interface TrialMapRow {
+export interface TrialMapDetail {
   id: string;
   name: string;
+  /** a map file's JSON value */
+  map: Record<string, unknown>;
 }
 
 export interface SheetDetail extends AssignmentRow {
   parts: Record<string, SheetPartState>;
-  trials: TrialMapRow[];
 }
 
 /** Who else has a sheet open, and which versions its parts have now. */

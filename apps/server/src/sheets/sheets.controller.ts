@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
 import { emptySheet, sheetOf } from '@ichnograph/core';
 import { BringInAssignment, NewPublication, NewSheet, NewTrialMap, SavePart } from '@ichnograph/contract';
-import type { AssignmentDetail, SheetDetail, SheetNow } from '@ichnograph/contract';
+import type { AssignmentDetail, SheetDetail, SheetNow, TrialMapDetail } from '@ichnograph/contract';
 import type { Response } from 'express';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
@@ -74,6 +74,11 @@ export class SheetsController {
   @HttpCode(200)
   here(@Who() { account }: SignedIn, @Id() id: string): Promise<SheetNow> {
     return this.sheets.here(id, account);
+  }
+
+  @Get(':id/trials')
+  trials(@Who() { account }: SignedIn, @Id() id: string): Promise<TrialMapDetail[]> {
+    return this.sheets.trials(id, account);
   }
 
   @Post(':id/trials')

@@ -11,6 +11,7 @@ import {
   SHEET_PARTS,
   sheetOf,
   writeAssignment,
+  writeMap,
 } from '@ichnograph/core';
 import type { Assignment as AssignmentBody, Reading, Sheet, SheetPart as PartName, TopicMap } from '@ichnograph/core';
 import { fillDocument, snapshotOf } from '@ichnograph/livemap';
@@ -22,6 +23,7 @@ import type {
   SheetDetail,
   SheetNow,
   SheetPartState,
+  TrialMapDetail,
 } from '@ichnograph/contract';
 import { DataSource } from 'typeorm';
 import type { EntityManager } from 'typeorm';
@@ -101,11 +103,7 @@ export class SheetsService {
   async open(id: string, account: Account): Promise<SheetDetail> {
     await this.assignments.changeable(id, account.id);
     await this.ensure(id);
-    const [row, parts, trials] = await Promise.all([
-      this.assignments.row(id, account.id),
-      this.parts(id),
-      this.data.getRepository(TrialMap).find({ where: { assignmentId: id }, order: { createdAt: 'ASC' } }),
-    ]);
+    const [row, parts] = await Promise.all([this.assignments.row(id, account.id), this.parts(id)]);
     const people = await this.accounts.people(parts.map(({ changedBy }) => changedBy));
     return {
       ...row,
@@ -120,7 +118,6 @@ export class SheetsService {
           },
         ]),
       ),
-      trials: trials.map(({ id: trialId, name }) => ({ id: trialId, name })),
     };
   }
 
@@ -203,6 +200,20 @@ export class SheetsService {
       await this.log.create(manager, trialDocument(trialId), filledWith(read));
       return trialId;
     });
+  }
+
+  /** The trial maps as they stand in committed transactions. */
+  async trials(id: string, account: Account): Promise<TrialMapDetail[]> {
+    await this.assignments.changeable(id, account.id);
+    const rows = await this.data
+      .getRepository(TrialMap)
+      .find({ where: { assignmentId: id }, order: { createdAt: 'ASC' } });
+    return Promise.all(
+      rows.map(async ({ id: trialId, name }) => {
+        const doc = await this.log.stored(trialDocument(trialId));
+        return { id: trialId, name, map: writeMap(doc ? snapshotOf(doc).map : emptyMap()) };
+      }),
+    );
   }
 
   async removeTrial(id: string, trialId: string, account: Account): Promise<void> {

@@ -74,6 +74,7 @@ function problemOf({ status, headers }: Response, text: string): ProblemDetails 
 export const api = {
   get: <T>(path: string): Promise<T> => call('GET', path),
   post: <T = void>(path: string, body?: unknown): Promise<T> => post(path, body),
+  put: <T = void>(path: string, body: unknown): Promise<T> => call('PUT', path, body),
   patch: <T = void>(path: string, body: unknown): Promise<T> => call('PATCH', path, body),
   delete: <T = void>(path: string): Promise<T> => call('DELETE', path),
 };

@@ -9,9 +9,11 @@ import type {
   Me,
   Pile,
   RosterEntry,
+  SheetDetail,
   StudentTask,
   SubmissionDetail,
   TeacherTask,
+  TrialMapDetail,
   Welcome,
   WorkDetail,
 } from '@ichnograph/contract';
@@ -41,6 +43,15 @@ export const useStudentTasks = () => useQuery(read<StudentTask[]>('today/student
 export const useTeacherTasks = () => useQuery(read<TeacherTask[]>('today/teacher'));
 export const useAssignments = () => useQuery(read<AssignmentRow[]>('assignments'));
 export const useAssignment = (id: string) => useQuery(read<AssignmentDetail>(`assignments/${id}`));
+export const useTrials = (id: string) => useQuery(read<TrialMapDetail[]>(`assignments/${id}/trials`));
+/** Asked for once: what is being written must not be replaced by an answer. */
+export const useSheetDetail = (id: string) =>
+  useQuery({
+    ...read<SheetDetail>(`assignments/${id}/sheet`),
+    gcTime: 0,
+    staleTime: Infinity,
+    refetchOnMount: 'always',
+  });
 export const useClasses = () => useQuery(read<ClassRow[]>('classes'));
 export const useRoster = (classId: string | null) =>
   useQuery(read<RosterEntry[]>(`classes/${classId}/people`, classId !== null));

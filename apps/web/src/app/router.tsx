@@ -25,6 +25,28 @@ export const router = createBrowserRouter([
         path: 'assignments/:id',
         lazy: async () => ({ Component: (await import('../assignments/assignment-page')).AssignmentPage }),
       },
+      {
+        path: 'assignments/:id/sheet',
+        lazy: async () => ({ Component: (await import('../sheets/sheet-page')).SheetPage }),
+      },
+      {
+        path: 'assignments/:id/starter',
+        lazy: async () => {
+          const { SheetMapPage } = await import('../sheets/sheet-map-page');
+          return { element: <SheetMapPage which="starter" /> };
+        },
+      },
+      {
+        path: 'assignments/:id/reference',
+        lazy: async () => {
+          const { SheetMapPage } = await import('../sheets/sheet-map-page');
+          return { element: <SheetMapPage which="reference" /> };
+        },
+      },
+      {
+        path: 'assignments/:id/trials/:trialId',
+        lazy: async () => ({ Component: (await import('../sheets/sheet-map-page')).TrialMapPage }),
+      },
       { path: 'works/:id', lazy: async () => ({ Component: (await import('../works/map-page')).MapPage }) },
       {
         path: 'receipts/:id',

@@ -1,13 +1,15 @@
 import { useId, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { AssignmentDetail } from '@ichnograph/contract';
+import type { AssignmentDetail, SheetDetail } from '@ichnograph/contract';
 import { alertAloud, announce } from '../app/announcer';
 import { api, ApiError, sentenceOfError } from '../app/api';
 import { showDay, showMoment } from '../app/dates';
 import { Page } from '../app/page';
 import { refresh, useAssignments, useTimeZone } from '../app/queries';
+import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
-import { buttonClass } from '../ui/button';
+import { Button, buttonClass } from '../ui/button';
+import { Trouble } from '../ui/field';
 
 export function AssignmentsPage() {
   const assignments = useAssignments();
@@ -16,11 +18,14 @@ export function AssignmentsPage() {
   return (
     <Page
       title="Assignments"
-      lead="What you can give to a class. Bring one in as a file; you can write each out again."
+      lead="What you can give to a class."
       actions={
-        <Link className={buttonClass()} to="/assignments/what-can-i-ask-for">
-          What can I ask for?
-        </Link>
+        <>
+          <NewAssignment />
+          <Link className={buttonClass()} to="/assignments/what-can-i-ask-for">
+            What can I ask for?
+          </Link>
+        </>
       }
     >
       <BringIn />
@@ -32,15 +37,18 @@ export function AssignmentsPage() {
             <tr className="caption border-b border-ink">
               <th className="py-1">Assignment</th>
               <th>Given to</th>
-              <th>Brought in</th>
+              <th>Begun</th>
             </tr>
           </thead>
           <tbody>
-            {assignments.data.map(({ id, title, focusQuestion, publications, broughtIn }) => (
+            {assignments.data.map(({ id, title, focusQuestion, publications, begunAt, mayChange }) => (
               <tr key={id} className="border-b border-rule align-top">
                 <td className="words py-2 pr-4">
-                  <Link className="font-semibold text-action underline" to={`/assignments/${id}`}>
-                    {title}
+                  <Link
+                    className="font-semibold text-action underline"
+                    to={`/assignments/${id}${mayChange ? '/sheet' : ''}`}
+                  >
+                    {title || 'Without a title yet'}
                   </Link>
                   <br />
                   <span className="text-sm text-quiet">{focusQuestion}</span>
@@ -57,13 +65,30 @@ export function AssignmentsPage() {
                     ))
                   )}
                 </td>
-                <td className="whitespace-nowrap py-2 text-quiet">{showDay(broughtIn, zone)}</td>
+                <td className="whitespace-nowrap py-2 text-quiet">{showDay(begunAt, zone)}</td>
               </tr>
             ))}
           </tbody>
         </table>
       )}
     </Page>
+  );
+}
+
+function NewAssignment() {
+  const navigate = useNavigate();
+  const { trouble, act } = useAction();
+  const begin = async (): Promise<void> => {
+    const { id } = await api.post<SheetDetail>('assignments/sheets', {});
+    await navigate(`/assignments/${id}/sheet`);
+  };
+  return (
+    <>
+      {trouble && <Trouble>{trouble}</Trouble>}
+      <Button look="action" onClick={() => void act(begin, 'A new sheet is begun.')}>
+        New assignment
+      </Button>
+    </>
   );
 }
 
@@ -85,7 +110,7 @@ function BringIn() {
       });
       await refresh();
       announce(`${made.title} is brought in.`);
-      await navigate(`/assignments/${made.id}`);
+      await navigate(`/assignments/${made.id}/sheet`);
     } catch (error) {
       if (error instanceof SyntaxError)
         refuse(`“${file.name}” was not taken: it is not JSON, or the file was cut short.`);

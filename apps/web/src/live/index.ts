@@ -1,4 +1,4 @@
 /** What other folders may use of this one. */
 export { forget, hasUnsent } from './kept';
-export { openWork } from './live-work';
+export { openLive } from './live-work';
 export type { LiveWork, SaveState } from './live-work';

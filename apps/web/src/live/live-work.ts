@@ -1,4 +1,3 @@
-import { workDocument } from '@ichnograph/contract';
 import type { LiveMessage } from '@ichnograph/contract';
 import { countersOf, LiveMap } from '@ichnograph/livemap';
 import * as Y from 'yjs';
@@ -24,13 +23,16 @@ const newStore = () => createStore<{ state: SaveState; ready: boolean }>(() => (
 
 interface Wishes {
   accountId: string;
-  workId: string;
+  /** under which this browser keeps it */
+  id: string;
+  /** its name on the server */
+  document: string;
   onWorkChanged: () => void;
   onDoubt: () => void;
 }
 
-/** Opens a work's live map: the copy this browser keeps, the connection, and the truth about what is saved. */
-export function openWork({ accountId, workId, onWorkChanged, onDoubt }: Wishes): LiveWork {
+/** Opens a live map: the copy this browser keeps, the connection, and the truth about what is saved. */
+export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wishes): LiveWork {
   const doc = new Y.Doc();
   const live = new LiveMap(doc, String(doc.clientID));
   const store = newStore();
@@ -50,7 +52,7 @@ export function openWork({ accountId, workId, onWorkChanged, onDoubt }: Wishes):
   };
   const tell = (): void => {
     const ready = doc.getMap('head').has('schema');
-    if (ready) noteUnsent(accountId, workId, !isCovered());
+    if (ready) noteUnsent(accountId, id, !isCovered());
     const [state, before] = [stateNow(), store.getState()];
     if (before.state !== state || before.ready !== ready) store.setState({ state, ready });
   };
@@ -64,8 +66,8 @@ export function openWork({ accountId, workId, onWorkChanged, onDoubt }: Wishes):
     }
     tell();
   };
-  const kept = keep(accountId, workId, doc, () => tell());
-  const connection: Connection = new Connection(doc, workDocument(workId), {
+  const kept = keep(accountId, id, doc, () => tell());
+  const connection: Connection = new Connection(doc, document, {
     onChange: () => {
       // A map that may only be read is in another state than the page may think.
       if (connection.state.open && connection.state.readOnly) onWorkChanged();

@@ -11,12 +11,14 @@ interface Props {
   requirement: Requirement;
   result: Result;
   label: string;
+  /** to be read, not only recognised */
+  large?: boolean;
 }
 
 const AROUND = 20;
 
 /** A small map with what a check found on it, as the canvas shows it while the requirement is chosen. */
-export function CheckedMap({ map, assignment, requirement, result, label }: Props) {
+export function CheckedMap({ map, assignment, requirement, result, label, large = false }: Props) {
   const { legend } = assignment;
   const drawings = useMemo(() => drawnMarks(map, legend), [map, legend]);
   const marks = useMemo(
@@ -39,8 +41,8 @@ export function CheckedMap({ map, assignment, requirement, result, label }: Prop
       role="img"
       aria-label={label}
       viewBox={`${box.left - AROUND} ${box.top - AROUND} ${width} ${height}`}
-      width={Math.min(400, width)}
-      className="max-h-72 max-w-full"
+      width={Math.min(large ? 900 : 400, width)}
+      className={`max-w-full ${large ? 'max-h-[60vh]' : 'max-h-72'}`}
     >
       {drawings.map(({ list, id, drawing: { at, shapes } }) => (
         <g key={`${list} ${id}`} transform={`translate(${at.x} ${at.y})`}>

@@ -4,8 +4,9 @@ import type { ReactNode } from 'react';
 import { Button, buttonClass } from './button';
 
 const OVERLAY = 'fixed inset-0 z-40 bg-ink/30';
+const WIDTH = { normal: 'w-[min(92vw,34rem)]', wide: 'w-[min(94vw,60rem)]' };
 const PANEL =
-  'fixed left-1/2 top-1/2 z-50 max-h-[90vh] w-[min(92vw,34rem)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-paper p-5';
+  'fixed left-1/2 top-1/2 z-50 max-h-[90vh] -translate-x-1/2 -translate-y-1/2 overflow-y-auto border border-ink bg-paper p-5';
 
 export function Dialog({
   open,
@@ -13,6 +14,7 @@ export function Dialog({
   title,
   description,
   children,
+  wide = false,
   onCloseAutoFocus,
 }: {
   open: boolean;
@@ -20,6 +22,8 @@ export function Dialog({
   title: string;
   description?: ReactNode;
   children: ReactNode;
+  /** for what has to be seen large */
+  wide?: boolean;
   onCloseAutoFocus?: (event: Event) => void;
 }) {
   return (
@@ -27,7 +31,7 @@ export function Dialog({
       <RadixDialog.Portal>
         <RadixDialog.Overlay className={OVERLAY} />
         <RadixDialog.Content
-          className={PANEL}
+          className={`${PANEL} ${WIDTH[wide ? 'wide' : 'normal']}`}
           onOpenAutoFocus={(event) => {
             // What is to be typed first has the focus, not the button that closes.
             const first = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('[data-autofocus]');
@@ -85,7 +89,7 @@ export function Confirm({
     >
       <AlertDialog.Portal>
         <AlertDialog.Overlay className={OVERLAY} />
-        <AlertDialog.Content className={PANEL} {...(onCloseAutoFocus && { onCloseAutoFocus })}>
+        <AlertDialog.Content className={`${PANEL} ${WIDTH.normal}`} {...(onCloseAutoFocus && { onCloseAutoFocus })}>
           <AlertDialog.Title className="words text-lg font-semibold">{title}</AlertDialog.Title>
           <AlertDialog.Description asChild>
             <div className="words my-3">{children}</div>

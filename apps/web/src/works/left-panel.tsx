@@ -24,7 +24,7 @@ export function LeftPanel({
   return (
     <div className="px-3 pb-3">
       {mayEdit && <NextMark assignment={open.assignment} />}
-      <LegendPanel assignment={open.assignment} mayEdit={mayEdit} />
+      <LegendPanel assignment={open.assignment} mayEdit={mayEdit} own={open.own} />
       {mayEdit && <BankPanel workId={workId} legend={legend} onPlace={onPlace} />}
     </div>
   );
@@ -53,7 +53,7 @@ export function LeftRail({ open, mayEdit, onOpen }: { open: OpenWork; mayEdit: b
           );
           return (
             <li key={kind.id} title={`${kind.name}: ${kind.purpose}`}>
-              {kind.givenBy === 'student' && mayEdit ? (
+              {(kind.givenBy === 'student' || open.own) && mayEdit ? (
                 <button
                   type="button"
                   aria-label={`${kind.name}, ${count}`}

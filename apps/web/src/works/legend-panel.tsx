@@ -4,7 +4,16 @@ import { KindSample, LinkSample } from '../map';
 import { useEditor, useEditorState } from './editor';
 
 /** The assignment's kinds. A click on one of the student's own makes it the next mark; given kinds come with their terms. */
-export function LegendPanel({ assignment, mayEdit }: { assignment: Assignment; mayEdit: boolean }) {
+export function LegendPanel({
+  assignment,
+  mayEdit,
+  own,
+}: {
+  assignment: Assignment;
+  mayEdit: boolean;
+  /** on a map of one's own assignment every kind can be the next mark */
+  own: boolean;
+}) {
   const { actions } = useEditor();
   const next = useEditorState((state) => state.next);
   const map = useEditorState((state) => state.map);
@@ -27,7 +36,7 @@ export function LegendPanel({ assignment, mayEdit }: { assignment: Assignment; m
           );
           return (
             <li key={kind.id} title={kind.purpose}>
-              {kind.givenBy === 'student' && mayEdit ? (
+              {(kind.givenBy === 'student' || own) && mayEdit ? (
                 <button
                   type="button"
                   aria-pressed={isNext}

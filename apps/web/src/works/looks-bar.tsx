@@ -9,7 +9,7 @@ import { useEditor, useEditorState } from './editor';
 import { LooksPopover, same } from './looks-popover';
 
 /** What can be done with the selection, in one row over the canvas. What cannot be done now is greyed, not gone. */
-export function LooksBar({ assignment }: { assignment: Assignment }) {
+export function LooksBar({ assignment, own }: { assignment: Assignment; own: boolean }) {
   const { actions } = useEditor();
   const map = useEditorState((state) => state.map);
   const selection = useEditorState((state) => state.selection);
@@ -63,6 +63,17 @@ export function LooksBar({ assignment }: { assignment: Assignment }) {
               />
             )}
             <LooksPopover topics={topics} links={links} assignment={assignment} disabled={isFixed} />
+            {own && topics.length > 0 && (
+              <Button
+                small
+                aria-pressed={topics.every(({ toComplete }) => toComplete)}
+                className="aria-pressed:bg-wash"
+                title="Students continue its words, such as “Made of …”"
+                onClick={() => actions.askToComplete(!topics.every(({ toComplete }) => toComplete))}
+              >
+                Prompt
+              </Button>
+            )}
             <Button
               small
               onClick={actions.asItsKind}

@@ -4,7 +4,7 @@ import { Shapes } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { buttonClass } from '../ui/button';
 import { useEditor } from './editor';
-import { Swatches } from './swatches';
+import { Swatches } from '../ui/swatches';
 
 /** What all of several have in common, or undefined. */
 export const same = <T,>(values: readonly T[]): T | undefined =>

@@ -6,7 +6,7 @@ import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
 import { Keyboard } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { HeadOfPage } from '../app/crumbs';
 import { showDay, showMoment } from '../app/dates';
@@ -15,7 +15,7 @@ import { useMe, useTimeZone, useWork } from '../app/queries';
 import { Waiting } from '../app/waiting';
 import { Brief } from '../assignments';
 import { MapFoot, SentencesView, useShow } from '../map';
-import { Button } from '../ui/button';
+import { Button, buttonClass } from '../ui/button';
 import { Desk } from '../ui/desk';
 import { Dialog } from '../ui/dialog';
 import { Segments } from '../ui/segments';
@@ -35,7 +35,7 @@ import { CommandPalette, KeysDialog } from './palette';
 import { ReadingLine } from './reading-line';
 import { SaveWords } from './save-words';
 import { useLiveWork } from './use-live-work';
-import type { OpenWork } from './use-live-work';
+import type { MapSource, OpenWork } from './use-live-work';
 
 export function MapPage() {
   const work = useWork(useParams().id!);
@@ -43,10 +43,11 @@ export function MapPage() {
   return <OpenMap key={work.data.id} detail={work.data} />;
 }
 
-function OpenMap({ detail }: { detail: WorkDetail }) {
+/** A map with all that draws and checks it. @param source left out for a student's work */
+export function OpenMap({ detail, source }: { detail: WorkDetail; source?: MapSource }) {
   const me = useMe();
   useTitle(detail.title);
-  const open = useLiveWork(detail, me.id);
+  const open = useLiveWork(detail, me.id, source);
   if (!open) return <Loading what="Opening the map …" />;
   return <Opened detail={detail} open={open} />;
 }
@@ -179,7 +180,10 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         }}
       >
         <HeadOfPage
-          crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
+          crumbs={[
+            { name: detail.className, to: open.own ? `/assignments/${detail.publicationId}/sheet` : '/' },
+            { name: detail.title },
+          ]}
           middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
           actions={
             <>
@@ -188,7 +192,13 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
                   Due {showMoment(detail.due, zone)}
                 </span>
               )}
-              <Button onClick={() => setShown('brief')}>Brief</Button>
+              {open.own ? (
+                <Link className={buttonClass('action')} to={`/assignments/${detail.publicationId}/sheet#starter`}>
+                  Back to the sheet
+                </Link>
+              ) : (
+                <Button onClick={() => setShown('brief')}>Brief</Button>
+              )}
               {mayHandIn && (
                 <Button look="action" onClick={() => setShown('hand in')}>
                   {detail.submissions.length > 0 ? 'Hand in again …' : 'Hand in …'}
@@ -214,7 +224,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             rail: () => <ChecksPanel rail open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
           }}
         >
-          {mayEdit && <LooksBar assignment={assignment} />}
+          {mayEdit && <LooksBar assignment={assignment} own={open.own} />}
           <Notices detail={detail} open={open} />
           <div className="relative min-h-0 flex-1">
             {view === 'Map' ? (

@@ -1,26 +1,39 @@
 import { holdsAnswers, openStoredAssignment } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
+import { workDocument } from '@ichnograph/contract';
 import type { WorkDetail } from '@ichnograph/contract';
 import { useEffect, useMemo, useState } from 'react';
 import { queries } from '../app/queries';
-import { openWork } from '../live';
+import { openLive } from '../live';
 import type { LiveWork } from '../live';
 import { startAnswerChecks } from './answer-checks';
 import { startChecker } from './checker';
 import { createEditor } from './editor';
 import type { Editor } from './editor';
 
+/** Whose map is opened: a student's work, or one of an assignment's own, on which every kind is the teacher's to use. */
+export interface MapSource {
+  id: string;
+  document: string;
+  own: boolean;
+}
+
 export interface OpenWork {
+  own: boolean;
   editor: Editor;
   work: LiveWork;
   assignment: Assignment;
 }
 
 /** Opens a work for as long as its page is shown: live map, editor and checker, in this order of dependence. */
-export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | null {
+export function useLiveWork(
+  detail: WorkDetail,
+  accountId: string,
+  source: MapSource = { id: detail.id, document: workDocument(detail.id), own: false },
+): OpenWork | null {
   const assignment = useMemo(() => openStoredAssignment(detail.assignment), [detail.assignment]);
   const [open, setOpen] = useState<OpenWork | null>(null);
-  const { id: workId } = detail;
+  const { id: workId, document, own } = source;
   // A new answer about the work must not close the map: only another work, or another revision, does.
   const key = `${workId} ${detail.revision}`;
   const context = useMemo(
@@ -28,15 +41,17 @@ export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | n
     [detail.members, detail.due],
   );
   useEffect(() => {
-    const work = openWork({
+    const work = openLive({
       accountId,
-      workId,
+      id: workId,
+      document,
       onWorkChanged: () => void queries.invalidateQueries({ queryKey: [`works/${workId}`] }),
       onDoubt: () => void queries.invalidateQueries({ queryKey: ['welcome'] }),
     });
-    const editor = createEditor(work.live, assignment, accountId);
+    const editor = createEditor(work.live, assignment, accountId, own);
     const checker = startChecker(
-      { ...assignment, requirements: assignment.requirements.filter((requirement) => !holdsAnswers(requirement)) },
+      // Whoever set the answers may have them checked here.
+      own ? assignment : { ...assignment, requirements: assignment.requirements.filter((one) => !holdsAnswers(one)) },
       context,
       ({ report, chips }) => editor.actions.answer(report, chips),
       editor.actions.checkTookTooLong,
@@ -48,7 +63,11 @@ export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | n
       checked = map;
       checker.check(map);
     };
-    const answers = startAnswerChecks(workId, assignment, editor.actions.answerFromServer);
+    const answers = startAnswerChecks(
+      workId,
+      own ? { ...assignment, requirements: [] } : assignment,
+      editor.actions.answerFromServer,
+    );
     const stops = [
       answers.stop,
       work.store.subscribe(() => answers.look(work.store.getState().state === 'saved', editor.store.getState().map)),
@@ -60,7 +79,7 @@ export function useLiveWork(detail: WorkDetail, accountId: string): OpenWork | n
       work.destroy,
     ];
     check();
-    setOpen({ editor, work, assignment });
+    setOpen({ editor, work, assignment, own });
     return () => {
       for (const stop of stops) stop();
     };

@@ -26,6 +26,15 @@ export function asItsKind(map: TopicMap, ids: readonly string[], rules: Ruled): 
   return done(...changesOf(map, ids, (names) => Object.fromEntries(names.map((name) => [name, undefined])), rules));
 }
 
+/** Makes topics prompts that students continue, or plain ones again. */
+export function askToComplete(map: TopicMap, ids: readonly string[], is: boolean): Outcome {
+  return done(
+    ...map.topics
+      .filter(({ id }) => ids.includes(id))
+      .map(({ id }): Change => ({ do: 'set', in: 'topics', id, fields: { toComplete: is || undefined } })),
+  );
+}
+
 /** Makes the topics named of one topic kind; looks given by hand give way to the kind's. */
 export function setTopicKind(map: TopicMap, ids: readonly string[], kind: string | null, rules: Ruled): Outcome {
   const known = kind === null || rules.legend.topicKinds.some((one) => one.id === kind);

@@ -14,7 +14,7 @@ import { typingActions } from './typing-actions';
 export type Editor = ReturnType<typeof createEditor>;
 
 /** The student's hand on a live map. Every gesture becomes one command of core; what core refuses is said, not done. */
-export function createEditor(live: LiveMap, assignment: Assignment, by: string) {
+export function createEditor(live: LiveMap, assignment: Assignment, by: string, own = false) {
   const { legend } = assignment;
   const store = createStore<EditorState>(() => ({
     map: live.snapshot,
@@ -55,12 +55,12 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     });
   });
 
-  let own: Report | null = null;
+  let mine: Report | null = null;
   let theirs: ReadonlyMap<string, Result> = new Map();
   /** Both halves of the report as one, in the assignment's order. */
   const tell = (): void => {
-    if (!own) return;
-    const byId = new Map(own.results.map((result) => [result.id, result]));
+    if (!mine) return;
+    const byId = new Map(mine.results.map((result) => [result.id, result]));
     const report = reportOf(
       assignment.requirements.map(
         (requirement) => byId.get(requirement.id) ?? theirs.get(requirement.id) ?? waiting(requirement),
@@ -69,7 +69,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     sayWhatChanged(assignment, get().report, report);
     set({ report });
   };
-  const hand = createHand(live, assignment, by, store);
+  const hand = createHand(live, assignment, by, store, own);
   const actions = {
     ...typingActions(hand),
     ...bankActions(hand),
@@ -83,7 +83,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string) 
     showRequirement: (requirement: string | null): void => set({ requirement }),
     dismiss: (): void => set({ refusal: null }),
     answer: (report: Report, chips: readonly Chip[]): void => {
-      own = report;
+      mine = report;
       set({ chips, tooLong: false });
       tell();
     },

@@ -11,6 +11,7 @@ export function createHand(
   assignment: Assignment,
   by: string,
   { getState: get, setState: set }: StoreApi<EditorState>,
+  own: boolean,
 ) {
   const maker: Maker = { newId: () => crypto.randomUUID(), by };
   const refuse = (reason: string): false => {
@@ -20,6 +21,8 @@ export function createHand(
   };
   return {
     live,
+    /** whether the map is the assignment's, whose given topics are one's own */
+    own,
     assignment,
     legend: assignment.legend,
     maker,

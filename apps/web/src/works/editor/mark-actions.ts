@@ -1,6 +1,7 @@
 import {
   addLink,
   asItsKind,
+  askToComplete,
   copyMarks,
   entitle,
   moveTopics,
@@ -19,7 +20,18 @@ import type { Hand } from './hand';
 import type { Spot } from './state';
 
 /** What is done to topics and links that are there. */
-export function markActions({ live, assignment, legend, maker, get, set, run, selectedTopics, selectedLinks }: Hand) {
+export function markActions({
+  live,
+  own,
+  assignment,
+  legend,
+  maker,
+  get,
+  set,
+  run,
+  selectedTopics,
+  selectedLinks,
+}: Hand) {
   let clipboard: Copied | null = null;
   const paste = (held: Copied | null = clipboard): void => {
     if (!held || held.length === 0) return;
@@ -43,6 +55,7 @@ export function markActions({ live, assignment, legend, maker, get, set, run, se
     setLinkKind: (kind: string | null): void => void run(setLinkKind(get().map, selectedLinks(), kind, assignment)),
     setLooks: (looks: TopicLooks & LinkLooks): void =>
       void run(setLooks(get().map, get().selection, looks, assignment)),
+    askToComplete: (is: boolean): void => void run(askToComplete(get().map, selectedTopics(), is)),
     asItsKind: (): void => void run(asItsKind(get().map, get().selection, assignment)),
     entitle: (fields: { title?: string; focusQuestion?: string }): void => void run(entitle(get().map, fields)),
     /** Deletes the selection; first asks when something in it was given. */
@@ -50,7 +63,7 @@ export function markActions({ live, assignment, legend, maker, get, set, run, se
       const { selection, map, deleting } = get();
       const ids = deleting ?? selection;
       if (ids.length === 0) return;
-      const given = map.topics.some(({ id, origin }) => ids.includes(id) && origin !== undefined);
+      const given = !own && map.topics.some(({ id, origin }) => ids.includes(id) && origin !== undefined);
       if (given && !sure) return set({ deleting: [...ids] });
       set({ deleting: null });
       const changes = run(removeMarks(map, ids));

@@ -1,0 +1,240 @@
+import { GROUP_TITLES, inGroups, requirementSentence } from '@ichnograph/core';
+import type { GroupId, Requirement, SheetRequirement } from '@ichnograph/core';
+import { MessageSquare, MoreHorizontal, Plus } from 'lucide-react';
+import { useState } from 'react';
+import { announce } from '../../app/announcer';
+import { Balloon } from '../../ui/balloon';
+import { Button } from '../../ui/button';
+import { Menu, MenuItem } from '../../ui/menu';
+import { Remark, Section } from '../section';
+import { newIdAmong } from '../sections/lists';
+import { usePart, useWritten } from '../use-sheet';
+import { AddRequirement } from './add-requirement';
+import { MoreToSay, SentenceWithBlanks } from './blanks';
+import { Proposals } from './proposals';
+
+/** What a map must show: sentences with blanks, read as students will read them. */
+export function RequirementsSection() {
+  const [{ requirements }, change] = usePart('requirements');
+  const { assignment, missing, findings } = useWritten();
+  const [adding, setAdding] = useState(false);
+  const setAll = (make: (all: SheetRequirement[]) => SheetRequirement[]): void =>
+    change((before) => ({ ...before, requirements: make(before.requirements) }));
+  const add = (requirement: Omit<Requirement, 'id'>): void => {
+    const id = newIdAmong(requirements, 'r');
+    setAll((all) => [...all, { ...requirement, id }]);
+    announce(`Added: ${requirementSentence(requirement, assignment)}.`);
+    focusOn(id);
+  };
+  const groups = inGroups(requirements);
+  // Balloons wear the numbers students will see: what is switched off has none.
+  const numbers = new Map(
+    inGroups(assignment.requirements)
+      .flatMap(({ members }) => members)
+      .map(({ id, number }) => [id, number]),
+  );
+  return (
+    <Section
+      id="requirements"
+      title="What must a map show?"
+      lead="Read as your students will. Change any underlined word."
+      actions={
+        <Button onClick={() => setAdding(true)} aria-haspopup="dialog">
+          <Plus aria-hidden size={14} />
+          Add a requirement …
+        </Button>
+      }
+    >
+      {requirements.length === 0 && (
+        <p className="text-quiet">
+          Nothing is asked for yet. Add what a map must show, or take what your reference map proposes.
+        </p>
+      )}
+      {groups.map(({ group, members }) => (
+        <div key={group} className="mt-4">
+          <h3 className="caption mb-1 flex justify-between">
+            <span>{GROUP_TITLES[group]}</span>
+            <GroupSum group={group} all={groups} />
+          </h3>
+          <ul className="border-t border-rule" aria-label={GROUP_TITLES[group]}>
+            {members.map((requirement) => (
+              <Row
+                key={requirement.id}
+                requirement={requirement}
+                number={numbers.get(requirement.id) ?? null}
+                remarks={findings
+                  .filter(({ requirements: ids }) => ids.includes(requirement.id))
+                  .map(({ sentence }) => sentence)}
+                missing={missing
+                  .filter(({ path }) =>
+                    path.startsWith(
+                      `$.requirements[${assignment.requirements.findIndex(({ id }) => id === requirement.id)}]`,
+                    ),
+                  )
+                  .map(({ reason }) => reason)}
+                onChange={(fields) =>
+                  setAll((all) => all.map((one) => (one.id === requirement.id ? { ...one, ...fields } : one)))
+                }
+                onRemove={() => setAll((all) => all.filter(({ id }) => id !== requirement.id))}
+                onDuplicate={() => {
+                  const { number: _, ...copy } = requirement;
+                  add(copy);
+                }}
+                onMove={(by) => {
+                  const at = members.findIndex(({ id }) => id === requirement.id);
+                  const other = members[at + by];
+                  if (other) setAll((all) => exchanged(all, requirement.id, other.id));
+                  focusOn(requirement.id);
+                }}
+              />
+            ))}
+          </ul>
+        </div>
+      ))}
+      {findings
+        .filter(({ requirements: ids }) => ids.length === 0)
+        .map(({ code, sentence }) => (
+          <Remark key={code + sentence}>{sentence}</Remark>
+        ))}
+      <Proposals onTake={add} />
+      <AddRequirement open={adding} onOpenChange={setAdding} onAdd={add} assignment={assignment} />
+    </Section>
+  );
+}
+
+/** Points of a group that count: what is extra or switched off stands beside the sum. */
+function GroupSum({ group, all }: { group: GroupId; all: ReturnType<typeof inGroups<SheetRequirement>> }) {
+  const members = all.find((one) => one.group === group)?.members.filter(({ off }) => !off) ?? [];
+  const sum = (extra: boolean): number =>
+    members.filter(({ level }) => (level === 'extra') === extra).reduce((total, { points }) => total + points, 0);
+  return (
+    <span className="font-mono normal-case tracking-normal">
+      {sum(false)} pt{sum(true) > 0 && `, and ${sum(true)} extra`}
+    </span>
+  );
+}
+
+function exchanged(all: readonly SheetRequirement[], one: string, other: string): SheetRequirement[] {
+  const [a, b] = [all.findIndex(({ id }) => id === one), all.findIndex(({ id }) => id === other)];
+  const next = [...all];
+  [next[a], next[b]] = [next[b]!, next[a]!];
+  return next;
+}
+
+/** To the row's first blank, or to the row itself where there is none. */
+const focusOn = (id: string): void =>
+  void requestAnimationFrame(() => {
+    const row = document.getElementById(`requirement-${id}`);
+    (row?.querySelector<HTMLElement>('button[aria-haspopup]') ?? row)?.focus();
+    row?.scrollIntoView({ block: 'nearest' });
+  });
+
+function Row({
+  requirement,
+  number,
+  remarks,
+  missing,
+  onChange,
+  onRemove,
+  onDuplicate,
+  onMove,
+}: {
+  requirement: SheetRequirement;
+  number: number | null;
+  remarks: readonly string[];
+  missing: readonly string[];
+  onChange: (fields: Partial<SheetRequirement>) => void;
+  onRemove: () => void;
+  onDuplicate: () => void;
+  onMove: (by: number) => void;
+}) {
+  const { assignment } = useWritten();
+  const [hinting, setHinting] = useState(requirement.hint !== undefined);
+  const sentence = requirementSentence(requirement, assignment);
+  const props = { requirement, assignment, onChange: (params: Record<string, unknown>) => onChange({ params }) };
+  return (
+    <li
+      id={`requirement-${requirement.id}`}
+      tabIndex={-1}
+      className="border-b border-rule py-1.5 outline-offset-[-2px]"
+      onKeyDown={(event) => {
+        if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+        event.preventDefault();
+        onMove(event.key === 'ArrowUp' ? -1 : 1);
+      }}
+    >
+      <div className="flex items-start gap-3">
+        <span className="w-5 shrink-0 pt-0.5">{number !== null && <Balloon number={number} />}</span>
+        <p className={`words min-w-0 flex-1 leading-7 ${requirement.off ? 'text-quiet line-through' : ''}`}>
+          <SentenceWithBlanks {...props} />
+          <MoreToSay {...props} />
+        </p>
+        <select
+          aria-label={`How firmly: ${sentence}`}
+          className="rounded-sm border border-transparent bg-transparent py-1 text-sm text-quiet hover:border-rule"
+          value={requirement.level}
+          onChange={({ target }) => onChange({ level: target.value as Requirement['level'] })}
+        >
+          <option>must</option>
+          <option>should</option>
+          <option>extra</option>
+        </select>
+        <label className="flex items-center gap-1 font-mono text-sm">
+          <span className="sr-only">Points: {sentence}</span>
+          <input
+            type="number"
+            min={0}
+            max={1000}
+            step="any"
+            className="w-14 rounded-sm border border-transparent bg-transparent py-1 text-right hover:border-rule focus:border-[#8b9389] focus:bg-white"
+            defaultValue={requirement.points}
+            key={requirement.points}
+            onChange={({ target }) => {
+              if (target.value !== '' && target.validity.valid) onChange({ points: target.valueAsNumber });
+            }}
+          />
+          pt
+        </label>
+        <Menu
+          trigger={
+            <Button small look="quiet" aria-label={`More for: ${sentence}`}>
+              <MoreHorizontal aria-hidden size={15} />
+            </Button>
+          }
+        >
+          <MenuItem onSelect={() => onMove(-1)}>Move up</MenuItem>
+          <MenuItem onSelect={() => onMove(1)}>Move down</MenuItem>
+          <MenuItem onSelect={onDuplicate}>Duplicate</MenuItem>
+          <MenuItem onSelect={() => onChange({ off: !requirement.off })}>
+            {requirement.off ? 'Switch on' : 'Switch off'}
+          </MenuItem>
+          <MenuItem onSelect={() => setHinting(true)}>Give a hint</MenuItem>
+          <MenuItem onSelect={onRemove}>Remove</MenuItem>
+        </Menu>
+      </div>
+      <div className="pl-8">
+        {hinting && (
+          <label className="mt-1 flex items-center gap-2 text-sm">
+            <MessageSquare aria-hidden size={13} className="text-quiet" />
+            <span className="sr-only">Hint for: {sentence}</span>
+            <input
+              className="field py-0.5"
+              maxLength={2000}
+              placeholder="A hint in your own words, shown where it is not met"
+              defaultValue={requirement.hint ?? ''}
+              onBlur={({ target }) => {
+                if (target.value !== (requirement.hint ?? '')) onChange({ hint: target.value });
+              }}
+            />
+          </label>
+        )}
+        {missing.map((reason) => (
+          <Remark key={reason} grave>
+            Not complete: something here {reason}.
+          </Remark>
+        ))}
+        {!requirement.off && remarks.map((words) => <Remark key={words}>{words}</Remark>)}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,42 @@
+import type { ReactNode } from 'react';
+
+/** One part of the sheet, in the order of thought. */
+export function Section({
+  id,
+  title,
+  lead,
+  actions,
+  children,
+}: {
+  id: string;
+  title: string;
+  lead?: string;
+  actions?: ReactNode;
+  children: ReactNode;
+}) {
+  return (
+    <section id={id} aria-labelledby={`${id}-title`} className="scroll-mt-4 border-b border-rule pb-8 pt-6">
+      <div className="mb-3 flex items-end justify-between gap-4">
+        <div className="min-w-0">
+          <h2 id={`${id}-title`} className="text-xl font-semibold" tabIndex={-1}>
+            {title}
+          </h2>
+          {lead && <p className="max-w-[70ch] text-quiet">{lead}</p>}
+        </div>
+        {actions && <div className="flex shrink-0 gap-2">{actions}</div>}
+      </div>
+      {children}
+    </section>
+  );
+}
+
+/** A quiet sentence about what is beside it: what is missing, or cannot work. */
+export function Remark({ children, grave = false }: { children: ReactNode; grave?: boolean }) {
+  return (
+    <p
+      className={`words mt-1 border-l-2 pl-2 text-sm ${grave ? 'border-madder text-madder' : 'border-ochre text-ochre'}`}
+    >
+      {children}
+    </p>
+  );
+}

@@ -1,0 +1,124 @@
+import { starterFrom } from '@ichnograph/core';
+import type { Change, TopicMap } from '@ichnograph/core';
+import { Pencil } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { announce } from '../../app/announcer';
+import type { LiveWork } from '../../live';
+import { MapPicture } from '../../map';
+import { Button, buttonClass } from '../../ui/button';
+import { Confirm } from '../../ui/dialog';
+import { Section } from '../section';
+import { useLiveSnapshot, useSheetPage, useWritten } from '../use-sheet';
+
+/** Everything on one map gives way to what is on another, as one gesture that can be undone. */
+function replaceWith({ live }: LiveWork, next: TopicMap): void {
+  const now = live.snapshot;
+  live.apply([
+    ...now.links.map(({ id }): Change => ({ do: 'remove', from: 'links', id })),
+    ...now.topics.map(({ id }): Change => ({ do: 'remove', from: 'topics', id })),
+    ...next.topics.map((item): Change => ({ do: 'add', to: 'topics', item })),
+    ...next.links.map((item): Change => ({ do: 'add', to: 'links', item })),
+  ]);
+}
+
+/** New ids, so that what is drawn again is not taken for what was there. @param given whether it remembers its origin */
+function renewed(map: TopicMap, given = false): TopicMap {
+  const ids = new Map(map.topics.map(({ id }) => [id, crypto.randomUUID() as string]));
+  return {
+    ...map,
+    topics: map.topics.map((topic) => ({ ...topic, id: ids.get(topic.id)!, ...(given && { origin: topic.id }) })),
+    links: map.links.map((link) => ({
+      ...link,
+      id: crypto.randomUUID(),
+      ...(given && { origin: link.id }),
+      from: ids.get(link.from)!,
+      to: ids.get(link.to)!,
+    })),
+  };
+}
+
+export function StarterSection() {
+  const { detail, starter } = useSheetPage();
+  const { assignment } = useWritten();
+  const map = useLiveSnapshot(starter);
+  const [asking, setAsking] = useState(false);
+  const placed = assignment.terms.filter(({ place }) => place === 'map').length;
+  const make = (): void => {
+    replaceWith(starter, renewed(starterFrom(assignment)));
+    announce('The starter map is made.');
+  };
+  const isBare = !map || map.topics.length === 0;
+  return (
+    <Section
+      id="starter"
+      title="Where do they begin?"
+      lead="Every student begins with a copy of the starter map."
+      actions={
+        <>
+          <Button onClick={() => (isBare ? make() : setAsking(true))} disabled={!map}>
+            {isBare ? 'Make it from the terms' : 'Make it anew from the terms'}
+          </Button>
+          <DrawLink to={`/assignments/${detail.id}/starter`} what="starter map" />
+        </>
+      }
+    >
+      {isBare ? (
+        <p className="text-quiet">
+          Empty. {placed === 0 ? 'No term is handed out on the map yet' : `${placed} terms are handed out on the map`}
+          {placed === 0 && ': those in the word bank wait beside it'}.
+        </p>
+      ) : (
+        <MapPicture map={map} legend={assignment.legend} title="Starter map" />
+      )}
+      <Confirm
+        open={asking}
+        title="Make the starter map anew?"
+        yes="Make it anew"
+        no="Keep it"
+        onAnswer={(yes) => {
+          setAsking(false);
+          if (yes) make();
+        }}
+      >
+        <p>What is drawn on it now is replaced by the terms, laid out as a tree.</p>
+      </Confirm>
+    </Section>
+  );
+}
+
+export function ReferenceSection() {
+  const { detail, starter, reference } = useSheetPage();
+  const { assignment } = useWritten();
+  const map = useLiveSnapshot(reference);
+  const first = useLiveSnapshot(starter);
+  const isBare = !map || map.topics.length === 0;
+  return (
+    <Section
+      id="reference"
+      title="What would you hand in?"
+      lead="Your own answer: requirements are tried on it, and can be proposed from it. Students do not see it."
+      actions={
+        <>
+          {isBare && first && first.topics.length > 0 && (
+            <Button onClick={() => replaceWith(reference, renewed(first, true))}>Begin with the starter map</Button>
+          )}
+          <DrawLink to={`/assignments/${detail.id}/reference`} what="reference map" />
+        </>
+      }
+    >
+      {isBare ? (
+        <p className="text-quiet">None yet. Without one, requirements are tried on the starter map alone.</p>
+      ) : (
+        <MapPicture map={map} legend={assignment.legend} title="Reference map" />
+      )}
+    </Section>
+  );
+}
+
+const DrawLink = ({ to, what }: { to: string; what: string }) => (
+  <Link className={buttonClass()} to={to} aria-label={`Draw the ${what}`}>
+    <Pencil aria-hidden size={13} />
+    Draw it
+  </Link>
+);

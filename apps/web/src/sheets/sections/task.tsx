@@ -1,0 +1,88 @@
+import { useId, useState } from 'react';
+import { Brief } from '../../assignments';
+import { Segments } from '../../ui/segments';
+import { Section } from '../section';
+import { usePart } from '../use-sheet';
+
+const LANGUAGES = {
+  en: 'English',
+  de: 'German',
+  fr: 'French',
+  es: 'Spanish',
+  it: 'Italian',
+  nl: 'Dutch',
+  sv: 'Swedish',
+  pt: 'Portuguese',
+};
+const VIEWS = ['Write', 'Read'] as const;
+
+export function TaskSection() {
+  const id = useId();
+  const [task, change] = usePart('task');
+  const [view, setView] = useState<(typeof VIEWS)[number]>('Write');
+  return (
+    <Section id="task" title="What is it about?">
+      {task.guidance && <p className="words mb-4 max-w-[70ch] bg-wash px-3 py-2">{task.guidance}</p>}
+      <div className="grid gap-4">
+        <label className="block">
+          <span className="mb-1 block font-semibold">Title</span>
+          <input
+            className="field text-lg"
+            value={task.title}
+            maxLength={300}
+            data-first
+            onChange={({ target }) => change((before) => ({ ...before, title: target.value }))}
+          />
+        </label>
+        <label className="block">
+          <span className="mb-1 block font-semibold">Focus question</span>
+          <input
+            className="field"
+            value={task.focusQuestion}
+            maxLength={300}
+            placeholder="The question that the map answers"
+            onChange={({ target }) => change((before) => ({ ...before, focusQuestion: target.value }))}
+          />
+        </label>
+        <div>
+          <div className="mb-1 flex items-end justify-between">
+            <label htmlFor={`${id}-brief`} className="font-semibold">
+              Brief
+            </label>
+            <Segments label="Brief" options={VIEWS} value={view} onChange={setView} />
+          </div>
+          {view === 'Write' ? (
+            <textarea
+              id={`${id}-brief`}
+              className="field min-h-28 font-mono text-sm"
+              value={task.brief}
+              maxLength={20_000}
+              placeholder="What your students should do. Markdown: *slanted*, **strong**, - lists."
+              onChange={({ target }) => change((before) => ({ ...before, brief: target.value }))}
+            />
+          ) : (
+            <div className="card min-h-28 px-3 py-2">
+              <Brief text={task.brief} />
+            </div>
+          )}
+        </div>
+        <label className="flex items-center gap-2">
+          <span className="font-semibold">Language</span>
+          <select
+            className="field max-w-48"
+            value={task.language}
+            onChange={({ target }) => change((before) => ({ ...before, language: target.value }))}
+          >
+            {Object.entries(LANGUAGES).map(([code, name]) => (
+              <option key={code} value={code}>
+                {name}
+              </option>
+            ))}
+            {!(task.language in LANGUAGES) && <option value={task.language}>{task.language}</option>}
+          </select>
+          <span className="text-sm text-quiet">of terms and phrases: which forms of a word count as the same</span>
+        </label>
+      </div>
+    </Section>
+  );
+}

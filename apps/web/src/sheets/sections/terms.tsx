@@ -1,0 +1,288 @@
+import { normalForm, outlineSentence, readOutline } from '@ichnograph/core';
+import type { Sheet } from '@ichnograph/core';
+import { useId, useState } from 'react';
+import { announce } from '../../app/announcer';
+import { Button } from '../../ui/button';
+import { Section } from '../section';
+import { usePart } from '../use-sheet';
+import { moved } from './lists';
+
+type Term = Sheet['terms']['terms'][number];
+
+/** What students are given to place: typed, pasted one a line, or as a chapter's outline. */
+export function TermsSection() {
+  const [{ terms }, change] = usePart('terms');
+  const [{ legend }] = usePart('legend');
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const setTerms = (make: (terms: Term[]) => Term[]): void =>
+    change((before) => ({ ...before, terms: make(before.terms) }));
+  const setOne = (text: string, fields: Partial<Term>): void =>
+    setTerms((all) => all.map((term) => (term.text === text ? { ...term, ...fields } : term)));
+  const setChosenOnes = (fields: Partial<Term>): void =>
+    setTerms((all) => all.map((term) => (chosen.has(term.text) ? { ...term, ...fields } : term)));
+  const all = terms.length > 0 && chosen.size === terms.length;
+  return (
+    <Section
+      id="terms"
+      title="Which terms do they get?"
+      lead="Those on the map stand in the starter map; the others wait in the word bank."
+    >
+      <AddTerms onAdd={(added) => setTerms((before) => [...before, ...added])} terms={terms} />
+      {terms.length > 0 && (
+        <table className="mt-4 w-full text-left">
+          <thead>
+            <tr className="caption border-b border-ink">
+              <th className="w-8 py-1">
+                <input
+                  type="checkbox"
+                  aria-label="Choose all terms"
+                  className="accent-action"
+                  checked={all}
+                  onChange={() => setChosen(new Set(all ? [] : terms.map(({ text }) => text)))}
+                />
+              </th>
+              <th className="font-semibold">Term</th>
+              <th className="font-semibold">Also counts</th>
+              <th className="w-32 font-semibold">Kind</th>
+              <th className="w-36 font-semibold">Handed out under</th>
+              <th className="w-28 font-semibold">Where</th>
+            </tr>
+          </thead>
+          <tbody>
+            {terms.map((term, i) => (
+              <tr
+                key={term.text}
+                className="border-b border-rule"
+                onKeyDown={(event) => {
+                  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+                  event.preventDefault();
+                  setTerms((before) => moved(before, i, event.key === 'ArrowUp' ? -1 : 1));
+                }}
+              >
+                <td>
+                  <input
+                    type="checkbox"
+                    aria-label={`Choose ${term.text}`}
+                    className="accent-action"
+                    checked={chosen.has(term.text)}
+                    onChange={() => {
+                      const next = new Set(chosen);
+                      if (!next.delete(term.text)) next.add(term.text);
+                      setChosen(next);
+                    }}
+                  />
+                </td>
+                <td className="words py-1 pr-2 font-semibold">{term.text}</td>
+                <td>
+                  <input
+                    aria-label={`Other wordings of ${term.text}`}
+                    className={BARE}
+                    defaultValue={(term.accept ?? []).join(' | ')}
+                    placeholder="…"
+                    title="Several wordings with | between"
+                    onBlur={({ target }) => {
+                      const accept = target.value
+                        .split('|')
+                        .map((one) => one.trim())
+                        .filter((one) => one !== '' && one.length <= 300);
+                      if (accept.join('|') !== (term.accept ?? []).join('|')) setOne(term.text, { accept });
+                    }}
+                  />
+                </td>
+                <td>
+                  <KindChoice
+                    label={`Kind of ${term.text}`}
+                    kinds={legend.topicKinds}
+                    value={term.kind ?? ''}
+                    onChange={(kind) => setOne(term.text, { kind })}
+                  />
+                </td>
+                <td>
+                  <select
+                    aria-label={`What ${term.text} is handed out under`}
+                    className={BARE}
+                    value={term.under ?? ''}
+                    onChange={({ target }) => setOne(term.text, { under: target.value === '' ? null : target.value })}
+                  >
+                    <option value="">the main idea</option>
+                    {terms.map(({ text }) => text !== term.text && <option key={text}>{text}</option>)}
+                  </select>
+                </td>
+                <td>
+                  <PlaceChoice
+                    label={`Where ${term.text} is handed out`}
+                    value={term.place ?? 'bank'}
+                    onChange={(place) => setOne(term.text, { place })}
+                  />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {chosen.size > 0 && (
+        <div
+          role="toolbar"
+          aria-label="Chosen terms"
+          className="sticky bottom-0 mt-2 flex items-center gap-3 border border-ink bg-paper px-3 py-1.5"
+        >
+          <span>{chosen.size} chosen</span>
+          <KindChoice
+            label="Kind of the chosen"
+            kinds={legend.topicKinds}
+            value=""
+            empty="Kind …"
+            onChange={(kind) => setChosenOnes({ kind })}
+          />
+          <PlaceChoice
+            label="Where the chosen are handed out"
+            value=""
+            onChange={(place) => setChosenOnes({ place })}
+          />
+          <Button
+            small
+            look="danger"
+            onClick={() => {
+              setTerms((before) => before.filter(({ text }) => !chosen.has(text)));
+              setChosen(new Set());
+            }}
+          >
+            Remove
+          </Button>
+        </div>
+      )}
+      {terms.length > 1 && (
+        <p className="mt-2 text-sm text-quiet">Alt with an arrow key moves a term up or down in the list.</p>
+      )}
+    </Section>
+  );
+}
+
+const BARE =
+  'w-full min-w-0 rounded-sm border border-transparent bg-transparent px-1 py-1 hover:border-rule focus:border-[#8b9389] focus:bg-white';
+
+function KindChoice({
+  label,
+  kinds,
+  value,
+  empty = 'no kind',
+  onChange,
+}: {
+  label: string;
+  kinds: readonly { id: string; name: string }[];
+  value: string;
+  empty?: string;
+  onChange: (kind: string | null) => void;
+}) {
+  return (
+    <select
+      aria-label={label}
+      className={BARE}
+      value={value}
+      onChange={({ target }) => onChange(target.value === '' ? null : target.value)}
+    >
+      <option value="">{empty}</option>
+      {kinds.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function PlaceChoice({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: 'map' | 'bank' | '';
+  onChange: (place: 'map' | 'bank') => void;
+}) {
+  return (
+    <select
+      aria-label={label}
+      className={BARE}
+      value={value}
+      onChange={({ target }) => onChange(target.value as 'map' | 'bank')}
+    >
+      {value === '' && <option value="">Where …</option>}
+      <option value="bank">word bank</option>
+      <option value="map">on the map</option>
+    </select>
+  );
+}
+
+/** One field for all three ways: a line is a term, and indenting or numbering says what stands under what. */
+function AddTerms({ terms, onAdd }: { terms: readonly Term[]; onAdd: (added: Term[]) => void }) {
+  const id = useId();
+  const [{ legend }] = usePart('legend');
+  const [text, setText] = useState('');
+  const [kind, setKind] = useState(
+    () => legend.topicKinds.find((one) => one.givenBy === 'teacher' && !one.root)?.id ?? '',
+  );
+  const [place, setPlace] = useState<'map' | 'bank'>('bank');
+  const read = readOutline(text, kind === '' ? [] : [kind]);
+  const before = new Set(terms.map((term) => normalForm(term.text)));
+  const fresh = read.terms.filter((term) => !before.has(normalForm(term.text)));
+  const known = read.terms.length - fresh.length;
+  const add = (): void => {
+    onAdd(
+      fresh.map(({ text: words, accept, under, kind: itsKind }) => ({
+        text: words,
+        ...(accept.length > 0 && { accept }),
+        kind: itsKind,
+        under,
+        place,
+      })),
+    );
+    announce(`${fresh.length} terms are added.`);
+    setText('');
+  };
+  return (
+    <div className="card p-3">
+      <label htmlFor={id} className="mb-1 block font-semibold">
+        Add terms
+      </label>
+      <textarea
+        id={id}
+        className="field min-h-20 font-mono text-sm"
+        value={text}
+        placeholder={'One a line, or a chapter’s outline:\nArch\n  keystone | key stone\n  abutment'}
+        onChange={({ target }) => setText(target.value)}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || fresh.length === 0) return;
+          event.preventDefault();
+          add();
+        }}
+      />
+      {text !== '' && (
+        <ul role="status" className="mt-1 text-sm text-quiet">
+          {known > 0 && <li>{known === 1 ? 'One is' : `${known} are`} in the list already.</li>}
+          {read.messages.slice(0, 5).map((message) => (
+            <li key={`${message.line} ${message.code}`}>
+              Line {message.line}: {outlineSentence(message)}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="mt-2 flex items-center gap-3">
+        <div className="w-40">
+          <KindChoice
+            label="Kind of the new terms"
+            kinds={legend.topicKinds}
+            value={kind}
+            onChange={(next) => setKind(next ?? '')}
+          />
+        </div>
+        <div className="w-32">
+          <PlaceChoice label="Where the new terms are handed out" value={place} onChange={setPlace} />
+        </div>
+        <Button look="action" className="ml-auto" disabled={fresh.length === 0} onClick={add}>
+          {fresh.length === 1 ? 'Add 1 term' : `Add ${fresh.length} terms`}
+        </Button>
+      </div>
+    </div>
+  );
+}

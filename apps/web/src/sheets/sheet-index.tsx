@@ -1,0 +1,109 @@
+import type { SheetPart } from '@ichnograph/core';
+import { useEffect, useState } from 'react';
+import { useLiveSnapshot, useSheet, useSheetPage, useWritten } from './use-sheet';
+
+const SECTIONS = [
+  'task',
+  'legend',
+  'terms',
+  'starter',
+  'reference',
+  'requirements',
+  'criteria',
+  'marks',
+  'classes',
+] as const;
+type SectionId = (typeof SECTIONS)[number];
+
+const NAMES: Record<SectionId, string> = {
+  task: 'Task',
+  legend: 'Legend',
+  terms: 'Terms',
+  starter: 'Starter map',
+  reference: 'Reference map',
+  requirements: 'Requirements',
+  criteria: 'Criteria',
+  marks: 'Marks',
+  classes: 'Classes, dates',
+};
+
+/** The parts of the sheet at its left, with what is in each and what is still missing. */
+export function SheetIndex() {
+  const sheet = useSheet();
+  const { starter, reference } = useSheetPage();
+  const { missing, findings } = useWritten();
+  const current = useCurrent();
+  const topics = (map: ReturnType<typeof useLiveSnapshot>): number => map?.topics.length ?? 0;
+  const counts: Partial<Record<SectionId, number>> = {
+    terms: sheet.terms.terms.length,
+    starter: topics(useLiveSnapshot(starter)),
+    reference: topics(useLiveSnapshot(reference)),
+    requirements: sheet.requirements.requirements.filter(({ off }) => !off).length,
+    criteria: sheet.criteria.criteria.length,
+  };
+  const wants = (id: SectionId): string | null => {
+    if (missing.some(({ path }) => sectionOf(path) === id)) return 'not complete';
+    if (id === 'requirements' && findings.length > 0) return `${findings.length} to look at`;
+    return null;
+  };
+  return (
+    <nav aria-label="Parts of the sheet" className="py-4">
+      <ol>
+        {SECTIONS.map((id, i) => {
+          const want = wants(id);
+          return (
+            <li key={id}>
+              <a
+                href={`#${id}`}
+                aria-current={current === id ? 'location' : undefined}
+                className={`flex gap-2.5 border-l-[3px] py-1.5 pl-3 pr-2 hover:bg-canvas ${current === id ? 'border-action font-semibold' : 'border-transparent text-quiet'}`}
+                onClick={(event) => {
+                  event.preventDefault();
+                  goToSection(id);
+                }}
+              >
+                <span className="font-mono">{i + 1}</span>
+                <span>
+                  {NAMES[id]}
+                  {counts[id] ? ` · ${counts[id]}` : ''}
+                  {want && <span className="block text-xs font-normal text-ochre">{want}</span>}
+                </span>
+              </a>
+            </li>
+          );
+        })}
+      </ol>
+    </nav>
+  );
+}
+
+export function goToSection(id: string): void {
+  document.getElementById(id)?.scrollIntoView({ block: 'start' });
+  document.getElementById(`${id}-title`)?.focus({ preventScroll: true });
+}
+
+const sectionOf = (path: string): SectionId => {
+  const field = /^\$\.(\w+)/.exec(path)?.[1] ?? '';
+  const part: Record<string, SectionId | SheetPart> = {
+    styleMode: 'legend',
+    looks: 'legend',
+    root: 'legend',
+  };
+  return SECTIONS.find((id) => id === field) ?? part[field] ?? 'task';
+};
+
+/** The part that is read now: the last one whose head has passed the upper third. */
+function useCurrent(): SectionId {
+  const [current, setCurrent] = useState<SectionId>('task');
+  useEffect(() => {
+    const scroller = document.getElementById('sheet')!;
+    const look = (): void => {
+      const line = scroller.getBoundingClientRect().top + scroller.clientHeight / 3;
+      const passed = SECTIONS.filter((id) => document.getElementById(id)!.getBoundingClientRect().top <= line);
+      setCurrent(passed.at(-1) ?? 'task');
+    };
+    scroller.addEventListener('scroll', look, { passive: true });
+    return () => scroller.removeEventListener('scroll', look);
+  }, []);
+  return current;
+}

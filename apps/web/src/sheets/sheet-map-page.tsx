@@ -1,0 +1,75 @@
+import { assignmentOf } from '@ichnograph/core';
+import type { Sheet } from '@ichnograph/core';
+import { writeAssignment } from '@ichnograph/core';
+import { referenceDocument, starterDocument, trialDocument } from '@ichnograph/contract';
+import type { SheetDetail, WorkDetail } from '@ichnograph/contract';
+import { useMemo } from 'react';
+import { useParams } from 'react-router';
+import { useMe, useSheetDetail, useTrials } from '../app/queries';
+import { Waiting } from '../app/waiting';
+import { OpenMap } from '../works';
+
+const NAMES = { starter: 'Starter map', reference: 'Reference map' } as const;
+
+/** A map of an assignment, drawn on the canvas that students use, with every kind at hand. */
+export function SheetMapPage({ which }: { which: 'starter' | 'reference' }) {
+  const id = useParams().id!;
+  const sheet = useSheetDetail(id);
+  if (sheet.data === undefined) return <Waiting of={sheet} what="Opening the map …" />;
+  const document = which === 'starter' ? starterDocument(id) : referenceDocument(id);
+  return <Drawn detail={sheet.data} name={NAMES[which]} source={{ id: `${which}-${id}`, document, own: true }} />;
+}
+
+/** A trial map: the teacher's own hand again, or a work as a student would begin it. */
+export function TrialMapPage() {
+  const { id, trialId } = useParams() as { id: string; trialId: string };
+  const sheet = useSheetDetail(id);
+  const trials = useTrials(id);
+  const trial = trials.data?.find((one) => one.id === trialId);
+  if (sheet.data === undefined) return <Waiting of={sheet} what="Opening the map …" />;
+  if (trial === undefined) return <Waiting of={trials} what="Opening the map …" />;
+  return (
+    <Drawn
+      detail={sheet.data}
+      name={trial.name}
+      source={{ id: `trial-${trialId}`, document: trialDocument(trialId), own: trial.name !== AS_A_STUDENT }}
+    />
+  );
+}
+
+/** The name of the trial map that is drawn with a student's hand. */
+export const AS_A_STUDENT = 'As a student';
+
+function Drawn({
+  detail,
+  name,
+  source,
+}: {
+  detail: SheetDetail;
+  name: string;
+  source: { id: string; document: string; own: boolean };
+}) {
+  const me = useMe();
+  const work = useMemo((): WorkDetail => {
+    const sheet = Object.fromEntries(
+      Object.entries(detail.parts).map(([part, { body }]) => [part, body]),
+    ) as unknown as Sheet;
+    const assignment = assignmentOf(sheet, { starter: null, reference: null });
+    return {
+      id: source.id,
+      publicationId: detail.id,
+      title: name,
+      className: detail.title || 'New assignment',
+      due: null,
+      state: 'in progress',
+      mayEdit: true,
+      mayHandIn: false,
+      mayHandInAgain: false,
+      members: [me],
+      revision: detail.revision,
+      assignment: writeAssignment(assignment),
+      submissions: [],
+    };
+  }, [detail, name, source.id, me]);
+  return <OpenMap key={source.id} detail={work} source={source} />;
+}

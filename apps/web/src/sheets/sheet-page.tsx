@@ -1,0 +1,166 @@
+import { useParams } from 'react-router';
+import { useStore } from 'zustand';
+import type { SheetDetail } from '@ichnograph/contract';
+import { HeadOfPage } from '../app/crumbs';
+import { Loading, useTitle } from '../app/page';
+import { useMe, useSheetDetail } from '../app/queries';
+import { useMedia } from '../app/use-media';
+import { Waiting } from '../app/waiting';
+import { Button } from '../ui/button';
+import { RequirementsSection } from './requirements/requirements-section';
+import { ClassesSection } from './sections/classes';
+import { CriteriaSection } from './sections/criteria';
+import { LegendSection } from './sections/legend';
+import { MarksSection } from './sections/marks';
+import { ReferenceSection, StarterSection } from './sections/maps';
+import { TaskSection } from './sections/task';
+import { TermsSection } from './sections/terms';
+import { goToSection, SheetIndex } from './sheet-index';
+import type { PartState } from './sheet-store';
+import { TryOut } from './try-out/try-out';
+import {
+  SheetProvider,
+  useOpenSheet,
+  useOthers,
+  useSheet,
+  useSheetPage,
+  useWriting,
+  WrittenProvider,
+} from './use-sheet';
+import type { OpenSheet } from './use-sheet';
+
+export function SheetPage() {
+  const sheet = useSheetDetail(useParams().id!);
+  if (sheet.data === undefined) return <Waiting of={sheet} what="Opening the sheet …" />;
+  return <OpenedSheet key={sheet.data.id} detail={sheet.data} />;
+}
+
+function OpenedSheet({ detail }: { detail: SheetDetail }) {
+  const open = useOpenSheet(detail, useMe().id);
+  if (!open) return <Loading what="Opening the sheet …" />;
+  return (
+    <SheetProvider value={open}>
+      <SheetDesk />
+    </SheetProvider>
+  );
+}
+
+/** One long document in the order of thought, its index at the left, the try-out beside it. */
+function SheetDesk() {
+  const open = useSheetPage();
+  const { task } = useSheet();
+  const written = useWriting();
+  const others = useOthers(open, useMe().id);
+  const isWide = useMedia('(min-width: 1200px)');
+  const title = task.title.trim() || 'New assignment';
+  useTitle(title);
+  return (
+    <WrittenProvider value={written}>
+      <HeadOfPage
+        crumbs={[{ name: 'Assignments', to: '/assignments' }, { name: title }]}
+        middle={
+          <span className="flex shrink-0 items-center gap-3 text-sm text-quiet">
+            {others.length > 0 && (
+              <span data-testid="others">{others.map(({ givenName }) => givenName).join(', ')} is here too</span>
+            )}
+            <SaveState open={open} />
+          </span>
+        }
+        actions={
+          <Button
+            look="action"
+            onClick={() => {
+              goToSection('classes');
+              document.getElementById('publish-class')?.focus();
+            }}
+          >
+            Publish …
+          </Button>
+        }
+      />
+      <main
+        id="main"
+        tabIndex={-1}
+        className="grid h-[calc(100dvh-47px)] min-h-[22rem] grid-cols-[9rem_minmax(0,1fr)] outline-none min-[1200px]:grid-cols-[10.5rem_minmax(0,1fr)_21rem]"
+      >
+        <div className="overflow-y-auto border-r border-rule">
+          <SheetIndex />
+        </div>
+        <div id="sheet" className="relative overflow-y-auto px-6 pb-[40vh]">
+          <Overtaken />
+          <TaskSection />
+          <LegendSection />
+          <TermsSection />
+          <StarterSection />
+          <ReferenceSection />
+          <RequirementsSection />
+          {!isWide && (
+            <div className="border-b border-rule py-6">
+              <TryOut />
+            </div>
+          )}
+          <CriteriaSection />
+          <MarksSection />
+          <ClassesSection />
+        </div>
+        {isWide && (
+          <div className="overflow-y-auto border-l border-rule bg-white px-4 py-4">
+            <TryOut />
+          </div>
+        )}
+      </main>
+    </WrittenProvider>
+  );
+}
+
+const WORDS: Record<PartState, string> = {
+  saved: 'Saved',
+  waiting: 'Saving …',
+  unreachable: 'Offline, kept here',
+  overtaken: 'Not saved',
+  refused: 'Not saved',
+};
+/** The worst of the parts is said. */
+const WORST: readonly PartState[] = ['refused', 'overtaken', 'unreachable', 'waiting'];
+
+/** It stands in the head of the window, outside the sheet. */
+function SaveState({ open: { writing, starter, reference } }: { open: OpenSheet }) {
+  const states = useStore(writing.store, (store) => store.states);
+  const maps = [useStore(starter.store, ({ state }) => state), useStore(reference.store, ({ state }) => state)];
+  const worst = WORST.find((state) => Object.values(states).includes(state));
+  const isSaving = worst === undefined && maps.some((state) => state === 'saving' || state === 'opening');
+  const words = isSaving ? WORDS.waiting : WORDS[worst ?? 'saved'];
+  const colour = words === WORDS.saved ? 'bg-action' : words === WORDS.waiting ? 'bg-quiet' : 'bg-madder';
+  return (
+    <span className="inline-flex items-center gap-1.5" data-testid="save-state">
+      <span aria-hidden data-drawn className={`h-2 w-2 shrink-0 ${colour}`} />
+      {words}
+    </span>
+  );
+}
+
+/** Somebody else was faster on a part: nothing is lost on either side until one says which stands. */
+function Overtaken() {
+  const { writing } = useSheetPage();
+  const states = useStore(writing.store, (store) => store.states);
+  const trouble = useStore(writing.store, (store) => store.trouble);
+  if (!trouble) return null;
+  return (
+    <div
+      role="alert"
+      className="sticky top-0 z-20 -mx-6 flex items-center gap-3 border-b border-madder bg-madder-wash px-6 py-2"
+    >
+      <p className="words min-w-0 flex-1">{trouble}</p>
+      {Object.values(states).includes('overtaken') && (
+        <>
+          <Button small onClick={() => void writing.settle('theirs')}>
+            Take what is there
+          </Button>
+          <Button small look="action" onClick={() => void writing.settle('mine')}>
+            Save mine over it
+          </Button>
+        </>
+      )}
+    </div>
+  );
+}
