@@ -86,6 +86,13 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
     body: { client: 'c', count: 0 },
   },
   'GET /submissions/:id': { expect: [401, 200, 404, 200, 200, 404, 404] },
+  'GET /submissions/:id/judgements': { expect: [401, 200, 404, 200, 200, 404, 404] },
+  'PUT /submissions/:id/judgements': {
+    expect: [401, 403, 403, 404, 404, 404, 403],
+    body: { kind: 'criterion', subject: 'no such', value: 0 },
+  },
+  'GET /submissions/:id/trail': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'POST /publications/:id/return-complete': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /submissions/:id/comments': { expect: [401, 200, 404, 200, 200, 404, 404] },
   'POST /submissions/:id/comments': {
     expect: [401, 403, 403, 201, 201, 404, 403],

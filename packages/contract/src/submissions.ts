@@ -1,4 +1,4 @@
-import { IsIn, IsOptional, IsString, Length } from 'class-validator';
+import { IsIn, IsNumber, IsOptional, IsString, Length, MaxLength, ValidateIf } from 'class-validator';
 import type { Person } from './accounts.js';
 import type { SubmissionRow, WorkState } from './works.js';
 
@@ -24,6 +24,57 @@ export class ChangeComment {
   @IsString()
   @Length(1, 2000, { message: 'a comment has 1 to 2,000 characters' })
   text!: string;
+}
+
+export const JUDGEMENT_KINDS = ['result', 'criterion'] as const;
+export type JudgementKind = (typeof JUDGEMENT_KINDS)[number];
+
+/** A level of a criterion, or points in place of a result's; null takes back what was given. */
+export class Judge {
+  @IsIn(JUDGEMENT_KINDS, { message: 'a result or a criterion is judged' })
+  kind!: JudgementKind;
+
+  /** the requirement's or criterion's id */
+  @IsString()
+  @Length(1, 200)
+  subject!: string;
+
+  /** points, or the position of a level */
+  @ValidateIf((judge: Judge) => judge.value !== null)
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'a mark is a number' })
+  value!: number | null;
+
+  @IsOptional()
+  @IsString()
+  @MaxLength(2000, { message: 'a reason has room for 2,000 characters' })
+  reason?: string;
+}
+
+export interface JudgementRow {
+  kind: JudgementKind;
+  subject: string;
+  value: number;
+  reason: string;
+  by: Person;
+  at: string;
+}
+
+export type MarkChangeKind = JudgementKind | 'return' | 'take back';
+
+export interface MarkChangeRow {
+  kind: MarkChangeKind;
+  subject: string;
+  before: number | null;
+  after: number | null;
+  reason: string;
+  by: Person;
+  at: string;
+}
+
+export interface ReturnedMaps {
+  returned: number;
+  /** maps that are not complete, and so were not returned */
+  left: number;
 }
 
 export interface CommentRow {

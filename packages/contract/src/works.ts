@@ -76,6 +76,8 @@ export interface SubmissionRow {
   earned: number;
   outOf: number;
   extra: number;
+  /** with what is judged so far, nothing rounded; null to a student before it is returned */
+  mark: { sum: number; outOf: number; notJudged: number } | null;
   returnedAt: string | null;
 }
 

@@ -4,7 +4,7 @@ import { Act } from '../acts/index.js';
 import { Assignment, Collaborator, Publication, Revision } from '../assignments/index.js';
 import { Enrolment, SchoolClass } from '../classes/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
-import { Comment } from '../marking/index.js';
+import { Comment, JudgementEntry, MarkChange } from '../marking/index.js';
 import type { Settings } from '../settings.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
 import { Submission } from '../submissions/index.js';
@@ -44,6 +44,8 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     LiveUpdate,
     Submission,
     Comment,
+    JudgementEntry,
+    MarkChange,
   ],
   migrations: [FirstLoop1700000000001, SoundBase1700000000002, OwnAssignment1700000000003],
 });

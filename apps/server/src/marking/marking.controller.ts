@@ -1,11 +1,12 @@
-import { Body, Controller, Delete, Get, HttpCode, Patch, Post } from '@nestjs/common';
-import { ChangeComment, NewComment } from '@ichnograph/contract';
-import type { CommentRow, Pile } from '@ichnograph/contract';
+import { Body, Controller, Delete, Get, HttpCode, Patch, Post, Put } from '@nestjs/common';
+import { ChangeComment, Judge, NewComment } from '@ichnograph/contract';
+import type { CommentRow, JudgementRow, MarkChangeRow, Pile, ReturnedMaps } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { Acting } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Id } from '../common/ids.js';
+import { JudgingService } from './judging.service.js';
 import { MarkingService } from './marking.service.js';
 import { PileService } from './pile.service.js';
 
@@ -14,12 +15,38 @@ export class MarkingController {
   constructor(
     private readonly marking: MarkingService,
     private readonly piles: PileService,
+    private readonly judging: JudgingService,
   ) {}
 
   @For('teacher')
   @Get('publications/:id/pile')
   pile(@Who() { account }: SignedIn, @Id() id: string): Promise<Pile> {
     return this.piles.pile(id, account.id);
+  }
+
+  @For('teacher')
+  @Post('publications/:id/return-complete')
+  @HttpCode(200)
+  returnComplete(@Acting() named: Named, @Id() id: string): Promise<ReturnedMaps> {
+    return this.marking.returnComplete(id, named);
+  }
+
+  @Get('submissions/:id/judgements')
+  judgements(@Who() { account }: SignedIn, @Id() id: string): Promise<JudgementRow[]> {
+    return this.judging.judgements(id, account);
+  }
+
+  @For('teacher')
+  @Put('submissions/:id/judgements')
+  @HttpCode(204)
+  judge(@Who() { account }: SignedIn, @Id() id: string, @Body() wanted: Judge): Promise<void> {
+    return this.judging.judge(id, wanted, account);
+  }
+
+  @For('teacher')
+  @Get('submissions/:id/trail')
+  trail(@Who() { account }: SignedIn, @Id() id: string): Promise<MarkChangeRow[]> {
+    return this.judging.trail(id, account);
   }
 
   @Get('submissions/:id/comments')

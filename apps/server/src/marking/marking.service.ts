@@ -1,18 +1,20 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { CommentRow, NewComment } from '@ichnograph/contract';
+import type { CommentRow, NewComment, ReturnedMaps } from '@ichnograph/contract';
 import { DataSource, IsNull } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import type { Account } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Clock } from '../common/clock.js';
-import { conflict, notFound, refused } from '../common/problem.js';
+import { conflict, notFound, Problem, refused } from '../common/problem.js';
 import { Submission, SubmissionsService } from '../submissions/index.js';
 import { lockWork, Work, WorksService } from '../works/index.js';
 import { Comment } from './comment.entity.js';
 import { commentRowOf, commentsOf } from './comments.js';
+import { MarkChange } from './mark-change.entity.js';
+import { PileService } from './pile.service.js';
 
 type Next = 'handed in' | 'being marked' | 'returned';
 
@@ -23,6 +25,7 @@ export class MarkingService {
     @InjectDataSource() private readonly data: DataSource,
     private readonly submissions: SubmissionsService,
     private readonly works: WorksService,
+    private readonly piles: PileService,
     private readonly acts: Acts,
     private readonly clock: Clock,
   ) {}
@@ -44,7 +47,7 @@ export class MarkingService {
     if (!there) throw refused(`The map has no such ${anchor}.`, [{ path: '$.target', reason: 'is not on the map' }]);
     const id = await this.acts.once(named, 'comment', async (manager) => {
       const comment = { id: randomUUID(), submissionId, anchor, target: target ?? null, text };
-      await this.mark(manager, submission, 'being marked');
+      await this.moveOn(manager, submission, 'being marked');
       await manager.insert(Comment, { ...comment, authorId: named.accountId, at: this.clock.now(), removedAt: null });
       return comment.id;
     });
@@ -55,7 +58,7 @@ export class MarkingService {
   async changeComment(id: string, text: string, account: Account): Promise<void> {
     const { submission } = await this.ownComment(id, account);
     await this.data.transaction(async (manager) => {
-      await this.mark(manager, submission, 'being marked');
+      await this.moveOn(manager, submission, 'being marked');
       await manager.update(Comment, { id }, { text });
     });
     await this.works.stateChanged(submission.workId);
@@ -65,10 +68,10 @@ export class MarkingService {
   async removeComment(id: string, account: Account): Promise<void> {
     const { submission } = await this.ownComment(id, account);
     await this.data.transaction(async (manager) => {
-      await this.mark(manager, submission, 'being marked');
+      await this.moveOn(manager, submission, 'being marked');
       await manager.update(Comment, { id }, { removedAt: this.clock.now() });
       if (!(await manager.existsBy(Comment, { submissionId: submission.id, removedAt: IsNull() })))
-        await this.mark(manager, submission, 'handed in');
+        await this.moveOn(manager, submission, 'handed in');
     });
     await this.works.stateChanged(submission.workId);
   }
@@ -76,7 +79,7 @@ export class MarkingService {
   async restoreComment(id: string, account: Account): Promise<void> {
     const { submission } = await this.ownComment(id, account);
     await this.data.transaction(async (manager) => {
-      await this.mark(manager, submission, 'being marked');
+      await this.moveOn(manager, submission, 'being marked');
       await manager.update(Comment, { id }, { removedAt: null });
     });
     await this.works.stateChanged(submission.workId);
@@ -91,12 +94,13 @@ export class MarkingService {
   async return(submissionId: string, named: Named): Promise<void> {
     const { submission } = await this.mine(submissionId, named.accountId);
     await this.acts.once(named, 'return', async (manager) => {
-      await this.mark(manager, submission, 'returned');
+      await this.moveOn(manager, submission, 'returned');
       await manager.update(
         Submission,
         { id: submissionId },
         { returnedBy: named.accountId, returnedAt: this.clock.now(), openedAt: null },
       );
+      await this.trace(manager, submissionId, 'return', named.accountId);
       return submissionId;
     });
     await this.works.stateChanged(submission.workId);
@@ -116,20 +120,52 @@ export class MarkingService {
       );
       if (!affected) throw conflict('This return has been read already, so it stands.');
       await manager.update(Work, { id: submission.workId }, { state: 'being marked' });
+      await this.trace(manager, submissionId, 'take back', named.accountId);
       return submissionId;
     });
     await this.works.stateChanged(submission.workId);
   }
 
+  /** Returns every map of a pile on which nothing is left to judge. */
+  async returnComplete(publicationId: string, named: Named): Promise<ReturnedMaps> {
+    const { entries } = await this.piles.pile(publicationId, named.accountId);
+    const open = entries.filter(({ state }) => state === 'handed in' || state === 'being marked');
+    const complete = open.filter(({ submission }) => submission?.mark?.notJudged === 0);
+    let returned = 0;
+    for (const { submission } of complete) {
+      try {
+        await this.return(submission!.id, { accountId: named.accountId, act: randomUUID() });
+        returned += 1;
+      } catch (error) {
+        // Handed in again, or returned by a colleague, in this very moment: it is simply not one of these.
+        if (!(error instanceof Problem)) throw error;
+      }
+    }
+    return { returned, left: open.length - returned };
+  }
+
+  /** A return carries the mark as it then was. */
+  private async trace(
+    manager: EntityManager,
+    submissionId: string,
+    kind: 'return' | 'take back',
+    authorId: string,
+  ): Promise<void> {
+    const { sum } = await manager.findOneByOrFail(Submission, { id: submissionId });
+    const [before, after] = kind === 'return' ? [null, sum] : [sum, null];
+    const at = this.clock.now();
+    await manager.insert(MarkChange, { submissionId, kind, subject: 'sum', before, after, reason: '', authorId, at });
+  }
+
   /** Lets go of a map that is being marked: its students may work on it again. What was written stays. */
   async letGo(submissionId: string, account: Account): Promise<void> {
     const { submission } = await this.mine(submissionId, account.id);
-    await this.data.transaction((manager) => this.mark(manager, submission, 'handed in'));
+    await this.data.transaction((manager) => this.moveOn(manager, submission, 'handed in'));
     await this.works.stateChanged(submission.workId);
   }
 
   /** The state an act of marking leads to: only of the newest submission, only while it is handed in or being marked. */
-  private async mark(manager: EntityManager, submission: Submission, next: Next): Promise<void> {
+  async moveOn(manager: EntityManager, submission: Submission, next: Next): Promise<void> {
     const { state } = await lockWork(manager, submission.workId);
     await this.insistNewest(manager, submission);
     if (state !== 'handed in' && state !== 'being marked')
@@ -142,7 +178,8 @@ export class MarkingService {
       throw conflict('This map was handed in again since. Open the newest one to mark it.');
   }
 
-  private async mine(submissionId: string, accountId: string) {
+  /** @throws unless this person marks the map */
+  async mine(submissionId: string, accountId: string) {
     const seen = await this.submissions.seen(submissionId, accountId);
     if (!seen.isStaff) throw notFound('map');
     return seen;

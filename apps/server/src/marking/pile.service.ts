@@ -111,7 +111,7 @@ function entriesOf(roster: readonly Person[], standings: readonly Standing[]): P
       late: newest?.late ?? false,
       left: left.includes(one),
       members,
-      submission: newest ? { ...submissionRowOf(newest), flags: newest.flags } : null,
+      submission: newest ? { ...submissionRowOf(newest, true), flags: newest.flags } : null,
     };
   });
 }

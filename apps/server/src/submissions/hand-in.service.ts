@@ -15,6 +15,7 @@ import { UpdateLog } from '../live/index.js';
 import { lockWork, membersOf, nameOf, Work, WorksService } from '../works/index.js';
 import type { Settings } from '../settings.js';
 import { CheckPool } from './check-pool.js';
+import { figuresOfMark } from './figures-of-mark.js';
 import { Submission } from './submission.entity.js';
 import { mayHandIn } from './work-pages.service.js';
 
@@ -78,6 +79,8 @@ export class HandInService {
         map: writeMap(map) as object,
         report: report as object,
         ...sumsOf(report),
+        ...figuresOfMark(report, assignment, { points: {}, levels: {} }, { due, handedInAt: handedIn }),
+        due,
         leftOut: dropped.length,
         note: note ?? '',
         handedInBy: named.accountId,

@@ -1,4 +1,5 @@
 /** What other folders may use of this one. */
+export { figuresOfMark } from './figures-of-mark.js';
 export { HandInService } from './hand-in.service.js';
 export { submissionRowOf } from './submission-rows.js';
 export { Submission } from './submission.entity.js';

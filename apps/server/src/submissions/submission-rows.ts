@@ -1,16 +1,11 @@
 import type { SubmissionRow } from '@ichnograph/contract';
 import type { Submission } from './submission.entity.js';
 
-export const submissionRowOf = ({
-  id,
-  number,
-  handedInAt,
-  late,
-  earned,
-  outOf,
-  extra,
-  returnedAt,
-}: Submission): SubmissionRow => ({
+/** @param marks whether whoever asks may see what it is marked with before it is returned */
+export const submissionRowOf = (
+  { id, number, handedInAt, late, earned, outOf, extra, returnedAt, sum, sumOutOf, notJudged }: Submission,
+  marks: boolean,
+): SubmissionRow => ({
   id,
   number,
   handedInAt: handedInAt.toISOString(),
@@ -18,5 +13,6 @@ export const submissionRowOf = ({
   earned,
   outOf,
   extra,
+  mark: marks || returnedAt ? { sum, outOf: sumOutOf, notJudged } : null,
   returnedAt: returnedAt?.toISOString() ?? null,
 });

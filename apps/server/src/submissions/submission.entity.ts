@@ -3,7 +3,7 @@ import type { Relation } from 'typeorm';
 import { Revision } from '../assignments/index.js';
 import { Work } from '../works/index.js';
 
-/** What was handed in, frozen: map, revision and report. Nothing here changes but its way back: by whom and when returned, when first read. */
+/** What was handed in, frozen: map, revision and report. Nothing here changes but its way back (by whom and when returned, when first read) and the figures of its mark. */
 @Entity('submission')
 export class Submission {
   @PrimaryColumn({ type: 'char', length: 36 }) id!: string;
@@ -19,6 +19,12 @@ export class Submission {
   @Column({ name: 'out_of', type: 'double' }) outOf!: number;
   @Column({ type: 'double' }) extra!: number;
   @Column({ type: 'int' }) flags!: number;
+  /** when it was due, with the student's extension, at the moment it was handed in */
+  @Column({ type: 'datetime', precision: 3, nullable: true }) due!: Date | null;
+  /** its mark in figures, with what the teacher has judged so far */
+  @Column({ type: 'double' }) sum!: number;
+  @Column({ name: 'sum_out_of', type: 'double' }) sumOutOf!: number;
+  @Column({ name: 'not_judged', type: 'int' }) notJudged!: number;
   @Column({ name: 'left_out', type: 'int' }) leftOut!: number;
   @Column({ type: 'varchar', length: 2000 }) note!: string;
   @Column({ name: 'handed_in_by', type: 'char', length: 36 }) handedInBy!: string;

@@ -8,7 +8,7 @@ import {
   writeAssignment,
   writeMap,
 } from '@ichnograph/core';
-import type { TopicMap } from '@ichnograph/core';
+import type { Report, TopicMap } from '@ichnograph/core';
 import type { SubmissionDetail } from '@ichnograph/contract';
 import { DataSource, IsNull, Not } from 'typeorm';
 import type { Account } from '../accounts/index.js';
@@ -46,6 +46,11 @@ export class SubmissionsService {
     return openStoredMap((await this.bodies(id)).map);
   }
 
+  /** The report it was handed in with. */
+  async reportOf(id: string): Promise<Report> {
+    return openStoredReport((await this.bodies(id)).report);
+  }
+
   private bodies(id: string): Promise<Submission> {
     return this.submissions.findOneOrFail({ where: { id }, select: { id: true, map: true, report: true } });
   }
@@ -73,7 +78,7 @@ export class SubmissionsService {
       members: membersOf(work),
       handedInBy: people.get(handedInBy)!,
       handedInAt: handedInAt.toISOString(),
-      due: publication.due?.toISOString() ?? null,
+      due: submission.due?.toISOString() ?? null,
       late,
       note,
       leftOut,
@@ -84,7 +89,7 @@ export class SubmissionsService {
       revision: submission.revision!.number,
       map: writeMap(openStoredMap(map)),
       report: (isStaff ? whole : reportForStudents(whole)) as unknown as Record<string, unknown>,
-      submissions: all.map(submissionRowOf),
+      submissions: all.map((one) => submissionRowOf(one, isStaff)),
       assignment: writeAssignment(isStaff ? assignment : withoutAnswers(assignment)),
     };
   }

@@ -42,7 +42,7 @@ export class WorkPages {
       members: membersOf(work),
       revision: work.revision!.number,
       title: assignment.title,
-      submissions: submissions.map(submissionRowOf),
+      submissions: submissions.map((one) => submissionRowOf(one, isStaff)),
       // The teacher's own answers stay with the teacher.
       assignment: writeAssignment(isStaff ? assignment : withoutAnswers(assignment)),
     };

@@ -11,9 +11,31 @@ const UP = [
   `CREATE TABLE trial_map (
     id ${ID} NOT NULL PRIMARY KEY, assignment_id ${ID} NOT NULL, name VARCHAR(100) NOT NULL,
     created_at DATETIME(3) NOT NULL, FOREIGN KEY (assignment_id) REFERENCES assignment (id))`,
+
+  `CREATE TABLE judgement (
+    submission_id ${ID} NOT NULL, kind VARCHAR(16) NOT NULL, subject VARCHAR(200) NOT NULL, value DOUBLE NOT NULL,
+    reason VARCHAR(2000) NOT NULL, author_id ${ID} NOT NULL, at DATETIME(3) NOT NULL,
+    PRIMARY KEY (submission_id, kind, subject), FOREIGN KEY (submission_id) REFERENCES submission (id),
+    FOREIGN KEY (author_id) REFERENCES account (id))`,
+  `CREATE TABLE mark_change (
+    id BIGINT NOT NULL AUTO_INCREMENT PRIMARY KEY, submission_id ${ID} NOT NULL, kind VARCHAR(16) NOT NULL,
+    subject VARCHAR(200) NOT NULL, before_value DOUBLE NULL, after_value DOUBLE NULL, reason VARCHAR(2000) NOT NULL,
+    author_id ${ID} NOT NULL, at DATETIME(3) NOT NULL, FOREIGN KEY (submission_id) REFERENCES submission (id),
+    FOREIGN KEY (author_id) REFERENCES account (id))`,
+  `ALTER TABLE submission ADD due DATETIME(3) NULL, ADD sum DOUBLE NOT NULL DEFAULT 0,
+    ADD sum_out_of DOUBLE NOT NULL DEFAULT 0, ADD not_judged INT NOT NULL DEFAULT 0`,
+  `UPDATE submission s JOIN work w ON w.id = s.work_id JOIN publication p ON p.id = w.publication_id
+    JOIN revision r ON r.id = s.revision_id SET s.due = p.due, s.sum = s.earned + s.extra, s.sum_out_of = s.out_of,
+    s.not_judged = COALESCE(JSON_LENGTH(r.body, '$.criteria'), 0)`,
 ];
 
-const DOWN = [`DROP TABLE trial_map`, `DROP TABLE sheet_part`];
+const DOWN = [
+  `ALTER TABLE submission DROP COLUMN due, DROP COLUMN sum, DROP COLUMN sum_out_of, DROP COLUMN not_judged`,
+  `DROP TABLE mark_change`,
+  `DROP TABLE judgement`,
+  `DROP TABLE trial_map`,
+  `DROP TABLE sheet_part`,
+];
 
 export class OwnAssignment1700000000003 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {

@@ -1,0 +1,127 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { isCounted } from '@ichnograph/core';
+import type { Assignment, Report } from '@ichnograph/core';
+import type { Judge, JudgementRow, MarkChangeRow } from '@ichnograph/contract';
+import { DataSource } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import type { Account } from '../accounts/index.js';
+import { AccountsService } from '../accounts/index.js';
+import { Revisions } from '../assignments/index.js';
+import { Clock } from '../common/clock.js';
+import { notFound, refused } from '../common/problem.js';
+import { figuresOfMark, Submission, SubmissionsService } from '../submissions/index.js';
+import { WorksService } from '../works/index.js';
+import { JudgementEntry } from './judgement.entity.js';
+import { MarkChange } from './mark-change.entity.js';
+import { MarkingService } from './marking.service.js';
+
+/** What a teacher judges: levels of criteria, and points in place of the computer's. Each change leaves its trace. */
+@Injectable()
+export class JudgingService {
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly marking: MarkingService,
+    private readonly submissions: SubmissionsService,
+    private readonly revisions: Revisions,
+    private readonly accounts: AccountsService,
+    private readonly works: WorksService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** To those who mark always, to the map's members once it is returned. */
+  async judgements(submissionId: string, { id: accountId }: Account): Promise<JudgementRow[]> {
+    const { submission, isStaff } = await this.submissions.seen(submissionId, accountId);
+    if (!isStaff && !submission.returnedAt) return [];
+    const rows = await this.data.getRepository(JudgementEntry).findBy({ submissionId });
+    const people = await this.accounts.people(rows.map(({ authorId }) => authorId));
+    return rows.map(({ kind, subject, value, reason, authorId, at }) => ({
+      kind,
+      subject,
+      value,
+      reason,
+      by: people.get(authorId)!,
+      at: at.toISOString(),
+    }));
+  }
+
+  /** Gives a level or points, or takes back what was given. */
+  async judge(submissionId: string, wanted: Judge, account: Account): Promise<void> {
+    const { submission } = await this.marking.mine(submissionId, account.id);
+    const [report, assignment] = await Promise.all([
+      this.submissions.reportOf(submissionId),
+      this.revisions.bodyOf(submission.revisionId),
+    ]);
+    insistOnScale(wanted, report, assignment);
+    const { kind, subject, value, reason = '' } = wanted;
+    await this.data.transaction(async (manager) => {
+      await this.marking.moveOn(manager, submission, 'being marked');
+      const key = { submissionId, kind, subject };
+      const before = await manager.findOneBy(JudgementEntry, key);
+      if ((before?.value ?? null) === value && (before?.reason ?? '') === reason) return;
+      const trace = { authorId: account.id, at: this.clock.now(), reason };
+      if (value === null) await manager.delete(JudgementEntry, key);
+      else await manager.save(JudgementEntry, { ...key, value, ...trace });
+      await manager.insert(MarkChange, { ...key, before: before?.value ?? null, after: value, ...trace });
+      await this.sum(manager, submission, report, assignment);
+    });
+    await this.works.stateChanged(submission.workId);
+  }
+
+  /** Keeps the sum as it now is beside the submission, for lists. */
+  private async sum(
+    manager: EntityManager,
+    submission: Submission,
+    report: Report,
+    assignment: Assignment,
+  ): Promise<void> {
+    const rows = await manager.findBy(JudgementEntry, { submissionId: submission.id });
+    const valuesOf = (kind: JudgementEntry['kind']): Record<string, number> =>
+      Object.fromEntries(rows.filter((row) => row.kind === kind).map(({ subject, value }) => [subject, value]));
+    const figures = figuresOfMark(
+      report,
+      assignment,
+      { points: valuesOf('result'), levels: valuesOf('criterion') },
+      submission,
+    );
+    await manager.update(Submission, { id: submission.id }, figures);
+  }
+
+  /** Every change of a mark, oldest first; for those who teach the class. */
+  async trail(submissionId: string, account: Account): Promise<MarkChangeRow[]> {
+    await this.marking.mine(submissionId, account.id);
+    const rows = await this.data.getRepository(MarkChange).find({ where: { submissionId }, order: { id: 'ASC' } });
+    const people = await this.accounts.people(rows.map(({ authorId }) => authorId));
+    return rows.map(({ kind, subject, before, after, reason, authorId, at }) => ({
+      kind,
+      subject,
+      before,
+      after,
+      reason,
+      by: people.get(authorId)!,
+      at: at.toISOString(),
+    }));
+  }
+}
+
+/** Marks outside their scale are refused, with the scale. */
+function insistOnScale({ kind, subject, value, reason }: Judge, { results }: Report, { criteria }: Assignment): void {
+  if (kind === 'criterion') {
+    const criterion = criteria.find(({ id }) => id === subject);
+    if (!criterion) throw notFound('criterion');
+    if (value !== null && (!Number.isInteger(value) || value < 0 || value >= criterion.levels.length))
+      throw refused(`“${criterion.name}” has ${criterion.levels.length} levels.`, [
+        { path: '$.value', reason: 'is none of its levels' },
+      ]);
+    return;
+  }
+  const result = results.find(({ id }) => id === subject);
+  if (!result || !isCounted(result)) throw notFound('result');
+  if (value === null) return;
+  if (value < 0 || value > result.outOf)
+    throw refused(`Here 0 to ${result.outOf} points can be given.`, [
+      { path: '$.value', reason: 'is outside its scale' },
+    ]);
+  if (!reason?.trim())
+    throw refused('Say why: your student reads it beside the points.', [{ path: '$.reason', reason: 'is missing' }]);
+}
