@@ -6,6 +6,8 @@ import type {
   ClassRow,
   CommentRow,
   DemoPerson,
+  JudgementRow,
+  MarkChangeRow,
   Me,
   Pile,
   RosterEntry,
@@ -62,6 +64,11 @@ export const useSubmission = (id: string | null) => useQuery(read<SubmissionDeta
 
 export const useComments = (submissionId: string | null) =>
   useQuery(read<CommentRow[]>(`submissions/${submissionId}/comments`, submissionId !== null));
+
+export const useJudgements = (submissionId: string | null) =>
+  useQuery(read<JudgementRow[]>(`submissions/${submissionId}/judgements`, submissionId !== null));
+export const useTrail = (submissionId: string | null) =>
+  useQuery(read<MarkChangeRow[]>(`submissions/${submissionId}/trail`, submissionId !== null));
 
 /** The signed-in person. The shell shows nothing of the pages that use this until there is one. */
 export function useMe(): Me {

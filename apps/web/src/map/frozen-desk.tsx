@@ -1,4 +1,5 @@
 import { sumsOf } from '@ichnograph/core';
+import type { Result } from '@ichnograph/core';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
 import { ReactFlowProvider } from '@xyflow/react';
 import { useState } from 'react';
@@ -37,6 +38,10 @@ interface Props {
   /** the name of the panel with the results, and what stands above them */
   results: string;
   above: (view: FrozenView) => ReactNode;
+  /** what stands under the results */
+  below?: (view: FrozenView) => ReactNode;
+  ownPoints?: Readonly<Record<string, number>>;
+  resultAction?: (result: Result) => ReactNode;
   /** what stands at the head of the results' rail */
   railHead?: (view: FrozenView, open: () => void) => ReactNode;
   card: (comment: CommentRow, letter: string, view: FrozenView) => ReactNode;
@@ -51,7 +56,21 @@ export function FrozenDesk(props: Props) {
   );
 }
 
-function AtTheDesk({ detail, comments, id, crumbs, actions, left, results, above, railHead, card }: Props) {
+function AtTheDesk({
+  detail,
+  comments,
+  id,
+  crumbs,
+  actions,
+  left,
+  results,
+  above,
+  below,
+  ownPoints,
+  resultAction,
+  railHead,
+  card,
+}: Props) {
   const frozen = useFrozen(detail);
   const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
   const [selection, setSelection] = useState<readonly string[]>([]);
@@ -64,7 +83,16 @@ function AtTheDesk({ detail, comments, id, crumbs, actions, left, results, above
   };
   const around: FrozenView = { frozen, selection, go, chooseComment };
   const { assignment, report } = frozen;
-  const list = { assignment, report, chosen: requirement, onChoose: setRequirement, onGo: go, showPoints: true };
+  const list = {
+    assignment,
+    report,
+    chosen: requirement,
+    onChoose: setRequirement,
+    onGo: go,
+    showPoints: true,
+    ownPoints,
+    resultAction,
+  };
   return (
     <>
       <HeadOfPage
@@ -83,6 +111,7 @@ function AtTheDesk({ detail, comments, id, crumbs, actions, left, results, above
             <div className="pb-4">
               {above(around)}
               <ResultsList {...list} />
+              {below?.(around)}
             </div>
           ),
           rail: (open) => (

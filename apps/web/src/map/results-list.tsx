@@ -14,6 +14,10 @@ export interface ResultActions {
   showPoints?: boolean;
   /** what stands beside a missing term, such as a button that places it */
   termAction?: (term: string) => ReactNode;
+  /** points that stand in place of the computed ones */
+  ownPoints?: Readonly<Record<string, number>>;
+  /** what a marker may do with a result, under its evidence */
+  resultAction?: (result: Result) => ReactNode;
 }
 
 interface Props extends ResultActions {
@@ -51,6 +55,8 @@ function Row({
   onGo,
   showPoints = false,
   termAction,
+  ownPoints = {},
+  resultAction,
 }: Omit<Props, 'report'> & {
   requirement: Assignment['requirements'][number];
   number: number;
@@ -79,11 +85,19 @@ function Row({
           <Sentence of={requirement.id} assignment={assignment} />
           {result && <span className="block text-sm text-quiet">{say(result.type, result)}</span>}
         </span>
-        {showPoints && result && <span className="shrink-0 font-mono text-sm">{pointsOf(result)}</span>}
+        {showPoints && result && (
+          <span
+            className={`shrink-0 font-mono text-sm ${result.id in ownPoints ? 'font-bold text-indigo' : ''}`}
+            {...(result.id in ownPoints && { title: 'Given by your teacher' })}
+          >
+            {pointsOf({ ...result, points: ownPoints[result.id] ?? result.points })}
+          </span>
+        )}
       </button>
       {isChosen && result && (
         <div className="pb-2 pl-12 pr-3.5">
           <EvidenceList result={result} hint={requirement.hint} onGo={onGo} termAction={termAction} />
+          {resultAction?.(result)}
         </div>
       )}
     </li>
@@ -101,6 +115,8 @@ export function RequirementCard({
   showPoints = false,
   onGo,
   termAction,
+  ownPoints = {},
+  resultAction,
 }: Props & { id: string }) {
   const at = assignment.requirements.findIndex((one) => one.id === id);
   const requirement = assignment.requirements[at];
@@ -118,10 +134,16 @@ export function RequirementCard({
       </h2>
       {result && (
         <p className="mb-1 mt-0.5 text-quiet">
-          {say(result.type, result)} {showPoints && <span className="font-mono text-sm">{pointsOf(result)}</span>}
+          {say(result.type, result)}{' '}
+          {showPoints && (
+            <span className="font-mono text-sm">
+              {pointsOf({ ...result, points: ownPoints[result.id] ?? result.points })}
+            </span>
+          )}
         </p>
       )}
       {result && <EvidenceList result={result} hint={requirement.hint} onGo={onGo} termAction={termAction} />}
+      {result && resultAction?.(result)}
     </section>
   );
 }

@@ -61,6 +61,7 @@ export function WriteComment({
           rows={2}
           maxLength={2000}
           value={current.text}
+          data-write-comment
           placeholder="Write a comment …"
           onChange={({ target: field }) => setDraft(field.value === '' ? null : { ...current, text: field.value })}
           onKeyDown={(event) => {

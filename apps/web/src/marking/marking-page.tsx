@@ -1,18 +1,23 @@
-import type { CommentRow, Pile, SubmissionDetail } from '@ichnograph/contract';
+import type { CommentRow, JudgementKind, JudgementRow, Pile, SubmissionDetail } from '@ichnograph/contract';
 import { MessageSquarePlus } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../app/api';
 import { showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
 import { timeWords } from '../app/figures';
 import { useTitle } from '../app/page';
-import { useComments, usePile, useSubmission, useTimeZone } from '../app/queries';
+import { useComments, useJudgements, usePile, useSubmission, useTimeZone } from '../app/queries';
 import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
-import { FrozenDesk, ReportHead } from '../map';
+import { FrozenDesk } from '../map';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
+import { Criteria } from './criteria';
+import { judgedOf, markOf } from './judgement';
+import { MarkHead } from './mark-head';
+import { OwnPoints } from './own-points';
+import { Trail } from './trail';
 import { BringBack, OwnComment, WriteComment } from './comments';
 import { PileList, PileRail } from './pile-list';
 
@@ -24,16 +29,19 @@ export function MarkingPage() {
   const wanted = submissionId ?? entry?.submission?.id ?? null;
   const submission = useSubmission(wanted);
   const comments = useComments(wanted);
+  const judgements = useJudgements(wanted);
   if (pile.data === undefined) return <Waiting of={pile} what="Opening the map …" />;
   if (wanted === null) return <Failed error={new Error('nothing was handed in')} />;
   if (submission.data === undefined) return <Waiting of={submission} what="Opening the map …" />;
   if (comments.data === undefined) return <Waiting of={comments} what="Opening the comments …" />;
+  if (judgements.data === undefined) return <Waiting of={judgements} what="Opening the marks …" />;
   return (
     <Marking
       key={submission.data.id}
       pile={pile.data}
       detail={submission.data}
       comments={comments.data}
+      judgements={judgements.data}
       workId={workId!}
     />
   );
@@ -43,10 +51,11 @@ interface Props {
   pile: Pile;
   detail: SubmissionDetail;
   comments: CommentRow[];
+  judgements: JudgementRow[];
   workId: string;
 }
 
-function Marking({ pile, detail, comments, workId }: Props) {
+function Marking({ pile, detail, comments, judgements, workId }: Props) {
   const names = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
   const given = detail.members.map(({ givenName }) => givenName).join(' and ');
   useTitle(`Marking ${names}`);
@@ -58,11 +67,28 @@ function Marking({ pile, detail, comments, workId }: Props) {
   const mayMark = newest && (detail.state === 'handed in' || detail.state === 'being marked');
   const marked = pile.entries.filter(({ submission }) => submission);
   const at = marked.findIndex((entry) => entry.workId === workId);
-  useMapKeys((step) => {
+  const goOn = (step: number): void => {
     const next = marked[at + step];
     if (next) void navigate(`/piles/${pile.publicationId}/${next.workId}`);
+  };
+  const judged = useMemo(() => judgedOf(judgements), [judgements]);
+  const judge = (kind: JudgementKind, subject: string, value: number | null, reason = ''): Promise<boolean> =>
+    act(() => api.put(`submissions/${detail.id}/judgements`, { kind, subject, value, reason }), 'The mark is kept.');
+  const post = (what: string, said: string): Promise<boolean> =>
+    act(() => api.post(`submissions/${detail.id}/${what}`), said);
+  const giveBack = (): Promise<boolean> => post('return', `Returned to ${given}.`);
+  useMarkingKeys({
+    'Alt+PageDown': () => goOn(1),
+    'Alt+PageUp': () => goOn(-1),
+    'Alt+J': focusToJudge,
+    'Alt+M': () => document.querySelector<HTMLElement>('[data-write-comment]')?.focus(),
+    ...(mayMark && {
+      'Alt+Enter': () =>
+        void giveBack().then((done) => {
+          if (done) goOn(1);
+        }),
+    }),
   });
-  const post = (what: string, said: string): void => void act(() => api.post(`submissions/${detail.id}/${what}`), said);
   return (
     <FrozenDesk
       detail={detail}
@@ -77,9 +103,9 @@ function Marking({ pile, detail, comments, workId }: Props) {
         mayMark ? (
           <>
             {detail.state === 'being marked' && (
-              <Button onClick={() => post('let-go', `${given} can work on it again.`)}>Let go</Button>
+              <Button onClick={() => void post('let-go', `${given} can work on it again.`)}>Let go</Button>
             )}
-            <Button look="action" onClick={() => post('return', `Returned to ${given}.`)}>
+            <Button look="action" title="Alt+Enter returns it and goes on" onClick={() => void giveBack()}>
               Return to {given}
             </Button>
           </>
@@ -87,7 +113,7 @@ function Marking({ pile, detail, comments, workId }: Props) {
           newest &&
           detail.state === 'returned' &&
           !detail.opened && (
-            <Button onClick={() => post('take-back', 'The return is taken back.')}>Take the return back</Button>
+            <Button onClick={() => void post('take-back', 'The return is taken back.')}>Take the return back</Button>
           )
         )
       }
@@ -113,7 +139,11 @@ function Marking({ pile, detail, comments, workId }: Props) {
       }
       above={(view) => (
         <>
-          <ReportHead report={view.frozen.report} />
+          <MarkHead
+            mark={markOf(detail, view.frozen.report, view.frozen.assignment, judged)}
+            assignment={view.frozen.assignment}
+            asReturned={detail.returnedAt !== null}
+          />
           <Trouble>{trouble}</Trouble>
           {deleted && <BringBack comment={deleted} act={act} onDone={() => setDeleted(null)} />}
           {detail.note && (
@@ -125,6 +155,26 @@ function Marking({ pile, detail, comments, workId }: Props) {
           <p className="px-3.5 pt-2 text-sm text-quiet">{stateSentence(detail, newest, given, zone)}</p>
           <Earlier detail={detail} pile={pile} zone={zone} />
           {mayMark && <WriteComment submissionId={detail.id} view={view} act={act} />}
+        </>
+      )}
+      ownPoints={judged.judgement.points}
+      {...(mayMark && {
+        resultAction: (result) => (
+          <OwnPoints
+            result={result}
+            given={judged.of('result', result.id)}
+            onJudge={(value, reason) => judge('result', result.id, value, reason)}
+          />
+        ),
+      })}
+      below={({ frozen: { assignment } }) => (
+        <>
+          <Criteria
+            criteria={assignment.criteria}
+            judged={judged}
+            onJudge={mayMark ? (criterion, level) => void judge('criterion', criterion, level) : undefined}
+          />
+          <Trail submissionId={detail.id} assignment={assignment} />
         </>
       )}
       card={(comment, letter, view) => (
@@ -181,13 +231,22 @@ function stateSentence(
     : `${handedIn} You are marking it; ${given} can look at it and change nothing.`;
 }
 
-/** Alt with Page Up and Page Down changes maps; plain ones scroll what has the focus. */
-function useMapKeys(go: (step: number) => void): void {
+/** To the first criterion without a level, else to the first. */
+function focusToJudge(): void {
+  const open =
+    document.querySelector('[data-criterion][data-judged=false]') ?? document.querySelector('[data-criterion]');
+  open?.querySelector<HTMLElement>('[role=radio][tabindex="0"]')?.focus();
+}
+
+/** Keys that act wherever one is on the page; plain Page Up and Page Down scroll what has the focus. */
+function useMarkingKeys(keys: Readonly<Record<string, () => void>>): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      if (!event.altKey || (event.key !== 'PageDown' && event.key !== 'PageUp')) return;
+      if (!event.altKey || event.ctrlKey || event.metaKey) return;
+      const act = keys[`Alt+${event.key.length === 1 ? event.key.toUpperCase() : event.key}`];
+      if (!act) return;
       event.preventDefault();
-      go(event.key === 'PageDown' ? 1 : -1);
+      act();
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

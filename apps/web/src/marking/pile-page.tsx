@@ -1,11 +1,16 @@
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Pile, PileEntry } from '@ichnograph/contract';
+import { api } from '../app/api';
 import { showMoment } from '../app/dates';
-import { sumWords } from '../app/figures';
+import { figure } from '../app/figures';
 import { Page } from '../app/page';
 import { usePile, useTimeZone } from '../app/queries';
+import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
-import { buttonClass } from '../ui/button';
+import { Button, buttonClass } from '../ui/button';
+import { Trouble } from '../ui/field';
+import { Segments } from '../ui/segments';
 
 export const namesOf = ({ members }: PileEntry): string =>
   members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
@@ -18,11 +23,48 @@ export function PilePage() {
   return <PileTable pile={pile.data} />;
 }
 
+const FILTERS = ['All', 'Waiting', 'Late', 'To judge', 'Returned'] as const;
+type Filter = (typeof FILTERS)[number];
+const PASSES: Record<Filter, (entry: PileEntry) => boolean> = {
+  All: () => true,
+  Waiting: isWaiting,
+  Late: ({ late }) => late,
+  'To judge': (entry) => isWaiting(entry) && (entry.submission?.mark?.notJudged ?? 0) > 0,
+  Returned: ({ state }) => state === 'returned' || state === 'done',
+};
+
+/** By what a column sorts; what an entry has none of stands last. */
+const COLUMNS = {
+  Student: namesOf,
+  State: ({ state }: PileEntry) => state,
+  'Handed in': ({ submission }: PileEntry) => submission?.handedInAt ?? null,
+  Mark: ({ submission }: PileEntry) => submission?.mark?.sum ?? null,
+  'To judge': ({ submission }: PileEntry) => submission?.mark?.notJudged ?? null,
+  'To look at': ({ submission }: PileEntry) => submission?.flags ?? null,
+} as const satisfies Record<string, (entry: PileEntry) => string | number | null>;
+type Column = keyof typeof COLUMNS;
+const COLUMN_NAMES = Object.keys(COLUMNS) as Column[];
+
+function sorted(entries: readonly PileEntry[], column: Column, down: boolean): PileEntry[] {
+  const keyOf = COLUMNS[column];
+  return [...entries].sort((a, b) => {
+    const [one, other] = [keyOf(a), keyOf(b)];
+    if (one === null || other === null) return Number(one === null) - Number(other === null);
+    const order = typeof one === 'number' ? one - (other as number) : one.localeCompare(other as string);
+    return down ? -order : order;
+  });
+}
+
 function PileTable({ pile }: { pile: Pile }) {
   const zone = useTimeZone();
+  const { trouble, act } = useAction();
+  const [filter, setFilter] = useState<Filter>('All');
+  const [{ column, down }, setOrder] = useState<{ column: Column; down: boolean }>({ column: 'Student', down: false });
   const waiting = pile.entries.filter(isWaiting);
-  const [first] = [...waiting].sort((a, b) => a.submission!.handedInAt.localeCompare(b.submission!.handedInAt));
+  const complete = waiting.filter(({ submission }) => submission?.mark?.notJudged === 0);
+  const [first] = sorted(waiting, 'Handed in', false);
   const lead = `${pile.className}${pile.due ? `, due ${showMoment(pile.due, zone)}` : ''}. ${waiting.length === 0 ? 'Nothing waits to be marked.' : waiting.length === 1 ? 'One map waits to be marked.' : `${waiting.length} maps wait to be marked.`}`;
+  const shown = sorted(pile.entries.filter(PASSES[filter]), column, down);
   return (
     <Page
       title={pile.title}
@@ -32,6 +74,19 @@ function PileTable({ pile }: { pile: Pile }) {
           <Link className={buttonClass()} to={`/assignments/${pile.assignmentId}`}>
             The assignment
           </Link>
+          {complete.length > 0 && (
+            <Button
+              onClick={() =>
+                void act(
+                  () => api.post(`publications/${pile.publicationId}/return-complete`),
+                  complete.length === 1 ? 'One map is returned.' : `${complete.length} maps are returned.`,
+                )
+              }
+            >
+              Return {complete.length === 1 ? 'the one' : `the ${complete.length}`} that{' '}
+              {complete.length === 1 ? 'is' : 'are'} complete
+            </Button>
+          )}
           {first && (
             <Link className={buttonClass('action')} to={`/piles/${pile.publicationId}/${first.workId}`}>
               Mark the oldest
@@ -40,52 +95,75 @@ function PileTable({ pile }: { pile: Pile }) {
         </>
       }
     >
+      <Trouble>{trouble}</Trouble>
+      <div className="mb-3">
+        <Segments label="Show" options={FILTERS} value={filter} onChange={setFilter} />
+      </div>
       <table className="w-full text-left">
         <thead>
           <tr className="caption border-b border-ink">
-            <th className="py-1">Student</th>
-            <th>State</th>
-            <th>Handed in</th>
-            <th className="text-right">By check</th>
-            <th className="text-right">To look at</th>
+            {COLUMN_NAMES.map((name, i) => (
+              <th
+                key={name}
+                className={`py-1 ${i > 2 ? 'text-right' : ''}`}
+                aria-sort={name === column ? (down ? 'descending' : 'ascending') : 'none'}
+              >
+                <button
+                  type="button"
+                  className="caption hover:text-ink"
+                  onClick={() => setOrder({ column: name, down: name === column && !down })}
+                >
+                  {name}
+                  <span aria-hidden>{name === column ? (down ? ' ↓' : ' ↑') : ''}</span>
+                </button>
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>
-          {pile.entries.map((entry) => (
-            <tr key={entry.members[0]!.id} className={`border-b border-rule ${isWaiting(entry) ? 'bg-wash' : ''}`}>
-              <td className="words py-1.5 pl-1 pr-3">
-                {entry.submission ? (
-                  <Link
-                    className="font-semibold text-action underline"
-                    to={`/piles/${pile.publicationId}/${entry.workId}`}
-                  >
-                    {namesOf(entry)}
-                  </Link>
-                ) : (
-                  namesOf(entry)
-                )}
-              </td>
-              <td className={`pr-3 ${entry.submission ? '' : 'text-quiet'}`}>
-                {entry.state}
-                {entry.left && <span className="text-quiet"> · left the class</span>}
-              </td>
-              <td className="pr-3">
-                {entry.submission && (
-                  <>
-                    {showMoment(entry.submission.handedInAt, zone)}
-                    {entry.late && <b className="text-madder"> late</b>}
-                    {entry.submission.number > 1 && (
-                      <span className="text-quiet"> · no. {entry.submission.number}</span>
-                    )}
-                  </>
-                )}
-              </td>
-              <td className="pr-3 text-right font-mono text-sm">{entry.submission && sumWords(entry.submission)}</td>
-              <td className="pr-1 text-right font-mono text-sm">{entry.submission?.flags}</td>
-            </tr>
+          {shown.map((entry) => (
+            <Row key={entry.members[0]!.id} entry={entry} publicationId={pile.publicationId} zone={zone} />
           ))}
         </tbody>
       </table>
+      {shown.length === 0 && <p className="mt-3 text-quiet">None of them just now.</p>}
     </Page>
+  );
+}
+
+function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: string; zone: string }) {
+  const { submission } = entry;
+  return (
+    <tr className={`border-b border-rule ${isWaiting(entry) ? 'bg-wash' : ''}`}>
+      <td className="words py-1.5 pl-1 pr-3">
+        {submission ? (
+          <Link className="font-semibold text-action underline" to={`/piles/${publicationId}/${entry.workId}`}>
+            {namesOf(entry)}
+          </Link>
+        ) : (
+          namesOf(entry)
+        )}
+      </td>
+      <td className={`pr-3 ${submission ? '' : 'text-quiet'}`}>
+        {entry.state}
+        {entry.left && <span className="text-quiet"> · left the class</span>}
+      </td>
+      <td className="pr-3">
+        {submission && (
+          <>
+            {showMoment(submission.handedInAt, zone)}
+            {entry.late && <b className="text-madder"> late</b>}
+            {submission.number > 1 && <span className="text-quiet"> · no. {submission.number}</span>}
+          </>
+        )}
+      </td>
+      <td className="pr-3 text-right font-mono text-sm">
+        {submission?.mark && `${figure(submission.mark.sum)} of ${figure(submission.mark.outOf)}`}
+      </td>
+      <td className="pr-3 text-right font-mono text-sm text-indigo">
+        {isWaiting(entry) && (submission?.mark?.notJudged || '')}
+      </td>
+      <td className="pr-1 text-right font-mono text-sm">{submission?.flags}</td>
+    </tr>
   );
 }

@@ -4,7 +4,9 @@ import { alertAloud } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { showMoment } from '../app/dates';
 import { useTitle } from '../app/page';
-import { refresh, useComments, useSubmission, useTimeZone } from '../app/queries';
+import { Criteria, judgedOf, MarkHead, markOf } from '../marking';
+import type { Judged } from '../marking';
+import { refresh, useComments, useJudgements, useSubmission, useTimeZone } from '../app/queries';
 import { Waiting } from '../app/waiting';
 import { CommentCard, FrozenDesk, ReportHead } from '../map';
 import { Button, buttonClass } from '../ui/button';
@@ -14,12 +16,21 @@ export function FeedbackPage() {
   const { id } = useParams();
   const submission = useSubmission(id!);
   const comments = useComments(id!);
+  const judgements = useJudgements(id!);
   if (submission.data === undefined) return <Waiting of={submission} what="Opening the comments …" />;
   if (comments.data === undefined) return <Waiting of={comments} what="Opening the comments …" />;
-  return <Feedback key={submission.data.id} detail={submission.data} comments={comments.data} />;
+  if (judgements.data === undefined) return <Waiting of={judgements} what="Opening the marks …" />;
+  return (
+    <Feedback
+      key={submission.data.id}
+      detail={submission.data}
+      comments={comments.data}
+      judged={judgedOf(judgements.data)}
+    />
+  );
 }
 
-function Feedback({ detail, comments }: { detail: SubmissionDetail; comments: CommentRow[] }) {
+function Feedback({ detail, comments, judged }: { detail: SubmissionDetail; comments: CommentRow[]; judged: Judged }) {
   useTitle(`Comments on ${detail.title}`);
   const navigate = useNavigate();
   const zone = useTimeZone();
@@ -53,9 +64,25 @@ function Feedback({ detail, comments }: { detail: SubmissionDetail; comments: Co
       above={({ frozen }) => (
         <>
           <Returned detail={detail} comments={comments.length} zone={zone} />
-          <ReportHead report={frozen.report} />
+          {detail.returnedAt ? (
+            <MarkHead
+              mark={markOf(detail, frozen.report, frozen.assignment, judged)}
+              assignment={frozen.assignment}
+              asReturned
+            />
+          ) : (
+            <ReportHead report={frozen.report} />
+          )}
         </>
       )}
+      ownPoints={judged.judgement.points}
+      resultAction={(result) => {
+        const given = judged.of('result', result.id);
+        return given ? <p className="words mt-2 text-sm text-indigo">Your teacher: {given.reason}</p> : null;
+      }}
+      below={({ frozen: { assignment } }) =>
+        detail.returnedAt && <Criteria criteria={assignment.criteria} judged={judged} />
+      }
       card={(comment, letter, { frozen: { map, assignment }, go, chooseComment }) => (
         <CommentCard
           comment={comment}

@@ -1,0 +1,5 @@
+/** What other folders may use of this one. */
+export { Criteria } from './criteria';
+export { judgedOf, markOf } from './judgement';
+export type { Judged } from './judgement';
+export { MarkHead } from './mark-head';

@@ -1,0 +1,44 @@
+import type { Assignment } from '@ichnograph/core';
+import type { MarkSum, ShownMark } from '@ichnograph/core';
+import { figure } from '../app/figures';
+import { markWords } from '../ui/mark-words';
+
+/** The mark as it will be returned, and what is still missing from it. */
+export function MarkHead({
+  mark: { sum, shown },
+  assignment,
+  asReturned = false,
+}: {
+  mark: { sum: MarkSum; shown: ShownMark };
+  assignment: Assignment;
+  asReturned?: boolean;
+}) {
+  const { earned, extra, outOf, late, notJudged, toJudge } = sum;
+  const left = notJudged.length + toJudge.length;
+  const names = notJudged.flatMap((id) => assignment.criteria.find((one) => one.id === id)?.name ?? []);
+  return (
+    <div className="border-b border-rule px-3.5 pb-3" data-testid="mark">
+      <p className="flex flex-wrap items-baseline justify-between gap-x-3">
+        <b className="text-xl font-bold">{markWords(shown)}</b>
+        {shown.as !== 'points' && (
+          <span className="text-quiet">
+            {figure(sum.sum)} of {figure(outOf)}
+          </span>
+        )}
+      </p>
+      {(extra > 0 || late > 0) && (
+        <p className="text-sm text-quiet">
+          {extra > 0 && `with ${figure(extra)} extra`}
+          {extra > 0 && late > 0 && ', '}
+          {late > 0 && `${figure(earned)} before ${figure(late)} were taken off for being late`}
+        </p>
+      )}
+      {!asReturned && left > 0 && (
+        <p className="words text-sm text-indigo">
+          Still to judge: {[...names, ...(toJudge.length > 0 ? [`${toJudge.length} results`] : [])].join(', ')}. Until
+          then {left === 1 ? 'it counts' : 'they count'} nothing.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,68 @@
+import type { Assignment } from '@ichnograph/core';
+import { requirementSentence } from '@ichnograph/core';
+import type { MarkChangeRow } from '@ichnograph/contract';
+import { useState } from 'react';
+import { showMoment } from '../app/dates';
+import { figure } from '../app/figures';
+import { useTimeZone, useTrail } from '../app/queries';
+import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+
+/** Who changed which mark, when, from what to what, and why. It is read here and changed nowhere. */
+export function Trail({ submissionId, assignment }: { submissionId: string; assignment: Assignment }) {
+  const [open, setOpen] = useState(false);
+  const zone = useTimeZone();
+  const trail = useTrail(open ? submissionId : null);
+  const subjectOf = ({ kind, subject }: MarkChangeRow): string => {
+    if (kind === 'criterion') return assignment.criteria.find(({ id }) => id === subject)?.name ?? subject;
+    const requirement = assignment.requirements.find(({ id }) => id === subject);
+    return kind === 'result' && requirement
+      ? requirementSentence(requirement, assignment)
+      : kind === 'return'
+        ? 'Returned'
+        : kind === 'take back'
+          ? 'Return taken back'
+          : subject;
+  };
+  const valueOf = ({ kind, subject }: MarkChangeRow, value: number | null): string => {
+    if (value === null) return '–';
+    if (kind !== 'criterion') return figure(value);
+    return assignment.criteria.find(({ id }) => id === subject)?.levels[value]?.name ?? String(value);
+  };
+  return (
+    <div className="px-3.5 pt-3">
+      <Button small look="quiet" onClick={() => setOpen(true)}>
+        Changes of this mark
+      </Button>
+      <Dialog wide open={open} onOpenChange={setOpen} title="Changes of this mark">
+        {trail.data?.length === 0 && <p className="text-quiet">Nobody has given a mark yet.</p>}
+        {trail.data && trail.data.length > 0 && (
+          <table className="w-full text-left text-sm">
+            <thead>
+              <tr className="caption border-b border-ink">
+                <th className="py-1 font-semibold">When</th>
+                <th className="font-semibold">Who</th>
+                <th className="font-semibold">What</th>
+                <th className="font-semibold">Before</th>
+                <th className="font-semibold">After</th>
+                <th className="font-semibold">Why</th>
+              </tr>
+            </thead>
+            <tbody>
+              {trail.data.map((row, i) => (
+                <tr key={i} className="border-b border-rule align-top">
+                  <td className="whitespace-nowrap py-1 pr-3">{showMoment(row.at, zone)}</td>
+                  <td className="pr-3">{row.by.givenName}</td>
+                  <td className="words pr-3">{subjectOf(row)}</td>
+                  <td className="pr-3 font-mono">{valueOf(row, row.before)}</td>
+                  <td className="pr-3 font-mono">{valueOf(row, row.after)}</td>
+                  <td className="words">{row.reason}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Dialog>
+    </div>
+  );
+}
