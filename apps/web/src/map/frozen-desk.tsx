@@ -38,6 +38,8 @@ interface Props {
   /** the name of the panel with the results, and what stands above them */
   results: string;
   above: (view: FrozenView) => ReactNode;
+  /** drawn over the map, in its own units */
+  drawnOver?: ReactNode;
   /** what stands under the results */
   below?: (view: FrozenView) => ReactNode;
   ownPoints?: Readonly<Record<string, number>>;
@@ -65,6 +67,7 @@ function AtTheDesk({
   left,
   results,
   above,
+  drawnOver,
   below,
   ownPoints,
   resultAction,
@@ -142,6 +145,7 @@ function AtTheDesk({
               if (target) setSelection([target]);
             }}
             card={(one, letter) => card(one, letter, around)}
+            drawnOver={drawnOver}
           />
         ) : (
           <SentencesView map={frozen.map} legend={assignment.legend} onGo={(mark) => go([mark])} />

@@ -40,6 +40,8 @@ interface Props {
   chosenComment: string | null;
   onChooseComment: (id: string | null) => void;
   card: (comment: CommentRow, letter: string) => ReactNode;
+  /** drawn over the map, in its own units */
+  drawnOver?: ReactNode;
 }
 
 /** A map that was handed in, with balloons and margin: what markers and readers share. */
@@ -53,6 +55,7 @@ export function FrozenMap({
   chosenComment,
   onChooseComment,
   card,
+  drawnOver,
 }: Props) {
   const zone = useTimeZone();
   const margin = useMarginWidth(comments.length);
@@ -71,7 +74,12 @@ export function FrozenMap({
           flags={flags}
           concern={concern}
           typing={null}
-          overlay={marks}
+          overlay={
+            <>
+              {drawnOver}
+              {marks}
+            </>
+          }
           padding={padding}
           onSelect={onSelect}
           onKey={(event) => onReadingKey(event, map, assignment, selection, onSelect)}

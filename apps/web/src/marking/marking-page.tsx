@@ -10,9 +10,10 @@ import { useTitle } from '../app/page';
 import { useComments, useJudgements, usePile, useSubmission, useTimeZone } from '../app/queries';
 import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
-import { FrozenDesk } from '../map';
+import { FrozenDesk, useFrozen } from '../map';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
+import { ChangesList, ChangesOnMap, useChanges } from './changes';
 import { Criteria } from './criteria';
 import { judgedOf, markOf } from './judgement';
 import { MarkHead } from './mark-head';
@@ -71,6 +72,8 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
     const next = marked[at + step];
     if (next) void navigate(`/piles/${pile.publicationId}/${next.workId}`);
   };
+  const { map, assignment } = useFrozen(detail);
+  const changes = useChanges(detail, map, assignment);
   const judged = useMemo(() => judgedOf(judgements), [judgements]);
   const judge = (kind: JudgementKind, subject: string, value: number | null, reason = ''): Promise<boolean> =>
     act(() => api.put(`submissions/${detail.id}/judgements`, { kind, subject, value, reason }), 'The mark is kept.');
@@ -137,6 +140,7 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
           </button>
         )
       }
+      drawnOver={changes && <ChangesOnMap changes={changes} after={map} />}
       above={(view) => (
         <>
           <MarkHead
@@ -154,6 +158,7 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
           )}
           <p className="px-3.5 pt-2 text-sm text-quiet">{stateSentence(detail, newest, given, zone)}</p>
           <Earlier detail={detail} pile={pile} zone={zone} />
+          {changes && <ChangesList changes={changes} view={view} />}
           {mayMark && <WriteComment submissionId={detail.id} view={view} act={act} />}
         </>
       )}
@@ -167,7 +172,7 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
           />
         ),
       })}
-      below={({ frozen: { assignment } }) => (
+      below={() => (
         <>
           <Criteria
             criteria={assignment.criteria}

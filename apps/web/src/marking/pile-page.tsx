@@ -59,7 +59,10 @@ function PileTable({ pile }: { pile: Pile }) {
   const zone = useTimeZone();
   const { trouble, act } = useAction();
   const [filter, setFilter] = useState<Filter>('All');
-  const [{ column, down }, setOrder] = useState<{ column: Column; down: boolean }>({ column: 'Student', down: false });
+  const [{ column, down }, setOrder] = useState<{ column: Column; down: boolean }>({
+    column: 'Handed in',
+    down: false,
+  });
   const waiting = pile.entries.filter(isWaiting);
   const complete = waiting.filter(({ submission }) => submission?.mark?.notJudged === 0);
   const [first] = sorted(waiting, 'Handed in', false);
@@ -96,7 +99,7 @@ function PileTable({ pile }: { pile: Pile }) {
       }
     >
       <Trouble>{trouble}</Trouble>
-      <div className="mb-3">
+      <div className="mb-3 flex">
         <Segments label="Show" options={FILTERS} value={filter} onChange={setFilter} />
       </div>
       <table className="w-full text-left">
