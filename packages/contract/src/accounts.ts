@@ -76,6 +76,8 @@ export interface AccountRow extends Person {
 }
 export interface Me extends AccountRow {
   sessionId: string;
+  /** the first password was somebody else's to make: it must be changed before anything else */
+  mustChangePassword: boolean;
 }
 
 /** What the first page needs before anyone has signed in. */

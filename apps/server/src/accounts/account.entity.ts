@@ -11,5 +11,7 @@ export class Account {
   @Column({ type: 'varchar', length: 16 }) role!: Role;
   /** argon2id, in its own encoded form */
   @Column({ name: 'password_hash', type: 'varchar', length: 255, select: false }) passwordHash!: string;
+  /** whether the password is a first one, which another person made */
+  @Column({ name: 'must_change_password', type: 'boolean', default: false }) mustChangePassword!: boolean;
   @Column({ name: 'created_at', type: 'datetime', precision: 3 }) createdAt!: Date;
 }

@@ -9,7 +9,7 @@ import { SETTINGS } from '../common/tokens.js';
 import type { Settings } from '../settings.js';
 import type { Account } from './account.entity.js';
 import { accountRowOf, AccountsService } from './accounts.service.js';
-import { For, Open, Who } from './session.guard.js';
+import { BeforeNewPassword, For, Open, Who } from './session.guard.js';
 import { normalName } from './names.js';
 import { SESSION_COOKIE, SessionsService } from './sessions.service.js';
 import type { SignedIn } from './sessions.service.js';
@@ -37,7 +37,11 @@ export class AccountsController {
       timeZone: school?.timeZone ?? 'UTC',
       demo: this.settings.demo,
       needsFirstAdministrator: !school,
-      me: signedIn && { ...accountRowOf(signedIn.account), sessionId: signedIn.session.id },
+      me: signedIn && {
+        ...accountRowOf(signedIn.account),
+        sessionId: signedIn.session.id,
+        mustChangePassword: signedIn.account.mustChangePassword,
+      },
     };
   }
 
@@ -63,6 +67,7 @@ export class AccountsController {
     await this.begin(account, request, response);
   }
 
+  @BeforeNewPassword()
   @Post('sign-out')
   @HttpCode(204)
   async signOut(@Who() { session }: SignedIn, @Res({ passthrough: true }) response: Response): Promise<void> {
@@ -70,6 +75,7 @@ export class AccountsController {
     this.cookie.clear(response);
   }
 
+  @BeforeNewPassword()
   @Post('password')
   @HttpCode(204)
   async changePassword(

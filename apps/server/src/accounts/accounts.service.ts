@@ -3,13 +3,15 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
 import { NAME_FORM } from '@ichnograph/contract';
-import type { AccountRow, FirstAdministrator, NewAccount, Person } from '@ichnograph/contract';
+import type { AccountRow, Card, FirstAdministrator, NewAccount, NewStudent, Person } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { Clock } from '../common/clock.js';
 import { conflict } from '../common/problem.js';
 import { isTaken, unlessTaken } from '../common/database-errors.js';
 import { Account } from './account.entity.js';
+import { firstPassword } from './first-password.js';
+import { namesFor } from './names.js';
 import { School } from './school.entity.js';
 
 export const personOf = ({ id, givenName, familyName }: Person): Person => ({ id, givenName, familyName });
@@ -56,8 +58,15 @@ export class AccountsService {
     { password, ...person }: NewAccount,
     id = randomUUID() as string,
     manager: EntityManager = this.data.manager,
+    mustChangePassword = false,
   ): Promise<Account> {
-    const account = { id, ...person, passwordHash: await hash(password), createdAt: this.clock.now() };
+    const account = {
+      id,
+      ...person,
+      passwordHash: await hash(password),
+      mustChangePassword,
+      createdAt: this.clock.now(),
+    };
     const taken = () => conflict(`The sign-in name “${person.name}” is taken. Choose another.`);
     await unlessTaken(manager.insert(Account, account), taken);
     return manager.create(Account, account);
@@ -94,7 +103,32 @@ export class AccountsService {
   }
 
   async changePassword(account: Account, next: string): Promise<void> {
-    await this.accounts.update({ id: account.id }, { passwordHash: await hash(next) });
+    await this.accounts.update({ id: account.id }, { passwordHash: await hash(next), mustChangePassword: false });
+  }
+
+  /** A first password again, in place of one that was forgotten. @returns it; it is stored nowhere but as a hash */
+  async resetPassword(account: Account): Promise<string> {
+    const password = firstPassword();
+    await this.accounts.update({ id: account.id }, { passwordHash: await hash(password), mustChangePassword: true });
+    return password;
+  }
+
+  /** Accounts for students of these names, each with a sign-in name that nobody has and a first password. */
+  async createStudents(people: readonly NewStudent[], manager: EntityManager): Promise<Card[]> {
+    const cards: Card[] = [];
+    for (const { givenName, familyName } of people) {
+      const name = await this.freeName(givenName, familyName, manager);
+      const password = firstPassword();
+      const person = { givenName: givenName.trim(), familyName: familyName.trim(), name, password };
+      const { id } = await this.create({ ...person, role: 'student' }, undefined, manager, true);
+      cards.push({ id, ...person });
+    }
+    return cards;
+  }
+
+  private async freeName(givenName: string, familyName: string, manager: EntityManager): Promise<string> {
+    for (const name of namesFor(givenName, familyName)) if (!(await manager.existsBy(Account, { name }))) return name;
+    throw new Error('there is no end to the names to try');
   }
 }
 

@@ -11,8 +11,11 @@ type SignedInRequest = Request & { signedIn?: SignedIn };
 
 const OPEN = 'open to everyone';
 const FOR = 'for roles';
+const BEFORE_NEW_PASSWORD = 'before a first password is changed';
 /** Routes that need no session. */
 export const Open = (): MethodDecorator & ClassDecorator => SetMetadata(OPEN, true);
+/** The routes that are there for those who still have a first password. */
+export const BeforeNewPassword = (): MethodDecorator => SetMetadata(BEFORE_NEW_PASSWORD, true);
 /** Routes for some roles only. Which things of theirs a person may see is decided where the things are. */
 export const For = (...roles: Role[]): MethodDecorator & ClassDecorator => SetMetadata(FOR, roles);
 
@@ -37,6 +40,11 @@ export class SessionGuard implements CanActivate {
     if (signedIn) request.signedIn = signedIn;
     if (this.reflector.getAllAndOverride<boolean>(OPEN, targets)) return true;
     if (!signedIn) throw signedOut();
+    if (
+      signedIn.account.mustChangePassword &&
+      !this.reflector.getAllAndOverride<boolean | undefined>(BEFORE_NEW_PASSWORD, targets)
+    )
+      throw forbidden('Choose a password of your own first.');
     const roles = this.reflector.getAllAndOverride<Role[] | undefined>(FOR, targets);
     if (roles && !roles.includes(signedIn.account.role)) throw forbidden(`This is for ${roles.join(' or ')}s.`);
     return true;

@@ -67,6 +67,13 @@ export class SessionsService {
     this.tell(others.map((one) => one.id));
   }
 
+  /** Ends every session of an account: its password is another now, or the person is gone. */
+  async endAll(accountId: string): Promise<void> {
+    const all = await this.data.getRepository(Session).findBy({ accountId });
+    await this.data.getRepository(Session).delete({ accountId });
+    this.tell(all.map(({ id }) => id));
+  }
+
   private tell(ids: readonly string[]): void {
     for (const listener of this.endListeners) listener(ids);
   }

@@ -1,19 +1,33 @@
 import { Body, Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
-import { NewClass, NewEnrolment } from '@ichnograph/contract';
-import type { ClassRow, RosterEntry } from '@ichnograph/contract';
-import { For, Who } from '../accounts/index.js';
+import {
+  ArchiveClass,
+  JoinClass,
+  JoinCode,
+  MoveStudent,
+  NewClass,
+  NewEnrolment,
+  NewStudents,
+} from '@ichnograph/contract';
+import type { Card, ClassRow, Person, RosterEntry } from '@ichnograph/contract';
+import { AccountsService, For, personOf, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { Acting, Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
+import { Clock } from '../common/clock.js';
 import { Id } from '../common/ids.js';
 import { notFound } from '../common/problem.js';
 import { ClassesService } from './classes.service.js';
+import { Enrolment } from './enrolment.entity.js';
+import { RostersService } from './rosters.service.js';
 
 @Controller('classes')
 export class ClassesController {
   constructor(
     private readonly classes: ClassesService,
+    private readonly rosters: RostersService,
+    private readonly accounts: AccountsService,
     private readonly acts: Acts,
+    private readonly clock: Clock,
   ) {}
 
   @Get()
@@ -21,13 +35,81 @@ export class ClassesController {
     return this.classes.list(account);
   }
 
-  @For('administrator')
+  /** A class; a teacher who makes one teaches it. */
+  @For('administrator', 'teacher')
   @Post()
-  async create(@Acting() named: Named, @Body() { name }: NewClass): Promise<ClassRow> {
+  async create(@Who() { account }: SignedIn, @Acting() named: Named, @Body() { name }: NewClass): Promise<ClassRow> {
     const id = await this.acts.once(named, 'make a class', async (manager) => {
-      return (await this.classes.create(name, undefined, manager)).id;
+      const made = await this.classes.create(name, undefined, manager);
+      if (account.role === 'teacher')
+        await manager.insert(Enrolment, { classId: made.id, accountId: account.id, part: 'teacher' });
+      return made.id;
     });
-    return { id, name, students: 0 };
+    return (await this.classes.list(account)).find((one) => one.id === id)!;
+  }
+
+  /** Those who can teach a class, for whoever puts them into one. */
+  @For('administrator', 'teacher')
+  @Get('colleagues')
+  async colleagues(): Promise<Person[]> {
+    return (await this.accounts.list()).filter(({ role }) => role === 'teacher').map(personOf);
+  }
+
+  @For('student')
+  @Post('join')
+  @HttpCode(200)
+  async join(@Who() { account }: SignedIn, @Body() { code }: JoinClass): Promise<{ name: string }> {
+    return { name: await this.rosters.join(code, account) };
+  }
+
+  @For('administrator', 'teacher')
+  @Post(':id/join-code')
+  @HttpCode(200)
+  async joinCode(
+    @Who() { account }: SignedIn,
+    @Id() id: string,
+    @Body() { open }: JoinCode,
+  ): Promise<{ joinCode: string | null }> {
+    return { joinCode: await this.rosters.setJoinCode(id, open, account) };
+  }
+
+  @For('administrator', 'teacher')
+  @Post(':id/students')
+  bringIn(
+    @Who() { account }: SignedIn,
+    @Acting() named: Named,
+    @Id() id: string,
+    @Body() wanted: NewStudents,
+  ): Promise<Card[]> {
+    return this.rosters.bringIn(id, wanted, account, named);
+  }
+
+  @For('administrator', 'teacher')
+  @Post(':id/people/:accountId/reset-password')
+  @HttpCode(200)
+  resetPassword(@Who() { account }: SignedIn, @Id() id: string, @Id('accountId') accountId: string): Promise<Card> {
+    return this.rosters.resetPassword(id, accountId, account);
+  }
+
+  @For('administrator', 'teacher')
+  @Post(':id/people/:accountId/move')
+  @HttpCode(204)
+  move(
+    @Who() { account }: SignedIn,
+    @Acting() named: Named,
+    @Id() id: string,
+    @Id('accountId') accountId: string,
+    @Body() { to }: MoveStudent,
+  ): Promise<void> {
+    return this.rosters.move(id, accountId, to, account, named);
+  }
+
+  @For('administrator', 'teacher')
+  @Post(':id/archive')
+  @HttpCode(204)
+  async archive(@Who() { account }: SignedIn, @Id() id: string, @Body() { archived }: ArchiveClass): Promise<void> {
+    await this.rosters.managed(id, account);
+    await this.classes.archive(id, archived ? this.clock.now() : null);
   }
 
   @For('administrator', 'teacher')
@@ -37,20 +119,26 @@ export class ClassesController {
     return this.classes.roster(id);
   }
 
-  @For('administrator')
+  @For('administrator', 'teacher')
   @Post(':id/people')
   @HttpCode(204)
-  async enrol(@Acting() named: Named, @Id() id: string, @Body() wanted: NewEnrolment): Promise<void> {
+  async enrol(
+    @Who() { account }: SignedIn,
+    @Acting() named: Named,
+    @Id() id: string,
+    @Body() wanted: NewEnrolment,
+  ): Promise<void> {
+    await this.rosters.managed(id, account);
     await this.acts.once(named, 'enrol', async (manager) => {
       await this.classes.enrol(id, wanted, manager);
       return id;
     });
   }
 
-  @For('administrator')
+  @For('administrator', 'teacher')
   @Delete(':id/people/:accountId')
   @HttpCode(204)
-  leave(@Id() id: string, @Id('accountId') accountId: string): Promise<void> {
-    return this.classes.leave(id, accountId);
+  leave(@Who() { account }: SignedIn, @Id() id: string, @Id('accountId') accountId: string): Promise<void> {
+    return this.rosters.leave(id, accountId, account);
   }
 }

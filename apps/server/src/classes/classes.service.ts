@@ -54,7 +54,20 @@ export class ClassesService {
       .groupBy('e.class_id')
       .getRawMany<{ classId: string; students: string }>();
     const byClass = new Map(counts.map(({ classId, students }) => [classId, Number(students)]));
-    return classes.map(({ id: classId, name }) => ({ id: classId, name, students: byClass.get(classId) ?? 0 }));
+    const parts = new Map(
+      (await this.data.getRepository(Enrolment).findBy({ accountId: id })).map((row) => [row.classId, row.part]),
+    );
+    return classes.map(({ id: classId, name, joinCode, archivedAt }) => {
+      const part = parts.get(classId) ?? null;
+      return {
+        id: classId,
+        name,
+        students: byClass.get(classId) ?? 0,
+        archived: archivedAt !== null,
+        part,
+        joinCode: part === 'teacher' || role === 'administrator' ? joinCode : null,
+      };
+    });
   }
 
   async roster(classId: string, parts: readonly Part[] = ['student', ...STAFF]): Promise<RosterEntry[]> {
@@ -86,8 +99,9 @@ export class ClassesService {
     id = randomUUID() as string,
     manager: EntityManager = this.data.manager,
   ): Promise<SchoolClass> {
-    await manager.insert(SchoolClass, { id, name });
-    return { id, name };
+    const made = { id, name, joinCode: null, archivedAt: null };
+    await manager.insert(SchoolClass, made);
+    return made;
   }
 
   async byId(id: string): Promise<SchoolClass> {
@@ -112,6 +126,17 @@ export class ClassesService {
 
   async leave(classId: string, accountId: string): Promise<void> {
     await this.data.getRepository(Enrolment).delete({ classId, accountId });
+    this.left(accountId);
+  }
+
+  /** Tells those who must know that somebody may do less now. */
+  left(accountId: string): void {
     for (const listener of this.leaveListeners) listener(accountId);
+  }
+
+  /** Puts a class away, or takes it out again: what was made in it is read, and nothing is drawn or handed in. */
+  async archive(classId: string, archivedAt: Date | null): Promise<void> {
+    await this.data.getRepository(SchoolClass).update({ id: classId }, { archivedAt });
+    for (const { accountId } of await this.data.getRepository(Enrolment).findBy({ classId })) this.left(accountId);
   }
 }

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { WORK_STATES } from '@ichnograph/contract';
 import type { StudentTask, TeacherTask, WorkState } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
+import { DataSource, In, IsNull } from 'typeorm';
 import { Publication } from '../assignments/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
 import { commentCounts, PileService } from '../marking/index.js';
@@ -79,7 +79,7 @@ export class TodayService {
   private async publications(classIds: readonly string[]): Promise<Publication[]> {
     if (classIds.length === 0) return [];
     return this.data.getRepository(Publication).find({
-      where: { classId: In([...classIds]) },
+      where: { classId: In([...classIds]), schoolClass: { archivedAt: IsNull() } },
       relations: { revision: true, schoolClass: true },
       order: { due: 'ASC', createdAt: 'ASC' },
     });

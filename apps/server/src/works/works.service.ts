@@ -21,10 +21,11 @@ import { Work } from './work.entity.js';
 
 /**
  * Whether the members may change their map: until it is handed in, and after that until the teacher begins to mark,
- * where one may hand in again.
+ * where one may hand in again; in a class that was put away nothing is drawn any more.
  */
 export const isOpen = ({ state, publication }: Pick<Work, 'state' | 'publication'>): boolean =>
-  state === 'in progress' || (state === 'handed in' && publication!.mayHandInAgain);
+  !publication!.schoolClass?.archivedAt &&
+  (state === 'in progress' || (state === 'handed in' && publication!.mayHandInAgain));
 
 @Injectable()
 export class WorksService {
@@ -111,7 +112,7 @@ export class WorksService {
   private async rightTo(id: string, accountId: string): Promise<Right> {
     const work = await this.data
       .getRepository(Work)
-      .findOne({ where: { id }, relations: { publication: true, members: true } });
+      .findOne({ where: { id }, relations: { publication: { schoolClass: true }, members: true } });
     if (!work) return null;
     const part = await this.classes.partIn(work.publication!.classId, accountId);
     if (part === 'teacher' || part === 'assistant') return 'read';

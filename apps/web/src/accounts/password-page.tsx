@@ -3,11 +3,13 @@ import { useState } from 'react';
 import { announce } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { Page } from '../app/page';
+import { refresh } from '../app/queries';
 import { useFields } from '../app/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
 
-export function PasswordPage() {
+/** @param first whether the password one has is a first one, which must be changed before anything else */
+export function PasswordPage({ first = false }: { first?: boolean }) {
   const [trouble, setTrouble] = useState('');
   const [done, setDone] = useState(false);
   const change = async (wanted: ChangePassword): Promise<void> => {
@@ -18,18 +20,26 @@ export function PasswordPage() {
       setDone(true);
       announce('Your password is changed.');
       reset();
+      if (first) await refresh();
     } catch (error) {
       setTrouble(sentenceOfError(error));
     }
   };
   const { form, field, sending, reset } = useFields(ChangePassword, { current: '', next: '' }, change);
   return (
-    <Page title="Change your password" lead="Wherever else you are signed in, you will be signed out.">
+    <Page
+      title={first ? 'Choose a password of your own' : 'Change your password'}
+      lead={
+        first
+          ? 'The one on your card is a first one: somebody else has seen it. Choose one that only you know.'
+          : 'Wherever else you are signed in, you will be signed out.'
+      }
+    >
       <form className="max-w-md" {...form}>
         <Trouble>{trouble}</Trouble>
         {done && <p className="mb-4 border-l-4 border-action bg-wash px-3 py-2">Your password is changed.</p>}
         <Field
-          label="The password you have now"
+          label={first ? 'The password on your card' : 'The password you have now'}
           type="password"
           autoComplete="current-password"
           {...field('current')}

@@ -9,6 +9,7 @@ import type {
   JudgementRow,
   MarkChangeRow,
   Me,
+  Person,
   Pile,
   RosterEntry,
   SheetDetail,
@@ -57,7 +58,8 @@ export const useSheetDetail = (id: string) =>
 export const useClasses = () => useQuery(read<ClassRow[]>('classes'));
 export const useRoster = (classId: string | null) =>
   useQuery(read<RosterEntry[]>(`classes/${classId}/people`, classId !== null));
-export const useAccounts = () => useQuery(read<AccountRow[]>('accounts'));
+export const useAccounts = (enabled = true) => useQuery(read<AccountRow[]>('accounts', enabled));
+export const useColleagues = () => useQuery(read<Person[]>('classes/colleagues'));
 export const useWork = (id: string) => useQuery(read<WorkDetail>(`works/${id}`));
 export const usePile = (id: string) => useQuery(read<Pile>(`publications/${id}/pile`));
 export const useSubmission = (id: string | null) => useQuery(read<SubmissionDetail>(`submissions/${id}`, id !== null));

@@ -12,7 +12,7 @@ export const router = createBrowserRouter([
     children: [
       { index: true, lazy: async () => ({ Component: (await import('../today/today-page')).TodayPage }) },
       { path: 'password', lazy: async () => ({ Component: (await import('../accounts/password-page')).PasswordPage }) },
-      { path: 'people', lazy: async () => ({ Component: (await import('../classes/people-page')).PeoplePage }) },
+      { path: 'people', lazy: async () => ({ Component: (await import('../people/people-page')).PeoplePage }) },
       {
         path: 'assignments',
         lazy: async () => ({ Component: (await import('../assignments/assignments-page')).AssignmentsPage }),

@@ -3,7 +3,7 @@ import { Suspense, useState } from 'react';
 import { ChevronDown } from 'lucide-react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Me } from '@ichnograph/contract';
-import { FirstAdministratorPage, SignInPage, useSignOut } from '../accounts';
+import { FirstAdministratorPage, PasswordPage, SignInPage, useSignOut } from '../accounts';
 import { Crumbs, useHasMap } from './crumbs';
 import { useFocusHome } from './focus-home';
 import { Mark } from './mark';
@@ -45,11 +45,11 @@ export function Shell() {
           <Mark />
           <span className="max-md:sr-only">Ichnograph</span>
         </Link>
-        <Crumbs fallback={<Places me={me} />} />
+        {me.mustChangePassword ? <span className="flex-1" /> : <Crumbs fallback={<Places me={me} />} />}
         <PersonMenu me={me} />
       </header>
       <Suspense fallback={<Loading what="Opening the page …" />}>
-        <Outlet />
+        {me.mustChangePassword ? <PasswordPage first /> : <Outlet />}
       </Suspense>
       <StaleNotice />
     </div>

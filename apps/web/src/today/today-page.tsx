@@ -6,6 +6,7 @@ import { api, sentenceOfError } from '../app/api';
 import { showAge, showMoment } from '../app/dates';
 import { Page } from '../app/page';
 import { refresh, useMe, useStudentTasks, useTeacherTasks, useTimeZone } from '../app/queries';
+import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
@@ -28,7 +29,43 @@ function StudentToday() {
       {tasks.data.length === 0 && <p>Nothing is set for you yet. What your teacher sets will stand here.</p>}
       {came.length > 0 && <TaskList title="Came back to you" tasks={came} />}
       {others.length > 0 && <TaskList title="Due" tasks={others} />}
+      <JoinClassForm />
     </Page>
+  );
+}
+
+/** The word that lets one into a class. */
+function JoinClassForm() {
+  const { trouble, act } = useAction();
+  const [code, setCode] = useState('');
+  return (
+    <form
+      noValidate
+      className="mt-8 border-t border-rule pt-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void act(() => api.post('classes/join', { code }), 'You are in the class now.').then((done) => {
+          if (done) setCode('');
+        });
+      }}
+    >
+      <Trouble>{trouble}</Trouble>
+      <label className="flex flex-wrap items-center gap-2">
+        <span className="text-quiet">Has your teacher given you a join code?</span>
+        <input
+          className="field w-36 font-mono"
+          value={code}
+          maxLength={40}
+          autoCapitalize="characters"
+          placeholder="ABCD-EFGH"
+          aria-label="Join code"
+          onChange={({ target }) => setCode(target.value)}
+        />
+        <Button type="submit" disabled={code.trim() === ''}>
+          Join the class
+        </Button>
+      </label>
+    </form>
   );
 }
 

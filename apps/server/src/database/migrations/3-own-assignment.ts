@@ -12,6 +12,9 @@ const UP = [
     id ${ID} NOT NULL PRIMARY KEY, assignment_id ${ID} NOT NULL, name VARCHAR(100) NOT NULL,
     created_at DATETIME(3) NOT NULL, FOREIGN KEY (assignment_id) REFERENCES assignment (id))`,
 
+  `ALTER TABLE account ADD must_change_password BOOLEAN NOT NULL DEFAULT FALSE`,
+  `ALTER TABLE school_class ADD join_code VARCHAR(12) CHARACTER SET ascii COLLATE ascii_bin NULL UNIQUE,
+    ADD archived_at DATETIME(3) NULL`,
   `CREATE TABLE judgement (
     submission_id ${ID} NOT NULL, kind VARCHAR(16) NOT NULL, subject VARCHAR(200) NOT NULL, value DOUBLE NOT NULL,
     reason VARCHAR(2000) NOT NULL, author_id ${ID} NOT NULL, at DATETIME(3) NOT NULL,
@@ -30,6 +33,8 @@ const UP = [
 ];
 
 const DOWN = [
+  `ALTER TABLE school_class DROP COLUMN join_code, DROP COLUMN archived_at`,
+  `ALTER TABLE account DROP COLUMN must_change_password`,
   `ALTER TABLE submission DROP COLUMN due, DROP COLUMN sum, DROP COLUMN sum_out_of, DROP COLUMN not_judged`,
   `DROP TABLE mark_change`,
   `DROP TABLE judgement`,

@@ -1,0 +1,207 @@
+import { MOST_AT_ONCE } from '@ichnograph/contract';
+import type { Card, ClassRow } from '@ichnograph/contract';
+import { useId, useMemo, useState } from 'react';
+import { api } from '../app/api';
+import { useAction } from '../app/use-action';
+import { Button, buttonClass } from '../ui/button';
+import { Trouble } from '../ui/field';
+import { namesIn, readNames, textOfFile } from './read-names';
+import type { Columns, NameRow } from './read-names';
+
+const TROUBLE: Record<NonNullable<NameRow['trouble']>, string> = {
+  'no name': 'has no name',
+  'too long': 'is longer than a name may be',
+  formula: 'looks like a formula',
+  twice: 'stands further up already',
+};
+const ODD: Record<NonNullable<NameRow['odd']>, string> = {
+  'one word': 'one word only',
+  digits: 'has figures in it',
+  'in the class': 'somebody of this name is in the class already',
+};
+
+/** Names pasted or from a file, and before anything is made what will be. */
+export function AddNames({
+  of,
+  known,
+  onMade,
+  onCancel,
+}: {
+  of: ClassRow;
+  known: readonly string[];
+  onMade: (cards: Card[]) => void;
+  onCancel: () => void;
+}) {
+  const id = useId();
+  const { trouble, act } = useAction();
+  const [text, setText] = useState('');
+  const [fileTrouble, setFileTrouble] = useState('');
+  const [chosen, setChosen] = useState<Columns | null>(null);
+  // Whoever stands twice, or seems to be in the class, is taken or left by hand.
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const table = useMemo(() => readNames(text), [text]);
+  const columns = chosen ?? table.columns;
+  const names = useMemo(() => namesIn(table, columns, known), [table, columns, known]);
+  const taken = names.filter(({ trouble: wrong, line }) => wrong === null && !left.has(line));
+  const read = async (file: File): Promise<void> => {
+    setFileTrouble('');
+    try {
+      setChosen(null);
+      setText(textOfFile(new Uint8Array(await file.arrayBuffer())));
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      setFileTrouble(`“${file.name}” is larger than a list of names can be, so it was not read.`);
+    }
+  };
+  const make = (): void =>
+    void act(
+      async () =>
+        onMade(
+          await api.post<Card[]>(`classes/${of.id}/students`, {
+            people: taken.map(({ givenName, familyName }) => ({ givenName, familyName })),
+          }),
+        ),
+      `${taken.length} accounts are made.`,
+    );
+  return (
+    <section aria-labelledby={`${id}-title`} className="min-w-0">
+      <h2 id={`${id}-title`} className="words mb-1 text-lg font-semibold">
+        Add names to {of.name}
+      </h2>
+      <p className="mb-3 max-w-[70ch] text-quiet">
+        One a line, or CSV with a heading. Nothing is made before you have seen what will be.
+      </p>
+      <label htmlFor={`${id}-text`} className="mb-1 block font-semibold">
+        Names
+      </label>
+      <textarea
+        id={`${id}-text`}
+        className="field min-h-28 font-mono text-sm"
+        autoFocus
+        value={text}
+        placeholder={'Noor Halvorsen\nKofi Lund'}
+        onChange={({ target }) => {
+          setChosen(null);
+          setText(target.value);
+        }}
+      />
+      <div className="my-2 flex flex-wrap items-center gap-2">
+        <label
+          className={`${buttonClass('plain', true)} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}
+        >
+          Choose a file
+          <input
+            type="file"
+            accept=".csv,.txt,text/csv,text/plain"
+            className="sr-only"
+            onChange={(event) => {
+              const [file] = event.target.files ?? [];
+              event.target.value = '';
+              if (file) void read(file);
+            }}
+          />
+        </label>
+        {table.heading && (
+          <>
+            <ColumnChoice
+              label="Given name"
+              heading={table.heading}
+              value={columns.given}
+              onChange={(given) => setChosen({ ...columns, given })}
+            />
+            <ColumnChoice
+              label="Family name"
+              heading={table.heading}
+              value={columns.family}
+              none="in the same column"
+              onChange={(family) => setChosen({ ...columns, family })}
+            />
+          </>
+        )}
+      </div>
+      <Trouble>{fileTrouble || trouble}</Trouble>
+      {names.length > MOST_AT_ONCE && (
+        <Trouble>
+          {`There are ${names.length} names. A class takes ${MOST_AT_ONCE} at once: is this the list of one class?`}
+        </Trouble>
+      )}
+      {names.length > 0 && names.length <= MOST_AT_ONCE && (
+        <table className="mb-3 w-full text-left text-sm">
+          <thead>
+            <tr className="caption border-b border-ink">
+              <th className="w-14 py-1 font-semibold">Line</th>
+              <th className="font-semibold">Given name</th>
+              <th className="font-semibold">Family name</th>
+              <th className="font-semibold">What will be</th>
+            </tr>
+          </thead>
+          <tbody>
+            {names.map(({ line, givenName, familyName, trouble: wrong, odd }) => (
+              <tr key={line} className={`border-b border-rule ${wrong || left.has(line) ? 'text-quiet' : ''}`}>
+                <td className="py-0.5 font-mono">{line}</td>
+                <td className="words pr-3">{givenName}</td>
+                <td className="words pr-3">{familyName}</td>
+                <td>
+                  {wrong ? (
+                    <span className="text-madder">left out: {TROUBLE[wrong]}</span>
+                  ) : (
+                    <label className="flex items-center gap-1.5">
+                      <input
+                        type="checkbox"
+                        className="accent-action"
+                        aria-label={`Make an account for ${givenName} ${familyName}`}
+                        checked={!left.has(line)}
+                        onChange={({ target }) => {
+                          const next = new Set(left);
+                          if (target.checked) next.delete(line);
+                          else next.add(line);
+                          setLeft(next);
+                        }}
+                      />
+                      {left.has(line) ? 'left out' : 'a new account'}
+                      {odd && <span className="text-ochre"> · {ODD[odd]}</span>}
+                    </label>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <div className="flex gap-2">
+        <Button look="action" disabled={taken.length === 0 || names.length > MOST_AT_ONCE} onClick={make}>
+          {taken.length === 1 ? 'Make 1 account' : `Make ${taken.length} accounts`}
+        </Button>
+        <Button onClick={onCancel}>Cancel</Button>
+      </div>
+    </section>
+  );
+}
+
+function ColumnChoice({
+  label,
+  heading,
+  value,
+  none,
+  onChange,
+}: {
+  label: string;
+  heading: readonly string[];
+  value: number;
+  none?: string;
+  onChange: (column: number) => void;
+}) {
+  return (
+    <label className="flex items-center gap-1.5 text-sm">
+      {label}
+      <select className="field w-auto py-0.5" value={value} onChange={({ target }) => onChange(Number(target.value))}>
+        {none && <option value={-1}>{none}</option>}
+        {heading.map((name, i) => (
+          <option key={i} value={i}>
+            {name || `column ${i + 1}`}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,247 @@
+import type { Card, ClassRow, Part, RosterEntry } from '@ichnograph/contract';
+import { KeyRound, LogOut, MoreHorizontal, UserPlus } from 'lucide-react';
+import { useState } from 'react';
+import { api } from '../app/api';
+import { useAccounts, useColleagues, useMe, useRoster } from '../app/queries';
+import { useAction } from '../app/use-action';
+import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+import { Trouble } from '../ui/field';
+import { Menu, MenuItem } from '../ui/menu';
+import { AddNames } from './add-names';
+import { Cards } from './cards';
+
+/** A class: who is in it, how more come in, and what can be done for one of them. */
+export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassRow[] }) {
+  const me = useMe();
+  const roster = useRoster(of.id);
+  const { trouble, act } = useAction();
+  const [adding, setAdding] = useState(false);
+  const [cards, setCards] = useState<readonly Card[]>([]);
+  const mayManage = me.role === 'administrator' || of.part === 'teacher';
+  if (cards.length > 0) return <Cards cards={cards} of={of} onDone={() => setCards([])} />;
+  if (adding)
+    return (
+      <AddNames
+        of={of}
+        known={(roster.data ?? []).map(({ givenName, familyName }) => `${givenName} ${familyName}`)}
+        onMade={(made) => {
+          setAdding(false);
+          setCards(made);
+        }}
+        onCancel={() => setAdding(false)}
+      />
+    );
+  const resetPassword = (person: RosterEntry): void =>
+    void act(async () => {
+      setCards([await api.post<Card>(`classes/${of.id}/people/${person.id}/reset-password`)]);
+    }, `${person.givenName} has a first password again.`);
+  return (
+    <section aria-labelledby="roster" className="min-w-0">
+      <div className="mb-3 flex flex-wrap items-center justify-between gap-3">
+        <h2 id="roster" className="words text-lg font-semibold">
+          {of.name}
+          {of.archived && <span className="font-normal text-quiet"> · put away</span>}
+        </h2>
+        {mayManage && (
+          <div className="flex flex-wrap gap-2">
+            {!of.archived && (
+              <>
+                <Colleague of={of} roster={roster.data ?? []} />
+                <Button look="action" onClick={() => setAdding(true)}>
+                  Add names …
+                </Button>
+              </>
+            )}
+            <Button
+              onClick={() =>
+                void act(
+                  () => api.post(`classes/${of.id}/archive`, { archived: !of.archived }),
+                  of.archived ? `${of.name} is back.` : `${of.name} is put away.`,
+                )
+              }
+            >
+              {of.archived ? 'Take it out again' : 'Put away'}
+            </Button>
+          </div>
+        )}
+      </div>
+      <Trouble>{trouble}</Trouble>
+      {mayManage && !of.archived && <JoinCode of={of} act={act} />}
+      <table className="w-full text-left">
+        <thead>
+          <tr className="caption border-b border-ink">
+            <th className="py-1 font-semibold">Name</th>
+            <th className="font-semibold">Signs in as</th>
+            <th className="font-semibold">Part</th>
+            <th className="w-10">
+              <span className="sr-only">More</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {(roster.data ?? []).map((person) => (
+            <tr key={person.id} className="border-b border-rule">
+              <td className="words py-1 pr-3">
+                {person.givenName} {person.familyName}
+              </td>
+              <td className="words pr-3 font-mono text-sm">{person.name}</td>
+              <td className="pr-3">{person.part}</td>
+              <td className="text-right">
+                {mayManage && person.id !== me.id && (
+                  <Menu
+                    trigger={
+                      <Button small look="quiet" aria-label={`More for ${person.givenName} ${person.familyName}`}>
+                        <MoreHorizontal aria-hidden size={15} />
+                      </Button>
+                    }
+                  >
+                    {person.part === 'student' && (
+                      <MenuItem onSelect={() => resetPassword(person)}>
+                        <KeyRound aria-hidden size={14} /> New first password
+                      </MenuItem>
+                    )}
+                    {person.part === 'student' &&
+                      classes
+                        .filter(({ id }) => id !== of.id)
+                        .map(({ id, name }) => (
+                          <MenuItem
+                            key={id}
+                            onSelect={() =>
+                              void act(
+                                () => api.post(`classes/${of.id}/people/${person.id}/move`, { to: id }),
+                                `${person.givenName} is in ${name} now.`,
+                              )
+                            }
+                          >
+                            <LogOut aria-hidden size={14} /> Move to {name}
+                          </MenuItem>
+                        ))}
+                    <MenuItem
+                      onSelect={() =>
+                        void act(
+                          () => api.delete(`classes/${of.id}/people/${person.id}`),
+                          `${person.givenName} ${person.familyName} left ${of.name}.`,
+                        )
+                      }
+                    >
+                      <LogOut aria-hidden size={14} /> Take out of the class
+                    </MenuItem>
+                  </Menu>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {roster.data?.every(({ part }) => part !== 'student') && (
+        <p className="mt-3 text-quiet">
+          No students yet. Add their names, and you get a page of cards with first passwords to hand out.
+        </p>
+      )}
+    </section>
+  );
+}
+
+function JoinCode({ of, act }: { of: ClassRow; act: ReturnType<typeof useAction>['act'] }) {
+  const set = (open: boolean, said: string): void =>
+    void act(() => api.post(`classes/${of.id}/join-code`, { open }), said);
+  return (
+    <p className="mb-3 flex flex-wrap items-center gap-3 text-sm">
+      {of.joinCode ? (
+        <>
+          <span>
+            Students who have an account come in with the code{' '}
+            <strong className="font-mono text-lg" data-testid="join-code">
+              {of.joinCode.slice(0, 4)}-{of.joinCode.slice(4)}
+            </strong>
+          </span>
+          <Button small onClick={() => set(true, 'The class has another code.')}>
+            Another code
+          </Button>
+          <Button small onClick={() => set(false, 'Nobody comes in by a code any more.')}>
+            Close it
+          </Button>
+        </>
+      ) : (
+        <>
+          <span className="text-quiet">Students who have an account can come in by a code.</span>
+          <Button small onClick={() => set(true, 'The class has a join code.')}>
+            Open a join code
+          </Button>
+        </>
+      )}
+    </p>
+  );
+}
+
+/** Another teacher or an assistant for the class; the administrator lets in whom they like. */
+function Colleague({ of, roster }: { of: ClassRow; roster: readonly RosterEntry[] }) {
+  const { role } = useMe();
+  const colleagues = useColleagues();
+  const accounts = useAccounts(role === 'administrator');
+  const { trouble, act } = useAction();
+  const [open, setOpen] = useState(false);
+  const [accountId, setAccountId] = useState('');
+  const [part, setPart] = useState<Part>('assistant');
+  const students = (accounts.data ?? []).filter((one) => one.role === 'student');
+  const free = [...(colleagues.data ?? []), ...students].filter(({ id }) => !roster.some((one) => one.id === id));
+  const isStudent = students.some(({ id }) => id === accountId);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>
+        <UserPlus aria-hidden size={14} />
+        Add a colleague
+      </Button>
+      <Dialog
+        open={open}
+        onOpenChange={setOpen}
+        title={`Who else is in ${of.name}?`}
+        description="A teacher sets and marks; an assistant marks."
+      >
+        <form
+          className="grid gap-3"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void act(
+              () => api.post(`classes/${of.id}/people`, { accountId, part: isStudent ? 'student' : part }),
+              'Added to the class.',
+            ).then((done) => {
+              if (done) setOpen(false);
+            });
+          }}
+        >
+          <Trouble>{trouble}</Trouble>
+          <label>
+            <span className="mb-1 block font-semibold">Person</span>
+            <select
+              className="field"
+              data-autofocus
+              value={accountId}
+              onChange={(event) => setAccountId(event.target.value)}
+            >
+              <option value="">Choose …</option>
+              {free.map(({ id, givenName, familyName }) => (
+                <option key={id} value={id}>
+                  {givenName} {familyName}
+                </option>
+              ))}
+            </select>
+          </label>
+          {!isStudent && (
+            <label>
+              <span className="mb-1 block font-semibold">Part</span>
+              <select className="field" value={part} onChange={(event) => setPart(event.target.value as Part)}>
+                <option value="assistant">assistant</option>
+                <option value="teacher">teacher</option>
+              </select>
+            </label>
+          )}
+          <Button type="submit" look="action" disabled={accountId === ''}>
+            Add to the class
+          </Button>
+        </form>
+      </Dialog>
+    </>
+  );
+}
