@@ -106,3 +106,6 @@ export type { Sheet, SheetPart, SheetRequirement } from './sheet/sheet.js';
 export { PALETTES } from './sheet/palettes.js';
 export type { Palette } from './sheet/palettes.js';
 export { emptySheet } from './sheet/empty-sheet.js';
+export { adoptRevision } from './revisions/adopt-revision.js';
+export { differsInWordingOnly, newsOf } from './revisions/news.js';
+export type { News } from './revisions/news.js';
