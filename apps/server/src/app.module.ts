@@ -14,6 +14,7 @@ import { dataSourceOptions } from './database/data-source.js';
 import { LiveModule } from './live/index.js';
 import { MarkingModule } from './marking/index.js';
 import type { Settings } from './settings.js';
+import { RevisingModule } from './revising/index.js';
 import { SheetsModule } from './sheets/index.js';
 import { SubmissionsModule } from './submissions/index.js';
 import { TodayModule } from './today/index.js';
@@ -62,6 +63,7 @@ export class AppModule {
         WorksModule,
         SubmissionsModule,
         MarkingModule,
+        RevisingModule,
         TodayModule,
         ...(outside.extras ?? []),
       ],

@@ -77,6 +77,12 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /assignments/:id/trials': { expect: [401, 403, 403, 200, 403, 404, 403] },
   'POST /assignments/:id/trials': { expect: [401, 403, 403, 201, 403, 404, 403], body: { name: 'A tangle' } },
   'DELETE /assignments/:id/trials/:trialId': { expect: [401, 403, 403, 204, 403, 404, 403] },
+  'GET /assignments/:id/next-revision': { expect: [401, 403, 403, 200, 403, 404, 403] },
+  'PATCH /publications/:id': { expect: [401, 403, 403, 204, 404, 404, 403] },
+  'POST /publications/:id/extensions': {
+    expect: [401, 403, 403, 404, 404, 404, 403],
+    body: { accountId: 'NOBODY', due: null },
+  },
   'POST /assignments/:id/publications': {
     expect: [401, 403, 403, 409, 403, 404, 403],
     body: { classId: 'CLASS' },
@@ -114,6 +120,8 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'POST /submissions/:id/let-go': { expect: [401, 403, 403, 204, 204, 404, 403] },
   'POST /submissions/:id/return': { expect: [401, 403, 403, 204, 409, 404, 403] },
   'POST /submissions/:id/take-back': { expect: [401, 403, 403, 204, 409, 404, 403] },
+  'POST /works/:id/news-read': { expect: [401, 204, 404, 403, 403, 403, 403] },
+  'POST /assignments/:id/next-revision': { expect: [401, 403, 403, 204, 403, 404, 403] },
   'GET /today/student': { expect: [401, 200, 200, 403, 403, 403, 403] },
   'GET /today/teacher': { expect: [401, 403, 403, 200, 200, 200, 403] },
   'POST /sign-out': { expect: [401, 204, 204, 204, 204, 204, 204] },

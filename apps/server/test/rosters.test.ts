@@ -48,7 +48,10 @@ test('all names or none: too many, too long, none at all', async () => {
     await bringIn(many),
     await bringIn([]),
     await bringIn('Noor'),
-    await bringIn([{ givenName: 'Good', familyName: 'Name' }, { givenName: 'x'.repeat(61), familyName: 'F' }]),
+    await bringIn([
+      { givenName: 'Good', familyName: 'Name' },
+      { givenName: 'x'.repeat(61), familyName: 'F' },
+    ]),
     await bringIn([{ givenName: 'Good', familyName: 'Name', role: 'administrator' }]),
   ];
   expect(answers.map(({ status }) => status)).toEqual([422, 422, 422, 422, 422]);

@@ -1,5 +1,6 @@
 import { IsBoolean, IsISO8601, IsObject, IsOptional, IsUUID } from 'class-validator';
 import type { Person } from './accounts.js';
+import type { ExtensionRow } from './publications.js';
 
 export class BringInAssignment {
   /** a parsed assignment file; its insides are read by core and may hold unknown fields */
@@ -33,6 +34,8 @@ export interface PublicationRow {
   revision: number;
   due: string | null;
   mayHandInAgain: boolean;
+  closed: boolean;
+  extensions: ExtensionRow[];
 }
 
 export interface AssignmentRow {

@@ -54,6 +54,8 @@ export interface SheetDetail extends AssignmentRow {
 export interface SheetNow {
   here: Person[];
   versions: Record<string, number>;
+  /** whether what is written differs from the newest revision in what a check reads */
+  ahead: boolean;
 }
 
 export const starterDocument = (assignmentId: string): string => `starter:${assignmentId}`;

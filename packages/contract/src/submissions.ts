@@ -59,7 +59,7 @@ export interface JudgementRow {
   at: string;
 }
 
-export type MarkChangeKind = JudgementKind | 'return' | 'take back';
+export type MarkChangeKind = JudgementKind | 'return' | 'take back' | 'check again';
 
 export interface MarkChangeRow {
   kind: MarkChangeKind;

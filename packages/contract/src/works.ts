@@ -65,6 +65,16 @@ export interface WorkDetail {
   /** an assignment file's JSON value, without the reference map */
   assignment: Record<string, unknown>;
   submissions: SubmissionRow[];
+  /** what a newer revision brought that this work moved on to, until it is read */
+  news: WorkNews | null;
+}
+
+/** Codes and data of core's `newsOf`. */
+export interface WorkNews {
+  from: number;
+  requirements: { added: string[]; changed: string[]; removed: number };
+  terms: { added: string[]; removed: string[] };
+  parts: string[];
 }
 
 export interface SubmissionRow {

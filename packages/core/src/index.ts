@@ -107,5 +107,5 @@ export { PALETTES } from './sheet/palettes.js';
 export type { Palette } from './sheet/palettes.js';
 export { emptySheet } from './sheet/empty-sheet.js';
 export { adoptRevision } from './revisions/adopt-revision.js';
-export { differsInWordingOnly, newsOf } from './revisions/news.js';
+export { differsInWordingOnly, newsOf, sameAssignment } from './revisions/news.js';
 export type { News } from './revisions/news.js';

@@ -9,6 +9,7 @@ import { conflict, forbidden, notFound } from '../common/problem.js';
 import { unlessTaken } from '../common/database-errors.js';
 import { Assignment } from './assignment.entity.js';
 import { Collaborator } from './collaborator.entity.js';
+import { DueTimes } from './due-times.service.js';
 import { Publication } from './publication.entity.js';
 import { Revision } from './revision.entity.js';
 
@@ -22,6 +23,7 @@ export class AssignmentsService {
     @InjectDataSource() private readonly data: DataSource,
     private readonly classes: ClassesService,
     private readonly accounts: AccountsService,
+    private readonly dueTimes: DueTimes,
   ) {}
 
   async list({ id: accountId }: Account): Promise<AssignmentRow[]> {
@@ -100,6 +102,8 @@ export class AssignmentsService {
       this.accounts.people(assignments.map(({ ownerId }) => ownerId)),
       this.classes.classIdsOf(accountId, STAFF),
     ]);
+    const extensions = await this.dueTimes.extensions(publications.map(({ id }) => id));
+    const extended = await this.accounts.people(extensions.map((one) => one.accountId));
     return assignments.map((assignment): AssignmentRow => {
       const { id, title, ownerId, createdAt } = assignment;
       const newest = revisions.filter((revision) => revision.assignmentId === id).at(-1);
@@ -116,7 +120,12 @@ export class AssignmentsService {
         // Who only teaches a class that has it need not know of the others.
         publications: publications
           .filter(({ assignmentId, classId }) => assignmentId === id && (mayChange || mine.includes(classId)))
-          .map(publicationRowOf),
+          .map((publication) => ({
+            ...publicationRowOf(publication),
+            extensions: extensions
+              .filter(({ publicationId }) => publicationId === publication.id)
+              .map(({ accountId: id, due }) => ({ person: extended.get(id)!, due: due.toISOString() })),
+          })),
       };
     });
   }
@@ -129,11 +138,13 @@ const publicationRowOf = ({
   revision,
   due,
   mayHandInAgain,
-}: Publication): PublicationRow => ({
+  closedAt,
+}: Publication): Omit<PublicationRow, 'extensions'> => ({
   id,
   classId,
   className: schoolClass!.name,
   revision: revision!.number,
   due: due?.toISOString() ?? null,
   mayHandInAgain,
+  closed: closedAt !== null,
 });

@@ -12,6 +12,8 @@ export class Publication {
   @Column({ name: 'class_id', type: 'char', length: 36 }) classId!: string;
   @Column({ type: 'datetime', precision: 3, nullable: true }) due!: Date | null;
   @Column({ name: 'may_hand_in_again', type: 'boolean' }) mayHandInAgain!: boolean;
+  /** from when on nothing is drawn or handed in any more, whatever the due time */
+  @Column({ name: 'closed_at', type: 'datetime', precision: 3, nullable: true }) closedAt!: Date | null;
   @Column({ name: 'created_at', type: 'datetime', precision: 3 }) createdAt!: Date;
 
   @ManyToOne(() => Revision) @JoinColumn({ name: 'revision_id' }) revision?: Relation<Revision>;

@@ -11,7 +11,7 @@ import { Revision } from './revision.entity.js';
 /** Bodies kept in memory: a class of 35 that opens one assignment at the same minute reads it once. */
 const KEPT = 50;
 
-/** The bodies of revisions. They never change, so what was read once is kept for a while. */
+/** The bodies of revisions. Nothing that a check reads in them changes, so what was read once is kept for a while. */
 @Injectable()
 export class Revisions {
   private readonly bodies = new Map<string, Promise<AssignmentBody>>();
@@ -31,6 +31,22 @@ export class Revisions {
     body.catch(() => this.bodies.delete(id));
     if (this.bodies.size > KEPT) this.bodies.delete(this.bodies.keys().next().value!);
     return body;
+  }
+
+  async withBody(id: string): Promise<{ number: number; body: AssignmentBody }> {
+    const { number } = await this.data.getRepository(Revision).findOneByOrFail({ id });
+    return { number, body: await this.bodyOf(id) };
+  }
+
+  /** Mends words that no check reads; everything else of a revision never changes. */
+  async correct(id: string, body: AssignmentBody): Promise<void> {
+    await this.data
+      .getRepository(Revision)
+      .update(
+        { id },
+        { title: body.title, focusQuestion: body.focusQuestion.slice(0, 300), body: writeAssignment(body) as object },
+      );
+    this.bodies.delete(id);
   }
 
   private async read(id: string): Promise<AssignmentBody> {

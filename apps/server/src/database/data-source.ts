@@ -1,7 +1,7 @@
 import type { DataSourceOptions } from 'typeorm';
 import { Account, School, Session } from '../accounts/index.js';
 import { Act } from '../acts/index.js';
-import { Assignment, Collaborator, Publication, Revision } from '../assignments/index.js';
+import { Assignment, Collaborator, Extension, Publication, Revision } from '../assignments/index.js';
 import { Enrolment, SchoolClass } from '../classes/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
 import { Comment, JudgementEntry, MarkChange } from '../marking/index.js';
@@ -36,6 +36,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Collaborator,
     Revision,
     Publication,
+    Extension,
     SheetPart,
     TrialMap,
     Work,

@@ -4,7 +4,8 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { BeforeApplicationShutdown } from '@nestjs/common';
 import { Hocuspocus } from '@hocuspocus/server';
 import type { Connection } from '@hocuspocus/server';
-import { countersOf } from '@ichnograph/livemap';
+import type { Change, TopicMap } from '@ichnograph/core';
+import { countersOf, snapshotOf, writeChanges } from '@ichnograph/livemap';
 import { LIVE_CLOSED, LIVE_PATH } from '@ichnograph/contract';
 import type { LiveMessage, LiveRefused } from '@ichnograph/contract';
 import type { Logger } from 'pino';
@@ -210,6 +211,19 @@ export class LiveService implements BeforeApplicationShutdown {
     // The sum of what came is more than what is left of it: measured only when it matters.
     held.bytes = Y.encodeStateAsUpdate(document).length;
     return held.bytes <= MAX_DOCUMENT ? null : LIVE_CLOSED.full;
+  }
+
+  /** Changes a document by the server's own hand, for all who have it open, and waits until that is stored. */
+  async change(documentName: string, changesOf: (map: TopicMap) => readonly Change[]): Promise<void> {
+    const connection = await this.hocuspocus.openDirectConnection(documentName, {});
+    try {
+      await connection.transact((document) =>
+        document.transact(() => writeChanges(document, changesOf(snapshotOf(document).map))),
+      );
+      await this.log.drained(documentName);
+    } finally {
+      await connection.disconnect();
+    }
   }
 
   /** What may be done with a document is another now: those who have it open may do that and no more, and are told. */

@@ -1,6 +1,7 @@
 /** What other folders may use of this one. */
 export { Comment } from './comment.entity.js';
 export { commentCounts } from './comments.js';
+export { judgementOf } from './judgement-of.js';
 export { JudgementEntry } from './judgement.entity.js';
 export { JudgingService } from './judging.service.js';
 export { MarkChange } from './mark-change.entity.js';

@@ -12,6 +12,7 @@ import { Clock } from '../common/clock.js';
 import { notFound, refused } from '../common/problem.js';
 import { figuresOfMark, Submission, SubmissionsService } from '../submissions/index.js';
 import { WorksService } from '../works/index.js';
+import { judgementOf } from './judgement-of.js';
 import { JudgementEntry } from './judgement.entity.js';
 import { MarkChange } from './mark-change.entity.js';
 import { MarkingService } from './marking.service.js';
@@ -75,15 +76,7 @@ export class JudgingService {
     report: Report,
     assignment: Assignment,
   ): Promise<void> {
-    const rows = await manager.findBy(JudgementEntry, { submissionId: submission.id });
-    const valuesOf = (kind: JudgementEntry['kind']): Record<string, number> =>
-      Object.fromEntries(rows.filter((row) => row.kind === kind).map(({ subject, value }) => [subject, value]));
-    const figures = figuresOfMark(
-      report,
-      assignment,
-      { points: valuesOf('result'), levels: valuesOf('criterion') },
-      submission,
-    );
+    const figures = figuresOfMark(report, assignment, await judgementOf(manager, submission.id), submission);
     await manager.update(Submission, { id: submission.id }, figures);
   }
 

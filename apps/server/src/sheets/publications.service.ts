@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { readAssignment, writeAssignment } from '@ichnograph/core';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { readAssignment, sameAssignment, writeAssignment } from '@ichnograph/core';
 import type { Assignment as AssignmentBody } from '@ichnograph/core';
-import type { NewPublication } from '@ichnograph/contract';
+import type { ChangePublication, Extend, NewPublication } from '@ichnograph/contract';
+import { DataSource } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
-import { Assignment, AssignmentsService, Publication, Revisions } from '../assignments/index.js';
+import { Assignment, AssignmentsService, Extension, Publication, Revisions } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { unlessTaken } from '../common/database-errors.js';
@@ -17,6 +19,7 @@ import { SheetsService } from './sheets.service.js';
 @Injectable()
 export class PublicationsService {
   constructor(
+    @InjectDataSource() private readonly data: DataSource,
     private readonly sheets: SheetsService,
     private readonly assignments: AssignmentsService,
     private readonly revisions: Revisions,
@@ -34,7 +37,7 @@ export class PublicationsService {
     const dueDate = due == null ? null : new Date(due);
     if (dueDate && dueDate <= now)
       throw refused('The due time is past. Choose a later one.', [{ path: '$.due', reason: 'is past' }]);
-    const body = complete(await this.sheets.frozen(id));
+    const body = await this.complete(id);
     return this.acts.once(named, 'publish', async (manager) => {
       const publication = {
         id: randomUUID(),
@@ -43,6 +46,7 @@ export class PublicationsService {
         classId,
         due: dueDate,
         mayHandInAgain: mayHandInAgain ?? true,
+        closedAt: null,
         createdAt: now,
       };
       await unlessTaken(manager.insert(Publication, publication), () =>
@@ -52,22 +56,56 @@ export class PublicationsService {
     });
   }
 
+  /** Moves the due time, closes early or opens again, lets hand in again or not. */
+  async change(id: string, { due, mayHandInAgain, closed }: ChangePublication, accountId: string): Promise<void> {
+    const publication = await this.own(id, accountId);
+    // Saved whole: of a change of nothing there would be nothing to write.
+    await this.data.getRepository(Publication).save({
+      ...publication,
+      ...(due !== undefined && { due: due === null ? null : new Date(due) }),
+      ...(mayHandInAgain !== undefined && { mayHandInAgain }),
+      ...(closed !== undefined && { closedAt: closed ? (publication.closedAt ?? this.clock.now()) : null }),
+    });
+  }
+
+  /** More time for one student of the class. */
+  async extend(id: string, { accountId, due }: Extend, by: string): Promise<void> {
+    const publication = await this.own(id, by);
+    if ((await this.classes.partIn(publication.classId, accountId)) !== 'student') throw notFound('student');
+    const extensions = this.data.getRepository(Extension);
+    if (due === null) {
+      await extensions.delete({ publicationId: id, accountId });
+      return;
+    }
+    if (publication.due === null) throw refused('This assignment has no due time, so nobody needs more.');
+    if (new Date(due) <= publication.due)
+      throw refused('More time ends later than the due time of the class.', [
+        { path: '$.due', reason: 'is too early' },
+      ]);
+    await extensions.save({ publicationId: id, accountId, due: new Date(due) });
+  }
+
+  /** A publication in a class that one teaches. */
+  async own(id: string, accountId: string): Promise<Publication> {
+    const publication = await this.data.getRepository(Publication).findOneBy({ id });
+    if (!publication || (await this.classes.partIn(publication.classId, accountId)) !== 'teacher')
+      throw notFound('assignment');
+    return publication;
+  }
+
+  /** What is written, as a file of it would be read; what is still missing is said by its place. */
+  async complete(id: string): Promise<AssignmentBody> {
+    const { value, messages } = readAssignment(writeAssignment(await this.sheets.frozen(id)));
+    if (value) return value;
+    throw refused('The sheet is not complete yet, so nothing was given out.', messages.slice(0, 20));
+  }
+
   /** The revision that holds exactly this, made now if the newest one holds something else. */
-  private async revisionOf(manager: EntityManager, assignmentId: string, body: AssignmentBody): Promise<string> {
+  async revisionOf(manager: EntityManager, assignmentId: string, body: AssignmentBody): Promise<string> {
     // One after the other: revisions are numbered without a gap.
     await manager.findOneOrFail(Assignment, { where: { id: assignmentId }, lock: { mode: 'pessimistic_write' } });
     const newest = await this.revisions.newest(assignmentId, manager);
-    if (newest) {
-      const before = writeAssignment(await this.revisions.bodyOf(newest.id));
-      if (JSON.stringify(before) === JSON.stringify(writeAssignment(body))) return newest.id;
-    }
+    if (newest && sameAssignment(await this.revisions.bodyOf(newest.id), body)) return newest.id;
     return this.revisions.add(manager, assignmentId, (newest?.number ?? 0) + 1, body);
   }
-}
-
-/** A sheet as its file is read; what is still missing is said by its place. */
-function complete(body: AssignmentBody): AssignmentBody {
-  const { value, messages } = readAssignment(writeAssignment(body));
-  if (value) return value;
-  throw refused('The sheet is not complete yet, so nothing was given out.', messages.slice(0, 20));
 }

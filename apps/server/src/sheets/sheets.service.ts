@@ -3,11 +3,13 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import {
   assignmentOf,
+  differsInWordingOnly,
   emptyMap,
   isSheetPart,
   mend,
   readAssignment,
   readMap,
+  sameAssignment,
   SHEET_PARTS,
   sheetOf,
   writeAssignment,
@@ -128,7 +130,7 @@ export class SheetsService {
     const name = part as PartName;
     if (!isSheetPart(name, body))
       throw refused('This part of the sheet was not saved: something in it is too long, or is not what belongs there.');
-    return this.data.transaction(async (manager) => {
+    const saved = await this.data.transaction(async (manager) => {
       const { affected } = await manager.update(
         SheetPart,
         { assignmentId: id, part: name, version },
@@ -138,6 +140,23 @@ export class SheetsService {
       if (name === 'task') await manager.update(Assignment, { id }, { title: (body as Sheet['task']).title });
       return version + 1;
     });
+    await this.correct(id);
+    return saved;
+  }
+
+  /** A typo in what is given out is mended at once: words that no check reads need no new revision. */
+  private async correct(id: string): Promise<void> {
+    const newest = await this.revisions.newest(id);
+    if (!newest) return;
+    const [before, now] = await Promise.all([this.revisions.bodyOf(newest.id), this.frozen(id)]);
+    if (sameAssignment(before, now) || !differsInWordingOnly(before, now)) return;
+    if (readAssignment(writeAssignment(now)).value) await this.revisions.correct(newest.id, now);
+  }
+
+  /** Whether what is written differs from the newest revision in what a check reads. */
+  async isAhead(id: string): Promise<boolean> {
+    const newest = await this.revisions.newest(id);
+    return newest !== null && !differsInWordingOnly(await this.revisions.bodyOf(newest.id), await this.frozen(id));
   }
 
   /** The same words that arrive again were saved the first time; other words are somebody's who was faster. */
@@ -162,10 +181,11 @@ export class SheetsService {
   async here(id: string, account: Account): Promise<SheetNow> {
     await this.assignments.changeable(id, account.id);
     const ids = this.presence.note(id, account.id, this.clock.now().getTime());
-    const [people, parts] = await Promise.all([this.accounts.people(ids), this.parts(id)]);
+    const [people, parts, ahead] = await Promise.all([this.accounts.people(ids), this.parts(id), this.isAhead(id)]);
     return {
       here: ids.flatMap((one) => people.get(one) ?? []),
       versions: Object.fromEntries(parts.map(({ part, version }) => [part, version])),
+      ahead,
     };
   }
 

@@ -5,7 +5,7 @@ import { snapshotOf } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import type { Account } from '../accounts/index.js';
-import { Revisions } from '../assignments/index.js';
+import { DueTimes, Revisions } from '../assignments/index.js';
 import { notFound, Problem } from '../common/problem.js';
 import { UpdateLog } from '../live/index.js';
 import { WorksService } from '../works/index.js';
@@ -25,6 +25,7 @@ export class AnswerChecks {
   constructor(
     private readonly works: WorksService,
     private readonly revisions: Revisions,
+    private readonly dueTimes: DueTimes,
     private readonly log: UpdateLog,
     private readonly checks: CheckPool,
   ) {}
@@ -43,7 +44,13 @@ export class AnswerChecks {
       { ...assignment, requirements },
       {
         members: work.members!.map((member) => member.accountId),
-        due: work.publication!.due?.toISOString() ?? null,
+        due:
+          (
+            await this.dueTimes.of(
+              work.publication!,
+              work.members!.map(({ accountId: id }) => id),
+            )
+          )?.toISOString() ?? null,
         handedIn: null,
       },
     );

@@ -7,7 +7,7 @@ import { workDocument } from '@ichnograph/contract';
 import type { HandIn } from '@ichnograph/contract';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
-import { Revisions } from '../assignments/index.js';
+import { DueTimes, Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { SETTINGS } from '../common/tokens.js';
@@ -26,6 +26,7 @@ export class HandInService {
   constructor(
     private readonly works: WorksService,
     private readonly revisions: Revisions,
+    private readonly dueTimes: DueTimes,
     private readonly acts: Acts,
     private readonly log: UpdateLog,
     private readonly checks: CheckPool,
@@ -50,8 +51,11 @@ export class HandInService {
       );
     }
     const handedIn = this.clock.now();
-    const due = work.publication!.due;
     const members = membersOf(work);
+    const due = await this.dueTimes.of(
+      work.publication!,
+      members.map(({ id }) => id),
+    );
     const doc = await this.log.stored(name);
     if (!doc) throw new Error(`the live document ${name} is gone`);
     const { map: snapshot, dropped } = snapshotOf(doc);
@@ -69,7 +73,16 @@ export class HandInService {
       const locked = await lockWork(manager, workId);
       const number = (await manager.countBy(Submission, { workId })) + 1;
       if (!mayHandIn({ ...work, state: locked.state }, number - 1)) {
-        throw conflict('Your teacher has begun to mark this map, so it cannot be handed in again just now.');
+        throw conflict(
+          locked.state === 'being marked'
+            ? 'Your teacher has begun to mark this map, so it cannot be handed in again just now.'
+            : 'This map cannot be handed in just now: the assignment is closed, its class is put away, or it was handed in already.',
+        );
+      }
+      if (locked.revisionId !== work.revisionId || locked.movingTo) {
+        throw conflict(
+          'Your teacher changed the assignment this very moment, so nothing was handed in. Look what is new, then hand in.',
+        );
       }
       await manager.insert(Submission, {
         id,

@@ -3,7 +3,7 @@ import type { Relation } from 'typeorm';
 import { Revision } from '../assignments/index.js';
 import { Work } from '../works/index.js';
 
-/** What was handed in, frozen: map, revision and report. Nothing here changes but its way back (by whom and when returned, when first read) and the figures of its mark. */
+/** What was handed in, frozen: map, revision and report. Nothing here changes but its way back (by whom and when returned, when first read), the figures of its mark, and, where it is checked again under a newer revision, that revision with its report. */
 @Entity('submission')
 export class Submission {
   @PrimaryColumn({ type: 'char', length: 36 }) id!: string;

@@ -15,6 +15,6 @@ import { WorkPages } from './work-pages.service.js';
   imports: [AccountsModule, ActsModule, AssignmentsModule, LiveModule, WorksModule],
   controllers: [SubmissionsController],
   providers: [AnswerChecks, CheckPool, HandInService, SubmissionsService, WorkPages],
-  exports: [HandInService, SubmissionsService],
+  exports: [CheckPool, HandInService, SubmissionsService],
 })
 export class SubmissionsModule {}

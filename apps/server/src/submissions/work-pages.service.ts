@@ -1,10 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { withoutAnswers, writeAssignment } from '@ichnograph/core';
+import { newsOf, withoutAnswers, writeAssignment } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { DataSource } from 'typeorm';
 import type { Account } from '../accounts/index.js';
-import { Revisions } from '../assignments/index.js';
+import { DueTimes, Revisions } from '../assignments/index.js';
 import { isOpen, membersOf, WorksService } from '../works/index.js';
 import type { Work } from '../works/index.js';
 import { submissionRowOf } from './submission-rows.js';
@@ -21,13 +21,19 @@ export class WorkPages {
     @InjectDataSource() private readonly data: DataSource,
     private readonly works: WorksService,
     private readonly revisions: Revisions,
+    private readonly dueTimes: DueTimes,
   ) {}
 
   async detail(id: string, { id: accountId }: Account): Promise<WorkDetail> {
     const { work, isMember, isStaff } = await this.works.seen(id, accountId);
-    const [submissions, assignment] = await Promise.all([
+    const [submissions, assignment, due, movedFrom] = await Promise.all([
       this.data.getRepository(Submission).find({ where: { workId: id }, order: { number: 'DESC' } }),
       this.revisions.bodyOf(work.revisionId),
+      this.dueTimes.of(
+        work.publication!,
+        work.members!.map((member) => member.accountId),
+      ),
+      work.movedFrom ? this.revisions.withBody(work.movedFrom) : null,
     ]);
     const publication = work.publication!;
     return {
@@ -35,7 +41,8 @@ export class WorkPages {
       publicationId: publication.id,
       className: publication.schoolClass!.name,
       state: work.state,
-      due: publication.due?.toISOString() ?? null,
+      due: due?.toISOString() ?? null,
+      news: movedFrom && { from: movedFrom.number, ...newsOf(movedFrom.body, assignment) },
       mayEdit: isMember && isOpen(work),
       mayHandIn: isMember && mayHandIn(work, submissions.length),
       mayHandInAgain: publication.mayHandInAgain,

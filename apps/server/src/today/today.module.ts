@@ -1,11 +1,12 @@
 import { Module } from '@nestjs/common';
+import { AssignmentsModule } from '../assignments/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { MarkingModule } from '../marking/index.js';
 import { TodayController } from './today.controller.js';
 import { TodayService } from './today.service.js';
 
 @Module({
-  imports: [ClassesModule, MarkingModule],
+  imports: [AssignmentsModule, ClassesModule, MarkingModule],
   controllers: [TodayController],
   providers: [TodayService],
 })

@@ -3,7 +3,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { WORK_STATES } from '@ichnograph/contract';
 import type { StudentTask, TeacherTask, WorkState } from '@ichnograph/contract';
 import { DataSource, In, IsNull } from 'typeorm';
-import { Publication } from '../assignments/index.js';
+import { DueTimes, Publication } from '../assignments/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
 import { commentCounts, PileService } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
@@ -16,6 +16,7 @@ export class TodayService {
     @InjectDataSource() private readonly data: DataSource,
     private readonly classes: ClassesService,
     private readonly piles: PileService,
+    private readonly dueTimes: DueTimes,
   ) {}
 
   async forStudent(accountId: string): Promise<StudentTask[]> {
@@ -32,7 +33,9 @@ export class TodayService {
       this.data.manager,
       returned.map(({ id }) => id),
     );
-    return publications.map(({ id, revision, schoolClass, due }): StudentTask => {
+    const dues = await this.dueTimes.each(publications, accountId);
+    return publications.map(({ id, revision, schoolClass }): StudentTask => {
+      const due = dues.get(id) ?? null;
       const work = works.find(({ publicationId }) => publicationId === id);
       const newest = submissions.filter(({ workId }) => workId === work?.id).at(-1);
       const back = returned.filter(({ workId }) => workId === work?.id).at(-1);

@@ -11,6 +11,10 @@ export class Work {
   @Column({ name: 'publication_id', type: 'char', length: 36 }) publicationId!: string;
   @Column({ name: 'revision_id', type: 'char', length: 36 }) revisionId!: string;
   @Column({ type: 'varchar', length: 16 }) state!: WorkState;
+  /** the revision it moved on from, until its members have read what is new */
+  @Column({ name: 'moved_from', type: 'char', length: 36, nullable: true }) movedFrom!: string | null;
+  /** the revision it is just being moved on to */
+  @Column({ name: 'moving_to', type: 'char', length: 36, nullable: true }) movingTo!: string | null;
   @Column({ name: 'begun_at', type: 'datetime', precision: 3 }) begunAt!: Date;
 
   @ManyToOne(() => Publication) @JoinColumn({ name: 'publication_id' }) publication?: Relation<Publication>;

@@ -25,6 +25,7 @@ import { Work } from './work.entity.js';
  */
 export const isOpen = ({ state, publication }: Pick<Work, 'state' | 'publication'>): boolean =>
   !publication!.schoolClass?.archivedAt &&
+  !publication!.closedAt &&
   (state === 'in progress' || (state === 'handed in' && publication!.mayHandInAgain));
 
 @Injectable()
@@ -46,8 +47,10 @@ export class WorksService {
     const publication = await this.data.getRepository(Publication).findOneBy({ id: publicationId });
     if (!publication || (await this.classes.partIn(publication.classId, accountId)) !== 'student')
       throw notFound('assignment');
+    const { closedAt } = publication;
     const existing = await this.data.getRepository(WorkMember).findOneBy({ publicationId, accountId });
     if (existing) return existing.workId;
+    if (closedAt) throw conflict('This assignment is closed, so no map can be begun any more.');
     const workId = randomUUID();
     const author = nameOf((await this.accounts.people([accountId])).get(accountId)!);
     const doc = new Y.Doc();

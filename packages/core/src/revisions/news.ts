@@ -1,3 +1,4 @@
+import same from 'fast-deep-equal';
 import { writeAssignment } from '../formats/assignment-file.js';
 import type { Assignment } from '../map/types.js';
 
@@ -9,7 +10,9 @@ export interface News {
   parts: ('legend' | 'starter' | 'criteria' | 'marks')[];
 }
 
-const same = (one: unknown, other: unknown): boolean => JSON.stringify(one) === JSON.stringify(other);
+/** Whether two assignments are the same, in whatever order their fields were written. */
+export const sameAssignment = (one: Assignment, other: Assignment): boolean =>
+  same(writeAssignment(one), writeAssignment(other));
 
 export function newsOf(old: Assignment, next: Assignment): News {
   const [before, after] = [withoutWording(old), withoutWording(next)];
@@ -58,4 +61,4 @@ function withoutWording(assignment: Assignment): Assignment {
 
 /** Whether two states of an assignment differ in nothing but words that no check reads. */
 export const differsInWordingOnly = (old: Assignment, next: Assignment): boolean =>
-  same(writeAssignment(withoutWording(old)), writeAssignment(withoutWording(next)));
+  sameAssignment(withoutWording(old), withoutWording(next));

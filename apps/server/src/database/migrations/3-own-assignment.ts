@@ -15,6 +15,12 @@ const UP = [
   `ALTER TABLE account ADD must_change_password BOOLEAN NOT NULL DEFAULT FALSE`,
   `ALTER TABLE school_class ADD join_code VARCHAR(12) CHARACTER SET ascii COLLATE ascii_bin NULL UNIQUE,
     ADD archived_at DATETIME(3) NULL`,
+  `ALTER TABLE publication ADD closed_at DATETIME(3) NULL`,
+  `ALTER TABLE work ADD moved_from ${ID} NULL, ADD moving_to ${ID} NULL`,
+  `CREATE TABLE extension (
+    publication_id ${ID} NOT NULL, account_id ${ID} NOT NULL, due DATETIME(3) NOT NULL,
+    PRIMARY KEY (publication_id, account_id), FOREIGN KEY (publication_id) REFERENCES publication (id),
+    FOREIGN KEY (account_id) REFERENCES account (id))`,
   `CREATE TABLE judgement (
     submission_id ${ID} NOT NULL, kind VARCHAR(16) NOT NULL, subject VARCHAR(200) NOT NULL, value DOUBLE NOT NULL,
     reason VARCHAR(2000) NOT NULL, author_id ${ID} NOT NULL, at DATETIME(3) NOT NULL,
@@ -33,6 +39,9 @@ const UP = [
 ];
 
 const DOWN = [
+  `DROP TABLE extension`,
+  `ALTER TABLE work DROP COLUMN moved_from, DROP COLUMN moving_to`,
+  `ALTER TABLE publication DROP COLUMN closed_at`,
   `ALTER TABLE school_class DROP COLUMN join_code, DROP COLUMN archived_at`,
   `ALTER TABLE account DROP COLUMN must_change_password`,
   `ALTER TABLE submission DROP COLUMN due, DROP COLUMN sum, DROP COLUMN sum_out_of, DROP COLUMN not_judged`,

@@ -1,0 +1,157 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { adoptRevision, applyChanges, differsInWordingOnly } from '@ichnograph/core';
+import type { Assignment, CheckContext, Report } from '@ichnograph/core';
+import { snapshotOf } from '@ichnograph/livemap';
+import { workDocument } from '@ichnograph/contract';
+import type { ChangeForWork, ChangePublication, RevisionPreview, WorkState } from '@ichnograph/contract';
+import { DataSource, In } from 'typeorm';
+import { Acts } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { AssignmentsService, DueTimes, Publication, Revisions } from '../assignments/index.js';
+import { conflict, notFound } from '../common/problem.js';
+import { UpdateLog } from '../live/index.js';
+import { PublicationsService } from '../sheets/index.js';
+import { CheckPool, Submission, SubmissionsService } from '../submissions/index.js';
+import { membersOf, Work, WorksService } from '../works/index.js';
+import { Moves } from './moves.service.js';
+
+const OPEN: WorkState[] = ['in progress', 'handed in', 'being marked'];
+
+/** Changes an assignment that a class works on: first what would come of it, then the revision, then the works. */
+@Injectable()
+export class RevisingService {
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly assignments: AssignmentsService,
+    private readonly publications: PublicationsService,
+    private readonly revisions: Revisions,
+    private readonly dueTimes: DueTimes,
+    private readonly submissions: SubmissionsService,
+    private readonly checks: CheckPool,
+    private readonly log: UpdateLog,
+    private readonly moves: Moves,
+    private readonly workService: WorksService,
+    private readonly acts: Acts,
+  ) {}
+
+  /** For each work that was begun or handed in what the sheet, as it stands, would change. Nothing is changed by asking. */
+  async preview(id: string, accountId: string): Promise<RevisionPreview> {
+    await this.assignments.changeable(id, accountId);
+    const next = await this.publications.complete(id);
+    const newest = await this.revisions.newest(id);
+    if (!newest) throw conflict('This assignment was not given out yet, so nothing is changed by changing it.');
+    const works = await this.works(id);
+    const changes: ChangeForWork[] = [];
+    for (const work of works) changes.push(await this.changeFor(work, next));
+    return {
+      revision: newest.number,
+      differs: !differsInWordingOnly(await this.revisions.bodyOf(newest.id), next),
+      works: changes,
+    };
+  }
+
+  /** Makes the sheet, as it stands, the newest revision, and moves works on to it. */
+  async revise(id: string, returnedToo: boolean, named: Named): Promise<void> {
+    await this.assignments.changeable(id, named.accountId);
+    const next = await this.publications.complete(id);
+    if (!(await this.revisions.newest(id))) throw conflict('Give the assignment to a class first.');
+    await this.acts.once(named, 'revise', async (manager) => {
+      const revisionId = await this.publications.revisionOf(manager, id, next);
+      await manager.update(Publication, { assignmentId: id }, { revisionId });
+      const publications = await manager.findBy(Publication, { assignmentId: id });
+      await manager
+        .createQueryBuilder()
+        .update(Work)
+        .set({ movingTo: revisionId })
+        .where('publication_id IN (:...publications) AND state IN (:...states) AND revision_id <> :revisionId', {
+          publications: publications.map((one) => one.id),
+          states: returnedToo ? [...OPEN, 'returned'] : OPEN,
+          revisionId,
+        })
+        .execute();
+      return revisionId;
+    });
+    await this.moves.all(named.accountId);
+  }
+
+  private works(assignmentId: string): Promise<Work[]> {
+    return this.data.getRepository(Work).find({
+      where: { publication: { assignmentId }, state: In([...OPEN, 'returned']) },
+      relations: { publication: { schoolClass: true }, members: { account: true } },
+      order: { begunAt: 'ASC' },
+    });
+  }
+
+  private async changeFor(work: Work, next: Assignment): Promise<ChangeForWork> {
+    const members = membersOf(work);
+    const old = await this.revisions.bodyOf(work.revisionId);
+    const submission =
+      work.state === 'in progress'
+        ? null
+        : await this.data.getRepository(Submission).findOne({ where: { workId: work.id }, order: { number: 'DESC' } });
+    const ids = members.map((member) => member.id);
+    const context = {
+      members: ids,
+      due: (submission ? submission.due : await this.dueTimes.of(work.publication!, ids))?.toISOString() ?? null,
+      handedIn: submission?.handedInAt.toISOString() ?? null,
+    };
+    const [before, after] = submission
+      ? await Promise.all([
+          this.submissions.reportOf(submission.id),
+          this.submissions.mapOf(submission.id).then((map) => this.checks.check(map, next, context)),
+        ])
+      : await this.ofBegun(work, old, next, context);
+    return {
+      workId: work.id,
+      members,
+      className: work.publication!.schoolClass!.name,
+      state: work.state,
+      before: before.earned,
+      after: after.earned,
+      outOf: after.outOf,
+      results: otherwise(before, after),
+    };
+  }
+
+  /** A map that is being drawn: as it is, and as it would be once it has moved on. */
+  private async ofBegun(
+    work: Work,
+    old: Assignment,
+    next: Assignment,
+    context: CheckContext,
+  ): Promise<[before: Report, after: Report]> {
+    const doc = await this.log.stored(workDocument(work.id));
+    const { map } = snapshotOf(doc!);
+    const moved = applyChanges(map, adoptRevision(map, old, next, { newId: randomUUID, by: '' }));
+    return Promise.all([this.checks.check(map, old, context), this.checks.check(moved, next, context)]);
+  }
+
+  /** Moves a due time, closes or opens; those who draw just then are told what they may do now. */
+  async changePublication(id: string, wanted: ChangePublication, accountId: string): Promise<void> {
+    await this.publications.change(id, wanted, accountId);
+    for (const work of await this.data.getRepository(Work).findBy({ publicationId: id }))
+      await this.workService.stateChanged(work.id);
+  }
+
+  /** A member has read what is new. */
+  async newsRead(workId: string, accountId: string): Promise<void> {
+    const { isMember } = await this.workService.seen(workId, accountId);
+    if (!isMember) throw notFound('map');
+    await this.data.getRepository(Work).update({ id: workId }, { movedFrom: null });
+  }
+}
+
+/** Results that come out otherwise; what is new has nothing before, what is gone nothing after. */
+function otherwise(before: Report, after: Report): ChangeForWork['results'] {
+  const pointsIn = ({ results }: Report) => new Map(results.map(({ id, points }) => [id, points]));
+  const [was, is] = [pointsIn(before), pointsIn(after)];
+  return [...new Set([...was.keys(), ...is.keys()])]
+    .map((requirement) => ({
+      requirement,
+      before: was.get(requirement) ?? null,
+      after: is.get(requirement) ?? null,
+    }))
+    .filter((one) => one.before !== one.after);
+}

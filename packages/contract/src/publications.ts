@@ -1,0 +1,64 @@
+import { IsBoolean, IsISO8601, IsOptional, IsUUID, ValidateIf } from 'class-validator';
+import type { Person } from './accounts.js';
+import type { WorkState } from './works.js';
+
+/** What is left out stays as it is. */
+export class ChangePublication {
+  /** an instant with offset; null for no due time */
+  @IsOptional()
+  @ValidateIf((change: ChangePublication) => change.due !== null)
+  @IsISO8601({ strict: true }, { message: 'choose a due date and time' })
+  due?: string | null;
+
+  @IsOptional()
+  @IsBoolean()
+  mayHandInAgain?: boolean;
+
+  /** closed: nothing is drawn or handed in any more */
+  @IsOptional()
+  @IsBoolean()
+  closed?: boolean;
+}
+
+/** More time for one student; null takes it back. */
+export class Extend {
+  @IsUUID(undefined, { message: 'choose a student' })
+  accountId!: string;
+
+  @ValidateIf((extension: Extend) => extension.due !== null)
+  @IsISO8601({ strict: true }, { message: 'choose a date and time' })
+  due!: string | null;
+}
+
+export class Revise {
+  /** whether what was returned is checked again too */
+  @IsOptional()
+  @IsBoolean()
+  returnedToo?: boolean;
+}
+
+export interface ExtensionRow {
+  person: Person;
+  due: string;
+}
+
+/** What a new revision would change for one work; sums are of what the computer checks. */
+export interface ChangeForWork {
+  workId: string;
+  members: Person[];
+  className: string;
+  state: WorkState;
+  before: number;
+  after: number;
+  outOf: number;
+  /** results that come out otherwise, by requirement; null where there is none on that side */
+  results: { requirement: string; before: number | null; after: number | null }[];
+}
+
+export interface RevisionPreview {
+  /** the newest revision's number */
+  revision: number;
+  /** whether anything that a check reads differs from it */
+  differs: boolean;
+  works: ChangeForWork[];
+}
