@@ -1,6 +1,5 @@
-import { assignmentOf } from '@ichnograph/core';
+import { assignmentOf, writeAssignment } from '@ichnograph/core';
 import type { Sheet } from '@ichnograph/core';
-import { writeAssignment } from '@ichnograph/core';
 import { referenceDocument, starterDocument, trialDocument } from '@ichnograph/contract';
 import type { SheetDetail, WorkDetail } from '@ichnograph/contract';
 import { useMemo } from 'react';
@@ -69,6 +68,7 @@ function Drawn({
       revision: detail.revision,
       assignment: writeAssignment(assignment),
       submissions: [],
+      news: null,
     };
   }, [detail, name, source.id, me]);
   return <OpenMap key={source.id} detail={work} source={source} />;

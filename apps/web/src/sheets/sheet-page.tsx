@@ -7,6 +7,7 @@ import { useMe, useSheetDetail } from '../app/queries';
 import { useMedia } from '../app/use-media';
 import { Waiting } from '../app/waiting';
 import { Button } from '../ui/button';
+import { NextRevision } from './next-revision';
 import { RequirementsSection } from './requirements/requirements-section';
 import { ClassesSection } from './sections/classes';
 import { CriteriaSection } from './sections/criteria';
@@ -50,7 +51,7 @@ function SheetDesk() {
   const open = useSheetPage();
   const { task } = useSheet();
   const written = useWriting();
-  const others = useOthers(open, useMe().id);
+  const { others, ahead, lookAgain } = useOthers(open, useMe().id);
   const isWide = useMedia('(min-width: 1200px)');
   const title = task.title.trim() || 'New assignment';
   useTitle(title);
@@ -88,6 +89,7 @@ function SheetDesk() {
         </div>
         <div id="sheet" className="relative overflow-y-auto px-6 pb-[40vh]">
           <Overtaken />
+          <NextRevision ahead={ahead} onDone={lookAgain} />
           <TaskSection />
           <LegendSection />
           <TermsSection />

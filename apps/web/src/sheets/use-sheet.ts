@@ -47,9 +47,14 @@ export function useOpenSheet(detail: SheetDetail, accountId: string): OpenSheet 
   return open;
 }
 
-/** Who else has the sheet open; what they saved follows by itself where nothing is being written here. */
-export function useOthers({ detail, writing }: OpenSheet, accountId: string): SheetNow['here'] {
+/** Who else has the sheet open, and whether it says something else than its class has; what they saved follows by itself where nothing is being written here. */
+export function useOthers(
+  { detail, writing }: OpenSheet,
+  accountId: string,
+): { others: SheetNow['here']; ahead: boolean; lookAgain: () => void } {
   const [here, setHere] = useState<SheetNow['here']>([]);
+  const [ahead, setAhead] = useState(false);
+  const [asked, ask] = useState(0);
   useEffect(() => {
     let stopped = false;
     const look = async (): Promise<void> => {
@@ -57,6 +62,7 @@ export function useOthers({ detail, writing }: OpenSheet, accountId: string): Sh
         const now = await api.post<SheetNow>(`assignments/${detail.id}/here`);
         if (stopped) return;
         setHere(now.here.filter(({ id }) => id !== accountId));
+        setAhead(now.ahead);
         await writing.follow(now.versions);
       } catch (error) {
         // No answer just now: the next look will have one. What is typed says itself whether it is saved.
@@ -69,8 +75,8 @@ export function useOthers({ detail, writing }: OpenSheet, accountId: string): Sh
       stopped = true;
       clearInterval(timer);
     };
-  }, [detail.id, writing, accountId]);
-  return here;
+  }, [detail.id, writing, accountId, asked]);
+  return { others: here, ahead, lookAgain: () => ask(asked + 1) };
 }
 
 const SheetContext = createContext<OpenSheet | null>(null);

@@ -7,6 +7,7 @@ import { useTimeZone } from '../app/queries';
 import { Button } from '../ui/button';
 import { useEditor, useEditorState } from './editor';
 import { saveSentence, saveWords } from './save-words';
+import { News } from './news';
 import type { OpenWork } from './use-live-work';
 
 /** What must be known before going on: the work's state, trouble with saving, why something was not done. */
@@ -43,6 +44,7 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
     // Over the map, not above it: it must not move under a hand because a connection came or went. What is known before
     // one begins has a row of its own.
     <>
+      {detail.news && <News detail={detail} news={detail.news} assignment={open.assignment} />}
       {about && (
         <p className="border-b border-rule bg-wash px-3.5 py-1.5 text-sm">
           {about}

@@ -22,7 +22,9 @@ export function BlankEditor({ requirement, name, rule, assignment, onChange }: P
   const { topicKinds, linkKinds } = assignment.legend;
   const mayBeEmpty = !('required' in rule && rule.required) && !('default' in rule && rule.default !== undefined);
   switch (rule.type) {
-    case 'number':
+    case 'number': {
+      // A share is said in hundredths, as the sentence says it.
+      const per = /Share$/.test(name) ? 100 : 1;
       return (
         <Labelled id={id} words={wordsFor(name)}>
           <input
@@ -30,19 +32,21 @@ export function BlankEditor({ requirement, name, rule, assignment, onChange }: P
             type="number"
             className="field w-28 font-mono"
             data-autofocus
-            min={rule.least}
-            max={rule.most}
+            min={rule.least === undefined ? undefined : rule.least * per}
+            max={rule.most === undefined ? undefined : rule.most * per}
             step={rule.whole ? 1 : 'any'}
-            defaultValue={value as number | undefined}
+            defaultValue={value === undefined ? undefined : Math.round((value as number) * per * 1e6) / 1e6}
             onChange={({ target }) => {
               if (target.value === '') {
                 if (mayBeEmpty) onChange(undefined);
-              } else if (target.validity.valid) onChange(target.valueAsNumber);
+              } else if (target.validity.valid) onChange(target.valueAsNumber / per);
             }}
           />
+          {per === 100 && ' %'}
           {mayBeEmpty && <p className="mt-1 text-sm text-quiet">Empty for none.</p>}
         </Labelled>
       );
+    }
     case 'choice':
       return (
         <Choices

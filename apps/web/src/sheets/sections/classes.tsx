@@ -1,18 +1,17 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
 import { announce } from '../../app/announcer';
 import { api, ApiError, sentenceOfError } from '../../app/api';
-import { dateIn, instantOf, showMoment } from '../../app/dates';
+import { dateIn, instantOf } from '../../app/dates';
 import { refresh, useAssignment, useClasses, useTimeZone } from '../../app/queries';
 import { Button } from '../../ui/button';
 import { Trouble } from '../../ui/field';
 import { Remark, Section } from '../section';
 import { useSheetPage, useWritten } from '../use-sheet';
+import { PublicationRowView } from './publication-row';
 
 /** Who has it, until when, and one class more. */
 export function ClassesSection() {
   const { detail } = useSheetPage();
-  const zone = useTimeZone();
   // The sheet's own answer stays as it was when it was opened; who has the assignment may have changed since.
   const publications = useAssignment(detail.id).data?.publications ?? detail.publications;
   const classes = useClasses();
@@ -22,13 +21,7 @@ export function ClassesSection() {
       {publications.length > 0 && (
         <ul className="mb-4 divide-y divide-rule border-y border-rule">
           {publications.map((one) => (
-            <li key={one.id} className="words flex flex-wrap items-baseline gap-x-3 py-1.5">
-              <Link className="font-semibold text-action underline" to={`/piles/${one.id}`}>
-                {one.className}
-              </Link>
-              <span>{one.due ? `due ${showMoment(one.due, zone)}` : 'no due time'}</span>
-              <span className="text-quiet">revision {one.revision}</span>
-            </li>
+            <PublicationRowView key={one.id} publication={one} />
           ))}
         </ul>
       )}

@@ -1,0 +1,170 @@
+import type { PublicationRow } from '@ichnograph/contract';
+import { MoreHorizontal } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api } from '../../app/api';
+import { dateIn, instantOf, showMoment } from '../../app/dates';
+import { useRoster, useTimeZone } from '../../app/queries';
+import { useAction } from '../../app/use-action';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { Trouble } from '../../ui/field';
+import { Menu, MenuItem } from '../../ui/menu';
+
+/** A class that has the assignment: until when, more time for some, and whether it is closed. */
+export function PublicationRowView({ publication }: { publication: PublicationRow }) {
+  const { id, className, due, closed, mayHandInAgain, revision, extensions } = publication;
+  const zone = useTimeZone();
+  const { trouble, act } = useAction();
+  const [asked, ask] = useState<'due' | 'extension' | null>(null);
+  const change = (body: object, said: string): void => void act(() => api.patch(`publications/${id}`, body), said);
+  return (
+    <li className="py-1.5">
+      <div className="words flex flex-wrap items-baseline gap-x-3">
+        <Link className="font-semibold text-action underline" to={`/piles/${id}`}>
+          {className}
+        </Link>
+        <span>{closed ? 'closed' : due ? `due ${showMoment(due, zone)}` : 'no due time'}</span>
+        <span className="text-quiet">
+          revision {revision}
+          {!mayHandInAgain && ' · handed in once'}
+        </span>
+        <span className="ml-auto">
+          <Menu
+            trigger={
+              <Button small look="quiet" aria-label={`More for ${className}`}>
+                <MoreHorizontal aria-hidden size={15} />
+              </Button>
+            }
+          >
+            <MenuItem onSelect={() => ask('due')}>Move the due time</MenuItem>
+            {due && <MenuItem onSelect={() => ask('extension')}>More time for one student</MenuItem>}
+            <MenuItem
+              onSelect={() =>
+                change(
+                  { mayHandInAgain: !mayHandInAgain },
+                  mayHandInAgain ? 'It is handed in once now.' : 'Students may hand in again.',
+                )
+              }
+            >
+              {mayHandInAgain ? 'Let hand in once only' : 'Let hand in again'}
+            </MenuItem>
+            <MenuItem onSelect={() => change({ closed: !closed }, closed ? 'It is open again.' : 'It is closed.')}>
+              {closed ? 'Open it again' : 'Close it now'}
+            </MenuItem>
+          </Menu>
+        </span>
+      </div>
+      <Trouble>{trouble}</Trouble>
+      {extensions.length > 0 && (
+        <ul className="text-sm text-quiet">
+          {extensions.map(({ person, due: until }) => (
+            <li key={person.id} className="flex items-center gap-2">
+              {person.givenName} {person.familyName} has until {showMoment(until, zone)}
+              <Button
+                small
+                look="quiet"
+                aria-label={`Take the extension of ${person.givenName} back`}
+                onClick={() =>
+                  void act(
+                    () => api.post(`publications/${id}/extensions`, { accountId: person.id, due: null }),
+                    'The extension is taken back.',
+                  )
+                }
+              >
+                ×
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <TimeDialog publication={publication} what={asked} onClose={() => ask(null)} />
+    </li>
+  );
+}
+
+function TimeDialog({
+  publication: { id, classId, className },
+  what,
+  onClose,
+}: {
+  publication: PublicationRow;
+  what: 'due' | 'extension' | null;
+  onClose: () => void;
+}) {
+  const zone = useTimeZone();
+  const roster = useRoster(what === 'extension' ? classId : null);
+  const { trouble, act } = useAction();
+  const [accountId, setAccountId] = useState('');
+  const [date, setDate] = useState(dateIn(7, zone));
+  const [time, setTime] = useState('18:00');
+  const instant = instantOf(date, time, zone);
+  const save = async (): Promise<void> => {
+    const done = await act(
+      () =>
+        what === 'due'
+          ? api.patch(`publications/${id}`, { due: date === '' ? null : instant })
+          : api.post(`publications/${id}/extensions`, { accountId, due: instant }),
+      what === 'due' ? 'The due time is moved.' : 'There is more time now.',
+    );
+    if (done) onClose();
+  };
+  return (
+    <Dialog
+      open={what !== null}
+      onOpenChange={(open) => {
+        if (!open) onClose();
+      }}
+      title={what === 'due' ? `When is it due in ${className}?` : 'Who gets more time?'}
+    >
+      <form
+        noValidate
+        className="grid gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save();
+        }}
+      >
+        <Trouble>{trouble}</Trouble>
+        {what === 'extension' && (
+          <label>
+            <span className="mb-1 block font-semibold">Student</span>
+            <select
+              className="field"
+              data-autofocus
+              value={accountId}
+              onChange={({ target }) => setAccountId(target.value)}
+            >
+              <option value="">Choose …</option>
+              {(roster.data ?? [])
+                .filter(({ part }) => part === 'student')
+                .map((one) => (
+                  <option key={one.id} value={one.id}>
+                    {one.givenName} {one.familyName}
+                  </option>
+                ))}
+            </select>
+          </label>
+        )}
+        <div className="grid grid-cols-[1fr_8rem] gap-2">
+          <label>
+            <span className="mb-1 block font-semibold">Date</span>
+            <input className="field" type="date" value={date} onChange={({ target }) => setDate(target.value)} />
+          </label>
+          <label>
+            <span className="mb-1 block font-semibold">Time</span>
+            <input className="field" type="time" value={time} onChange={({ target }) => setTime(target.value)} />
+          </label>
+        </div>
+        {what === 'due' && <p className="text-sm text-quiet">Without a date it is due at no time.</p>}
+        <Button
+          type="submit"
+          look="action"
+          disabled={what === 'extension' ? accountId === '' || instant === null : date !== '' && instant === null}
+        >
+          {what === 'due' ? 'Move it' : 'Give more time'}
+        </Button>
+      </form>
+    </Dialog>
+  );
+}
