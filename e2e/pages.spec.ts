@@ -185,6 +185,11 @@ test('a teacher’s pages', async ({ browser, school }) => {
     await post('classes', { name: 'M'.repeat(100) });
     await page.context().close();
     const student = await enter(browser, school, 'w'.repeat(40));
+    await sound(student, 'a first password');
+    await student.getByLabel('The password on your card').fill('a long first one');
+    await student.getByLabel('The new one').fill('a password of my own');
+    await student.getByRole('button', { name: 'Change password' }).click();
+    await expect(student.getByRole('heading', { name: /^Today/ })).toBeVisible();
     await sound(student, 'today, a very long name');
     await MapDesk.begin(student);
     await sound(student, 'map, a very long name');

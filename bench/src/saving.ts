@@ -87,6 +87,7 @@ async function readyPeople(url: string): Promise<Drawer[]> {
     const { id } = (await (await call(head, 'accounts', account)).json()) as { id: string };
     await call(head, `classes/${room!.id}/people`, { accountId: id, part: 'student' });
     const cookie = await signIn(name);
+    await call(cookie, 'password', { current: account.password, next: 'a password of my own' });
     const [task] = (await (await call(cookie, 'today/student')).json()) as StudentTask[];
     const work = (await (await call(cookie, `publications/${task!.publicationId}/work`, {})).json()) as WorkDetail;
     people.push(new Drawer(url, work.id, cookie));

@@ -5,7 +5,7 @@ import { LIVE_CLOSED } from '@ichnograph/contract';
 import type { Me, Welcome } from '@ichnograph/contract';
 import WebSocket from 'ws';
 import * as Y from 'yjs';
-import { Person, until } from './setup/client.js';
+import { OWN_PASSWORD, Person, until } from './setup/client.js';
 import type { LiveClient } from './setup/client.js';
 
 const legend: Legend = { topicKinds: [], linkKinds: [] };
@@ -141,9 +141,9 @@ test('a socket opened before its session ended opens nothing afterwards, by what
   await leaver.post('sign-out');
   expect(await before.closed).toBe(4401);
   const [here, elsewhere] = [await Person.newcomer('Sokol'), new Person()];
-  await elsewhere.post('sign-in', { name: 'new-sokol', password: 'a long first one' });
+  await elsewhere.post('sign-in', { name: 'new-sokol', password: OWN_PASSWORD });
   const other = await opened(elsewhere);
-  expect((await here.post('password', { current: 'a long first one', next: 'a long second one' })).status).toBe(204);
+  expect((await here.post('password', { current: OWN_PASSWORD, next: 'a long second one' })).status).toBe(204);
   expect(await other.closed).toBe(4401);
 });
 

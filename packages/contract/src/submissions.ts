@@ -2,14 +2,14 @@ import { IsIn, IsNumber, IsOptional, IsString, Length, MaxLength, ValidateIf } f
 import type { Person } from './accounts.js';
 import type { SubmissionRow, WorkState } from './works.js';
 
-export const ANCHORS = ['topic', 'link', 'map'] as const;
+export const ANCHORS = ['topic', 'link', 'result', 'map'] as const;
 export type Anchor = (typeof ANCHORS)[number];
 
 export class NewComment {
-  @IsIn(ANCHORS, { message: 'a comment speaks of a topic, a link or the whole map' })
+  @IsIn(ANCHORS, { message: 'a comment speaks of a topic, a link, a result or the whole map' })
   anchor!: Anchor;
 
-  /** the topic's or link's id; left out for the whole map */
+  /** the topic's, link's or requirement's id; left out for the whole map */
   @IsOptional()
   @IsString()
   @Length(1, 200)
@@ -84,6 +84,7 @@ export interface CommentRow {
   text: string;
   by: Person;
   at: string;
+  answers: { id: string; text: string; by: Person; at: string }[];
 }
 
 export interface SubmissionDetail {

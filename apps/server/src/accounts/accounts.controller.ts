@@ -114,7 +114,7 @@ export class AccountsController {
   @Post('accounts')
   async create(@Acting() named: Named, @Body() wanted: NewAccount): Promise<AccountRow> {
     const id = await this.acts.once(named, 'make an account', async (manager) => {
-      return (await this.accounts.create(wanted, undefined, manager)).id;
+      return (await this.accounts.create(wanted, undefined, manager, true)).id;
     });
     return accountRowOf((await this.accounts.byId(id))!);
   }

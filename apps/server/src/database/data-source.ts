@@ -4,7 +4,7 @@ import { Act } from '../acts/index.js';
 import { Assignment, Collaborator, Extension, Publication, Revision } from '../assignments/index.js';
 import { Enrolment, SchoolClass } from '../classes/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
-import { Comment, JudgementEntry, MarkChange } from '../marking/index.js';
+import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
 import type { Settings } from '../settings.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
 import { Submission } from '../submissions/index.js';
@@ -45,6 +45,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     LiveUpdate,
     Submission,
     Comment,
+    CommentAnswer,
     JudgementEntry,
     MarkChange,
   ],

@@ -2,31 +2,45 @@ import type { CommentRow } from '@ichnograph/contract';
 import { In, IsNull } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { Account, personOf } from '../accounts/index.js';
+import { CommentAnswer } from './comment-answer.entity.js';
 import { Comment } from './comment.entity.js';
 
-/** A submission's comments, oldest first. */
+/** A submission's comments, oldest first, each with what was answered to it. */
 export async function commentsOf(manager: EntityManager, submissionId: string): Promise<CommentRow[]> {
   const comments = await manager.find(Comment, {
     where: { submissionId, removedAt: IsNull() },
     order: { at: 'ASC', id: 'ASC' },
   });
-  const authors = await manager.findBy(Account, { id: In(comments.map((comment) => comment.authorId)) });
-  return comments.map((comment) =>
-    commentRowOf(
-      comment,
-      authors.find(({ id }) => id === comment.authorId)!,
-    ),
-  );
+  return rowsOf(manager, comments);
 }
 
-export const commentRowOf = ({ id, anchor, target, text, at }: Comment, author: Account): CommentRow => ({
-  id,
-  anchor,
-  target,
-  text,
-  by: personOf(author),
-  at: at.toISOString(),
-});
+export async function rowsOf(manager: EntityManager, comments: readonly Comment[]): Promise<CommentRow[]> {
+  const answers =
+    comments.length === 0
+      ? []
+      : await manager.find(CommentAnswer, {
+          where: { commentId: In(comments.map(({ id }) => id)) },
+          order: { at: 'ASC', id: 'ASC' },
+        });
+  const authors = await manager.findBy(Account, { id: In([...comments, ...answers].map(({ authorId }) => authorId)) });
+  const people = new Map(authors.map((author) => [author.id, personOf(author)]));
+  return comments.map(({ id, anchor, target, text, at, authorId }) => ({
+    id,
+    anchor,
+    target,
+    text,
+    by: people.get(authorId)!,
+    at: at.toISOString(),
+    answers: answers
+      .filter(({ commentId }) => commentId === id)
+      .map((answer) => ({
+        id: answer.id,
+        text: answer.text,
+        by: people.get(answer.authorId)!,
+        at: answer.at.toISOString(),
+      })),
+  }));
+}
 
 /** How many comments each of these submissions has. */
 export async function commentCounts(

@@ -1,4 +1,5 @@
 /** What other folders may use of this one. */
+export { CommentAnswer } from './comment-answer.entity.js';
 export { Comment } from './comment.entity.js';
 export { commentCounts } from './comments.js';
 export { judgementOf } from './judgement-of.js';

@@ -86,6 +86,12 @@ export class MarkingController {
     return this.marking.comment(id, account);
   }
 
+  @Post('comments/:id/answers')
+  @HttpCode(204)
+  answer(@Acting() named: Named, @Id() id: string, @Body() { text }: ChangeComment): Promise<void> {
+    return this.marking.answer(id, text, named);
+  }
+
   @For('teacher')
   @Post('submissions/:id/return')
   @HttpCode(204)

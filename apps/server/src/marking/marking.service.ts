@@ -12,7 +12,8 @@ import { conflict, notFound, Problem, refused } from '../common/problem.js';
 import { Submission, SubmissionsService } from '../submissions/index.js';
 import { lockWork, Work, WorksService } from '../works/index.js';
 import { Comment } from './comment.entity.js';
-import { commentRowOf, commentsOf } from './comments.js';
+import { CommentAnswer } from './comment-answer.entity.js';
+import { commentsOf, rowsOf } from './comments.js';
 import { MarkChange } from './mark-change.entity.js';
 import { PileService } from './pile.service.js';
 
@@ -37,18 +38,21 @@ export class MarkingService {
     return isStaff || submission.returnedAt ? commentsOf(this.data.manager, submissionId) : [];
   }
 
-  async addComment(submissionId: string, { anchor, target, text }: NewComment, named: Named): Promise<string> {
-    const { submission } = await this.mine(submissionId, named.accountId);
+  async addComment(submissionId: string, { anchor, target, text }: NewComment, by: Named): Promise<string> {
+    const { submission } = await this.mine(submissionId, by.accountId);
     const map = await this.submissions.mapOf(submissionId);
-    const there =
-      anchor === 'map'
-        ? target === undefined
-        : map[anchor === 'topic' ? 'topics' : 'links'].some(({ id }) => id === target);
+    const named =
+      anchor === 'result'
+        ? (await this.submissions.reportOf(submissionId)).results
+        : anchor === 'map'
+          ? []
+          : map[anchor === 'topic' ? 'topics' : 'links'];
+    const there = anchor === 'map' ? target === undefined : named.some(({ id }) => id === target);
     if (!there) throw refused(`The map has no such ${anchor}.`, [{ path: '$.target', reason: 'is not on the map' }]);
-    const id = await this.acts.once(named, 'comment', async (manager) => {
+    const id = await this.acts.once(by, 'comment', async (manager) => {
       const comment = { id: randomUUID(), submissionId, anchor, target: target ?? null, text };
       await this.moveOn(manager, submission, 'being marked');
-      await manager.insert(Comment, { ...comment, authorId: named.accountId, at: this.clock.now(), removedAt: null });
+      await manager.insert(Comment, { ...comment, authorId: by.accountId, at: this.clock.now(), removedAt: null });
       return comment.id;
     });
     await this.works.stateChanged(submission.workId);
@@ -87,7 +91,20 @@ export class MarkingService {
 
   async comment(id: string, account: Account): Promise<CommentRow> {
     const { comment } = await this.ownComment(id, account);
-    return commentRowOf(comment, account);
+    return (await rowsOf(this.data.manager, [comment]))[0]!;
+  }
+
+  /** Answers a comment: its readers once the map is returned, those who mark always. */
+  async answer(commentId: string, text: string, named: Named): Promise<void> {
+    const comment = await this.data.getRepository(Comment).findOneBy({ id: commentId, removedAt: IsNull() });
+    if (!comment) throw notFound('comment');
+    const { submission, isStaff } = await this.submissions.seen(comment.submissionId, named.accountId);
+    if (!isStaff && !submission.returnedAt) throw notFound('comment');
+    await this.acts.once(named, 'answer', async (manager) => {
+      const id = randomUUID();
+      await manager.insert(CommentAnswer, { id, commentId, text, authorId: named.accountId, at: this.clock.now() });
+      return id;
+    });
   }
 
   /** Gives the map back with its comments; the student may then revise. */

@@ -6,6 +6,8 @@ import WebSocket from 'ws';
 import * as Y from 'yjs';
 
 export const DEMO_PASSWORD = 'alder-quay';
+/** Of newcomers, once they have changed their first one. */
+export const OWN_PASSWORD = 'a password of my own';
 const BRIDGES = 'How bridges carry loads';
 
 export interface Answer<T> {
@@ -52,7 +54,9 @@ export class Person {
     const classes = (await head.get<{ id: string; name: string }[]>('classes')).body;
     const room = classes.find((one) => one.name === 'Technology 9B');
     await head.post(`classes/${room!.id}/people`, { accountId: body.id, part: 'student' });
-    return Person.signedIn(name);
+    const person = await Person.signedIn(name);
+    await person.post('password', { current: account.password, next: OWN_PASSWORD });
+    return person;
   }
 
   async call<T = unknown>(

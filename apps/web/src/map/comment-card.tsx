@@ -11,6 +11,7 @@ export function subjectOf(
   { anchor, target }: Pick<CommentRow, 'anchor' | 'target'>,
 ): string {
   if (anchor === 'map') return 'on the whole map';
+  if (anchor === 'result') return 'on a result';
   if (anchor === 'topic') return `on “${map.topics.find(({ id }) => id === target)?.text ?? 'what is gone'}”`;
   const link = map.links.find(({ id }) => id === target);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find(({ id }) => id === end));
@@ -56,6 +57,12 @@ export function CommentCard({
         </button>
       </div>
       <p className="words whitespace-pre-wrap">{comment.text}</p>
+      {comment.answers.map(({ id, text, by }) => (
+        <p key={id} className="words mt-1 border-l-2 border-rule pl-2 text-sm">
+          <span className="text-quiet">{by.givenName}: </span>
+          {text}
+        </p>
+      ))}
       {children}
     </article>
   );

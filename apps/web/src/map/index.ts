@@ -1,4 +1,5 @@
 /** What other folders may use of this one. */
+export { AnswerComment } from './answer-comment';
 export { Canvas } from './canvas';
 export type { Gestures } from './canvas';
 export { CheckedMap } from './checked-map';

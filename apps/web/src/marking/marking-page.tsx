@@ -167,6 +167,12 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
         resultAction: (result) => (
           <OwnPoints
             result={result}
+            onComment={(text) =>
+              act(
+                () => api.post(`submissions/${detail.id}/comments`, { anchor: 'result', target: result.id, text }),
+                'The comment is kept.',
+              )
+            }
             given={judged.of('result', result.id)}
             onJudge={(value, reason) => judge('result', result.id, value, reason)}
           />

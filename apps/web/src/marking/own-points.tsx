@@ -9,18 +9,21 @@ export function OwnPoints({
   result,
   given,
   onJudge,
+  onComment,
 }: {
   result: Result;
   given: JudgementRow | undefined;
   onJudge: (value: number | null, reason: string) => Promise<boolean>;
+  onComment: (text: string) => Promise<boolean>;
 }) {
   const [open, setOpen] = useState(false);
   const [points, setPoints] = useState(String(given?.value ?? result.outOf));
   const [reason, setReason] = useState(given?.reason ?? '');
+  const [remark, setRemark] = useState<string | null>(null);
   if (result.status === 'not-applicable') return null;
   if (!open)
     return (
-      <p className="mt-2 flex flex-wrap items-center gap-2 text-sm">
+      <div className="mt-2 flex flex-wrap items-center gap-2 text-sm">
         {given && (
           <span className="words text-indigo">
             You gave {figure(given.value)}: {given.reason}
@@ -34,7 +37,30 @@ export function OwnPoints({
             As computed
           </Button>
         )}
-      </p>
+        {remark === null ? (
+          <Button small look="quiet" onClick={() => setRemark('')}>
+            Comment
+          </Button>
+        ) : (
+          <input
+            aria-label="Comment on this result"
+            className="field py-0.5"
+            maxLength={2000}
+            autoFocus
+            placeholder="Enter keeps it, Escape leaves it"
+            value={remark}
+            onChange={({ target }) => setRemark(target.value)}
+            onKeyDown={(event) => {
+              if (event.key === 'Escape') setRemark(null);
+              if (event.key !== 'Enter' || remark.trim() === '') return;
+              event.preventDefault();
+              void onComment(remark.trim()).then((kept) => {
+                if (kept) setRemark(null);
+              });
+            }}
+          />
+        )}
+      </div>
     );
   return (
     <form

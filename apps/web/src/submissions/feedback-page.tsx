@@ -8,7 +8,7 @@ import { Criteria, judgedOf, MarkHead, markOf } from '../marking';
 import type { Judged } from '../marking';
 import { refresh, useComments, useJudgements, useSubmission, useTimeZone } from '../app/queries';
 import { Waiting } from '../app/waiting';
-import { CommentCard, FrozenDesk, ReportHead } from '../map';
+import { AnswerComment, CommentCard, FrozenDesk, ReportHead } from '../map';
 import { Button, buttonClass } from '../ui/button';
 
 /** What came back: the map as handed in, the comments in its margin, the results. */
@@ -91,7 +91,9 @@ function Feedback({ detail, comments, judged }: { detail: SubmissionDetail; comm
           map={map}
           legend={assignment.legend}
           {...(comment.target && { onGo: () => go([comment.target!]) })}
-        />
+        >
+          {detail.returnedAt && <AnswerComment commentId={comment.id} />}
+        </CommentCard>
       )}
     />
   );

@@ -21,6 +21,10 @@ const UP = [
     publication_id ${ID} NOT NULL, account_id ${ID} NOT NULL, due DATETIME(3) NOT NULL,
     PRIMARY KEY (publication_id, account_id), FOREIGN KEY (publication_id) REFERENCES publication (id),
     FOREIGN KEY (account_id) REFERENCES account (id))`,
+  `CREATE TABLE comment_answer (
+    id ${ID} NOT NULL PRIMARY KEY, comment_id ${ID} NOT NULL, text VARCHAR(2000) NOT NULL, author_id ${ID} NOT NULL,
+    at DATETIME(3) NOT NULL, FOREIGN KEY (comment_id) REFERENCES comment (id),
+    FOREIGN KEY (author_id) REFERENCES account (id))`,
   `CREATE TABLE judgement (
     submission_id ${ID} NOT NULL, kind VARCHAR(16) NOT NULL, subject VARCHAR(200) NOT NULL, value DOUBLE NOT NULL,
     reason VARCHAR(2000) NOT NULL, author_id ${ID} NOT NULL, at DATETIME(3) NOT NULL,
@@ -39,6 +43,7 @@ const UP = [
 ];
 
 const DOWN = [
+  `DROP TABLE comment_answer`,
   `DROP TABLE extension`,
   `ALTER TABLE work DROP COLUMN moved_from, DROP COLUMN moving_to`,
   `ALTER TABLE publication DROP COLUMN closed_at`,
