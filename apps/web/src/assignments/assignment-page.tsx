@@ -2,25 +2,28 @@ import { openStoredAssignment } from '@ichnograph/core';
 import type { AssignmentDetail } from '@ichnograph/contract';
 import { Download } from 'lucide-react';
 import { useMemo } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, Navigate, useParams } from 'react-router';
+import { showMoment } from '../app/dates';
 import { Page } from '../app/page';
-import { useAssignment } from '../app/queries';
+import { useAssignment, useTimeZone } from '../app/queries';
 import { Waiting } from '../app/waiting';
 import { buttonClass } from '../ui/button';
 import { Brief } from './brief';
-import { GiveToClass } from './give-to-class';
 import { LegendList } from './legend-list';
 import { MapPicture } from '../map';
 import { RequirementSentences } from './requirement-sentences';
 
-/** An assignment as its students will see it, and whom it is given to. */
+/** An assignment as its students see it, for those who mark it and do not write it. */
 export function AssignmentPage() {
   const assignment = useAssignment(useParams().id!);
   if (assignment.data === undefined) return <Waiting of={assignment} what="Opening the assignment …" />;
-  return <Sheet detail={assignment.data} />;
+  // Whoever may change it sees the sheet; others read what their class was given.
+  if (assignment.data.mayChange) return <Navigate replace to={`/assignments/${assignment.data.id}/sheet`} />;
+  return <Given detail={assignment.data} />;
 }
 
-function Sheet({ detail }: { detail: AssignmentDetail }) {
+function Given({ detail }: { detail: AssignmentDetail }) {
+  const zone = useTimeZone();
   const body = useMemo(() => openStoredAssignment(detail.file), [detail.file]);
   const { legend, terms, starter, reference } = body;
   return (
@@ -62,7 +65,17 @@ function Sheet({ detail }: { detail: AssignmentDetail }) {
         </div>
         <div className="grid min-w-0 content-start gap-8">
           <Section title="Given to">
-            <GiveToClass detail={detail} />
+            <ul className="grid gap-2">
+              {detail.publications.map(({ id, className, due }) => (
+                <li key={id} className="card words px-3 py-2">
+                  <Link className="font-semibold text-action underline" to={`/piles/${id}`}>
+                    {className}
+                  </Link>
+                  <br />
+                  <span className="text-sm text-quiet">{due ? `due ${showMoment(due, zone)}` : 'no due time'}</span>
+                </li>
+              ))}
+            </ul>
           </Section>
           <Section title="Legend">
             <LegendList legend={legend} />

@@ -1,4 +1,5 @@
 import type { Assignment, Level, Requirement } from '../map/types.js';
+import { withDefaults } from './params.js';
 import { requirementTypeOf } from './registry.js';
 import type { ParamRule } from './types.js';
 
@@ -28,21 +29,33 @@ function startOf(rule: ParamRule, { topicKinds, linkKinds }: Legend): unknown {
   }
 }
 
+/** What is asked at first where a sentence without a figure would ask for nothing. */
+const SOME = 3;
+
 /**
- * A requirement of a type, as a sheet takes it up: what may be left out is left out, what must be there has the legend's
- * first kinds. A list of answers begins empty, and the sheet says so until it is filled.
+ * A requirement of a type, as a sheet takes it up: what may be left out is left out, unless it would ask for nothing
+ * then; what must be there has the legend's first kinds. A list of answers begins empty, and the sheet says so until it is
+ * filled.
  */
 export function startingRequirement(
   type: string,
-  { legend }: Pick<Assignment, 'legend'>,
+  assignment: Assignment,
   { id, level = 'must', points = 2 }: { id: string; level?: Level; points?: number },
 ): Requirement {
-  const rules = Object.entries((requirementTypeOf(type)?.params ?? {}) as Record<string, ParamRule>);
+  const known = requirementTypeOf(type);
+  const rules = Object.entries((known?.params ?? {}) as Record<string, ParamRule>);
   const params = Object.fromEntries(
     rules.flatMap(([name, rule]) => {
-      const value = startOf(rule, legend);
+      const value = startOf(rule, assignment.legend);
       return value === undefined ? [] : [[name, value] as const];
     }),
   );
-  return { id, type, params, level, points };
+  const asksNothing = known?.asksNothing?.(withDefaults(known, params), assignment) ?? false;
+  return {
+    id,
+    type,
+    params: asksNothing && known && 'min' in known.params ? { ...params, min: SOME } : params,
+    level,
+    points,
+  };
 }

@@ -4,6 +4,12 @@ import { Command } from 'cmdk';
 import { useMemo } from 'react';
 import { Dialog } from '../../ui/dialog';
 
+/** A requirement is found by the words in its sentence, all that were typed. */
+const holdsAll = (value: string, typed: string): number => {
+  const words = typed.toLowerCase().split(/\s+/);
+  return words.every((word) => value.toLowerCase().includes(word)) ? 1 : 0;
+};
+
 /** All that can be asked for, by what a teacher wants to see, in the words of this assignment's own legend. */
 export function AddRequirement({
   open,
@@ -38,7 +44,7 @@ export function AddRequirement({
       title="What do you want to see?"
       onCloseAutoFocus={(event) => event.preventDefault()}
     >
-      <Command label="Requirements" loop className="grid gap-2">
+      <Command label="Requirements" loop filter={holdsAll} className="grid gap-2">
         <Command.Input className="field" placeholder="Type a word: links, words, colour, crossing …" data-autofocus />
         <Command.List className="max-h-[50vh] overflow-y-auto">
           <Command.Empty className="px-2 py-3 text-quiet">

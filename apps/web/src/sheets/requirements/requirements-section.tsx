@@ -2,6 +2,7 @@ import { GROUP_TITLES, inGroups, requirementSentence } from '@ichnograph/core';
 import type { GroupId, Requirement, SheetRequirement } from '@ichnograph/core';
 import { MessageSquare, MoreHorizontal, Plus } from 'lucide-react';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { announce } from '../../app/announcer';
 import { Balloon } from '../../ui/balloon';
 import { Button } from '../../ui/button';
@@ -96,6 +97,11 @@ export function RequirementsSection() {
         .map(({ code, sentence }) => (
           <Remark key={code + sentence}>{sentence}</Remark>
         ))}
+      <p className="mt-2 text-sm">
+        <Link className="text-action underline" to="/assignments/what-can-i-ask-for">
+          What else can I ask for?
+        </Link>
+      </p>
       <Proposals onTake={add} />
       <AddRequirement open={adding} onOpenChange={setAdding} onAdd={add} assignment={assignment} />
     </Section>
