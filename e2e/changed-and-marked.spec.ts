@@ -1,0 +1,80 @@
+import { enter, expect, MapDesk, test } from './school';
+
+test('a published requirement is changed: what would change is shown, and the map of who draws moves on and says so', async ({
+  browser,
+  school,
+}) => {
+  const [maren, juno] = [await enter(browser, school, 'maren'), await enter(browser, school, 'juno')];
+  const desk = await MapDesk.goOn(juno);
+  await maren.getByRole('link', { name: 'Assignments' }).click();
+  await maren.getByRole('link', { name: 'How bridges carry loads' }).click();
+  await test.step('a typo is mended at once, in front of those who work on it', async () => {
+    await maren.getByLabel('Focus question').fill('How does a load on a bridge get to the ground?');
+    await expect(maren.getByTestId('save-state')).toHaveText('Saved');
+    await expect(maren.getByText('What you changed since is not theirs yet')).toHaveCount(0);
+    await juno.reload();
+    await desk.opened();
+    await juno.getByRole('button', { name: 'Brief' }).click();
+    await expect(juno.getByRole('dialog')).toContainText('How does a load on a bridge get to the ground?');
+    await juno.keyboard.press('Escape');
+  });
+  await test.step('a changed figure is first shown, work by work and result by result', async () => {
+    await maren.getByLabel('Points: Everything is joined into one map').fill('6');
+    await maren.getByRole('button', { name: 'See what would change' }).click();
+    const dialog = maren.getByRole('dialog');
+    await expect(dialog.getByRole('heading', { name: 'What revision 2 would change' })).toBeVisible();
+    const row = dialog.getByRole('row').filter({ hasText: 'Juno Castellanos' });
+    await expect(row).toContainText('in progress');
+    await expect(dialog.getByRole('row').filter({ hasText: 'Kofi Lund' })).toContainText('keeps its own');
+    await row.getByRole('button', { name: /otherwise/ }).click();
+    await expect(dialog).toContainText('Everything is joined into one map');
+    await dialog.getByRole('button', { name: 'Make revision 2' }).click();
+    await expect(dialog).toHaveCount(0);
+    await expect(maren.getByText('What you changed since is not theirs yet')).toHaveCount(0);
+  });
+  await test.step('who draws just then is told, goes on, and says that it was read', async () => {
+    const news = juno.getByRole('region', { name: 'What is new' });
+    await expect(news).toContainText('Now: Everything is joined into one map');
+    await expect(desk.topic('Bridge')).toBeVisible();
+    await news.getByRole('button', { name: 'I have read it' }).click();
+    await expect(news).toHaveCount(0);
+    await desk.saved();
+  });
+});
+
+test('six maps are marked from the pile without a pointer', async ({ browser, school }) => {
+  const page = await enter(browser, school, 'maren');
+  await page.getByRole('link', { name: 'Open the pile' }).press('Enter');
+  await page.getByRole('button', { name: 'Waiting' }).press('Enter');
+  await page.getByRole('button', { name: 'Student' }).press('Enter');
+  await expect(page.getByRole('row')).toHaveCount(11);
+  await page.getByRole('row').nth(1).getByRole('link').press('Enter');
+  const mark = page.getByTestId('mark');
+  for (let map = 1; map <= 6; map++) {
+    await expect(page.getByTestId('canvas')).toBeVisible();
+    const unfold = page.getByRole('button', { name: 'Unfold Results' });
+    if (map === 1) await unfold.press('Enter');
+    await expect(mark).toContainText('Still to judge: Understanding of forces, Precision of sentences');
+    const title = await page.getByRole('heading', { level: 1 }).textContent();
+    for (let criterion = 0; criterion < 2; criterion++) {
+      await page.keyboard.press('Alt+j');
+      await page.keyboard.press('ArrowDown');
+      await page.keyboard.press('ArrowDown');
+      await page.keyboard.press('Enter');
+      await expect(page.locator('[data-criterion][data-judged=true]')).toHaveCount(criterion + 1);
+    }
+    if (map === 1) {
+      await page.keyboard.press('Alt+m');
+      await page.keyboard.insertText('Read this link aloud: is it true?');
+      await page.keyboard.press('Control+Enter');
+      await expect(page.getByText('Read this link aloud').first()).toBeVisible();
+    }
+    await page.keyboard.press('Alt+Enter');
+    await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(title!);
+  }
+  await page.goto(`${school.url}/`);
+  await page.getByRole('link', { name: 'Open the pile' }).press('Enter');
+  await page.getByRole('button', { name: 'Returned' }).press('Enter');
+  // One had been returned before.
+  await expect(page.getByRole('row')).toHaveCount(8);
+});
