@@ -57,6 +57,18 @@ test('is given out as it stands, once, and only when it is complete; a changed s
   expect([given.title, given.revision, given.publications.length]).toEqual(['Given as it stands', 1, 1]);
 });
 
+test('a ready-made one is a sheet of one’s own too, which can be given out as it is', async () => {
+  const maren = await Person.signedIn('maren');
+  expect((await maren.post('assignments/sheets', { readyMade: 'no such' })).status).toBe(404);
+  const { body: made } = await maren.post<SheetDetail>('assignments/sheets', { readyMade: 'timeline' });
+  expect(made).toMatchObject({ title: 'Timeline', revision: 0 });
+  const { body: classes } = await maren.get<ClassRow[]>('classes');
+  const classId = classes.find(({ name }) => name === 'Technology 9B')!.id;
+  const given = await maren.post<AssignmentDetail>(`assignments/${made.id}/publications`, { classId });
+  expect([given.status, given.body.revision]).toEqual([201, 1]);
+  expect(given.body.file).not.toHaveProperty('guidance');
+});
+
 test('a copy is a sheet of one’s own; another’s assignment cannot be copied', async () => {
   const [maren, tobias] = [await Person.signedIn('maren'), await Person.signedIn('tobias')];
   const { assignmentId } = await maren.teacherTask();
@@ -71,7 +83,9 @@ test('an assignment whose class one only assists is read, not written', async ()
   const [maren, piet] = [await Person.signedIn('maren'), await Person.signedIn('piet')];
   const { assignmentId } = await maren.teacherTask();
   const { body: classes } = await maren.get<ClassRow[]>('classes');
-  const people = (await maren.get<RosterEntry[]>(`classes/${classes.find(({ name }) => name === 'Technology 9B')!.id}/people`)).body;
+  const people = (
+    await maren.get<RosterEntry[]>(`classes/${classes.find(({ name }) => name === 'Technology 9B')!.id}/people`)
+  ).body;
   expect(people.find(({ name }) => name === 'piet')?.part).toBe('assistant');
   expect((await piet.get(`assignments/${assignmentId}/sheet`)).status).toBe(403);
   expect((await piet.get<AssignmentDetail>(`assignments/${assignmentId}`)).body.file).toHaveProperty('requirements');

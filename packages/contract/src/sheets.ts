@@ -25,7 +25,13 @@ export class NewTrialMap {
 }
 
 export class NewSheet {
-  /** an assignment to copy; left out for an empty sheet */
+  /** the id of a ready-made assignment */
+  @IsOptional()
+  @IsString()
+  @Length(1, 60)
+  readyMade?: string;
+
+  /** an assignment to copy; with neither, an empty sheet */
   @IsOptional()
   @IsString()
   @Length(36, 36)

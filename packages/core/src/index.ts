@@ -109,3 +109,5 @@ export { emptySheet } from './sheet/empty-sheet.js';
 export { adoptRevision } from './revisions/adopt-revision.js';
 export { differsInWordingOnly, newsOf, sameAssignment } from './revisions/news.js';
 export type { News } from './revisions/news.js';
+export { READY_MADE, readyMade } from './ready-made/ready-made.js';
+export type { ReadyMade } from './ready-made/plan.js';

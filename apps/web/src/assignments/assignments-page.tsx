@@ -1,3 +1,4 @@
+import { READY_MADE } from '@ichnograph/core';
 import { useId, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { AssignmentDetail, SheetDetail } from '@ichnograph/contract';
@@ -28,7 +29,10 @@ export function AssignmentsPage() {
         </>
       }
     >
-      <BringIn />
+      <div className="grid gap-6 lg:grid-cols-2">
+        <ReadyMade />
+        <BringIn />
+      </div>
       {assignments.data.length === 0 ? (
         <p className="mt-8">None yet. Bring in an assignment file (.json) to begin.</p>
       ) : (
@@ -38,6 +42,9 @@ export function AssignmentsPage() {
               <th className="py-1">Assignment</th>
               <th>Given to</th>
               <th>Begun</th>
+              <th>
+                <span className="sr-only">More</span>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -66,12 +73,76 @@ export function AssignmentsPage() {
                   )}
                 </td>
                 <td className="whitespace-nowrap py-2 text-quiet">{showDay(begunAt, zone)}</td>
+                <td className="whitespace-nowrap py-1.5 text-right">
+                  <CopyButton id={id} title={title} />
+                  <a
+                    className={buttonClass('quiet', true)}
+                    href={`/api/assignments/${id}/file`}
+                    download
+                    aria-label={`Write out ${title} as a file`}
+                  >
+                    Write out
+                  </a>
+                </td>
               </tr>
             ))}
           </tbody>
         </table>
       )}
     </Page>
+  );
+}
+
+/** Complete assignments to begin from. */
+function ReadyMade() {
+  const navigate = useNavigate();
+  const { trouble, act } = useAction();
+  const [chosen, choose] = useState(READY_MADE[0]!.id);
+  const begin = async (): Promise<void> => {
+    const { id } = await api.post<SheetDetail>('assignments/sheets', { readyMade: chosen });
+    await navigate(`/assignments/${id}/sheet`);
+  };
+  return (
+    <section aria-labelledby="ready-made" className="border border-dashed border-[#8b9389] p-4">
+      <h2 id="ready-made" className="font-semibold">
+        Begin from a ready-made one
+      </h2>
+      <Trouble>{trouble}</Trouble>
+      <select
+        aria-label="Ready-made assignment"
+        className="field mt-2"
+        value={chosen}
+        onChange={({ target }) => choose(target.value)}
+      >
+        {READY_MADE.map(({ id, title }) => (
+          <option key={id} value={id}>
+            {title}
+          </option>
+        ))}
+      </select>
+      <p className="mt-2 min-h-10 text-sm text-quiet">{READY_MADE.find(({ id }) => id === chosen)?.guidance}</p>
+      <Button className="mt-2" onClick={() => void act(begin, 'A sheet is begun from it.')}>
+        Begin with it
+      </Button>
+    </section>
+  );
+}
+
+/** A copy of one’s own, for the next year. */
+function CopyButton({ id, title }: { id: string; title: string }) {
+  const navigate = useNavigate();
+  const { trouble, act } = useAction();
+  const copy = async (): Promise<void> => {
+    const made = await api.post<SheetDetail>('assignments/sheets', { copyOf: id });
+    await navigate(`/assignments/${made.id}/sheet`);
+  };
+  return (
+    <>
+      {trouble && <Trouble>{trouble}</Trouble>}
+      <Button small look="quiet" aria-label={`Copy ${title}`} onClick={() => void act(copy, 'A copy is made.')}>
+        Copy
+      </Button>
+    </>
   );
 }
 
@@ -129,7 +200,7 @@ function BringIn() {
         the place and the reason; nothing of it is taken half.
       </p>
       <label
-        className={`mt-3 ${buttonClass('action')} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}
+        className={`mt-3 ${buttonClass()} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}
       >
         {reading ? 'Reading …' : 'Choose a file'}
         <input

@@ -199,7 +199,7 @@ function EvidenceList({
 }
 
 /** How much is met, in figures and as a bar. */
-export function ReportHead({ report }: { report: Report }) {
+export function ReportHead({ report, points = true }: { report: Report; points?: boolean }) {
   const counted = report.results.filter(({ status }) => status !== 'not-applicable');
   const met = counted.filter(({ status }) => status === 'met').length;
   const share = (of: (result: Result) => number): string =>
@@ -210,7 +210,7 @@ export function ReportHead({ report }: { report: Report }) {
         <span>
           <b className="text-xl font-bold">{met}</b> of {counted.length} met
         </span>
-        <span className="text-quiet">{sumWords(sumsOf(report))}</span>
+        {points && <span className="text-quiet">{sumWords(sumsOf(report))}</span>}
       </p>
       <div aria-hidden data-drawn className="mt-2 flex h-1.5 bg-rule">
         <div className="bg-action" style={{ width: share(({ status }) => (status === 'met' ? 1 : 0)) }} />

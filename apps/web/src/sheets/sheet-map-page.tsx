@@ -7,6 +7,8 @@ import { useParams } from 'react-router';
 import { useMe, useSheetDetail, useTrials } from '../app/queries';
 import { Waiting } from '../app/waiting';
 import { OpenMap } from '../works';
+import type { MapSource } from '../works';
+import { AS_A_STUDENT } from './trial-names';
 
 const NAMES = { starter: 'Starter map', reference: 'Reference map' } as const;
 
@@ -36,18 +38,7 @@ export function TrialMapPage() {
   );
 }
 
-/** The name of the trial map that is drawn with a student's hand. */
-export const AS_A_STUDENT = 'As a student';
-
-function Drawn({
-  detail,
-  name,
-  source,
-}: {
-  detail: SheetDetail;
-  name: string;
-  source: { id: string; document: string; own: boolean };
-}) {
+function Drawn({ detail, name, source }: { detail: SheetDetail; name: string; source: Omit<MapSource, 'back'> }) {
   const me = useMe();
   const work = useMemo((): WorkDetail => {
     const sheet = Object.fromEntries(
@@ -71,5 +62,5 @@ function Drawn({
       news: null,
     };
   }, [detail, name, source.id, me]);
-  return <OpenMap key={source.id} detail={work} source={source} />;
+  return <OpenMap key={source.id} detail={work} source={{ ...source, back: `/assignments/${detail.id}/sheet` }} />;
 }

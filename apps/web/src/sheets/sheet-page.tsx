@@ -1,9 +1,13 @@
-import { useParams } from 'react-router';
+import { mapFromStarter, writeMap } from '@ichnograph/core';
+import type { Assignment } from '@ichnograph/core';
+import { useNavigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
-import type { SheetDetail } from '@ichnograph/contract';
+import type { SheetDetail, TrialMapDetail } from '@ichnograph/contract';
+import { api } from '../app/api';
 import { HeadOfPage } from '../app/crumbs';
 import { Loading, useTitle } from '../app/page';
 import { useMe, useSheetDetail } from '../app/queries';
+import { useAction } from '../app/use-action';
 import { useMedia } from '../app/use-media';
 import { Waiting } from '../app/waiting';
 import { Button } from '../ui/button';
@@ -17,6 +21,7 @@ import { ReferenceSection, StarterSection } from './sections/maps';
 import { TaskSection } from './sections/task';
 import { TermsSection } from './sections/terms';
 import { goToSection, SheetIndex } from './sheet-index';
+import { AS_A_STUDENT } from './trial-names';
 import type { PartState } from './sheet-store';
 import { TryOut } from './try-out/try-out';
 import {
@@ -68,15 +73,18 @@ function SheetDesk() {
           </span>
         }
         actions={
-          <Button
-            look="action"
-            onClick={() => {
-              goToSection('classes');
-              document.getElementById('publish-class')?.focus();
-            }}
-          >
-            Publish …
-          </Button>
+          <>
+            <SeeAsStudent open={open} assignment={written.assignment} />
+            <Button
+              look="action"
+              onClick={() => {
+                goToSection('classes');
+                document.getElementById('publish-class')?.focus();
+              }}
+            >
+              Publish …
+            </Button>
+          </>
         }
       />
       <main
@@ -112,6 +120,30 @@ function SheetDesk() {
         )}
       </main>
     </WrittenProvider>
+  );
+}
+
+/** A work of one's own as a student would begin it, which nobody else sees; the next look throws it away. */
+function SeeAsStudent({ open: { detail, writing }, assignment }: { open: OpenSheet; assignment: Assignment }) {
+  const me = useMe();
+  const navigate = useNavigate();
+  const { trouble, act } = useAction();
+  const see = async (): Promise<void> => {
+    await writing.flush();
+    const trials = await api.get<TrialMapDetail[]>(`assignments/${detail.id}/trials`);
+    for (const old of trials.filter(({ name }) => name === AS_A_STUDENT))
+      await api.delete(`assignments/${detail.id}/trials/${old.id}`);
+    const map = mapFromStarter(assignment, `${me.givenName} ${me.familyName}`, () => crypto.randomUUID());
+    const { id } = await api.post<{ id: string }>(`assignments/${detail.id}/trials`, {
+      name: AS_A_STUDENT,
+      map: writeMap(map),
+    });
+    await navigate(`/assignments/${detail.id}/trials/${id}`);
+  };
+  return (
+    <Button onClick={() => void act(see, 'This is how a student begins.')} title={trouble || undefined}>
+      See as a student
+    </Button>
   );
 }
 

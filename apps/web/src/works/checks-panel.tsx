@@ -15,6 +15,10 @@ interface Props {
   rail?: boolean;
 }
 
+/** What the teacher lets students see of a check while they work. */
+export const inSight = ({ own, assignment }: OpenWork): 'points' | 'states' | 'nothing' =>
+  own ? 'points' : (assignment.marks?.whileWorking ?? 'points');
+
 /** The requirements with what the check found; for a bare starter, where to begin. */
 export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit, rail = false }: Props) {
   const { actions } = useEditor();
@@ -24,9 +28,10 @@ export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit, rail = false }: 
   const tooLong = useEditorState((state) => state.tooLong);
   const bare = useEditorState(({ map }) => isBare(map));
   const { assignment } = open;
+  const sight = inSight(open);
   const list = {
     assignment,
-    report: bare ? null : report,
+    report: bare || sight === 'nothing' ? null : report,
     chosen: requirement,
     onChoose: actions.showRequirement,
     onGo,
@@ -42,7 +47,7 @@ export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit, rail = false }: 
   if (rail)
     return (
       <div data-testid="checks">
-        <ResultsRail {...list} head={report && !bare ? <RailSum {...sumsOf(report)} /> : null} />
+        <ResultsRail {...list} head={report && !bare && sight === 'points' ? <RailSum {...sumsOf(report)} /> : null} />
       </div>
     );
   const own = assignment.legend.topicKinds.find(({ givenBy }) => givenBy === 'student')?.name ?? null;
@@ -50,8 +55,10 @@ export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit, rail = false }: 
     <div className="pb-4" data-testid="checks">
       {bare ? (
         <FirstStep terms={chips.length} own={own} />
+      ) : sight === 'nothing' ? (
+        <p className="px-3.5 py-3 text-quiet">This is what is asked for. It is checked when you hand in.</p>
       ) : report ? (
-        <ReportHead report={report} />
+        <ReportHead report={report} points={sight === 'points'} />
       ) : (
         <p className="px-3.5 py-3 text-quiet">Checking …</p>
       )}

@@ -1,2 +1,3 @@
 /** What other folders may use of this one. */
 export { OpenMap } from './map-page';
+export type { MapSource } from './use-live-work';

@@ -5,6 +5,7 @@ import type { RefObject } from 'react';
 import { useComments } from '../app/queries';
 import { Canvas, CommentCard, FREE, Margin, useEvidence, useMarginWidth } from '../map';
 import type { Gestures } from '../map';
+import { inSight } from './checks-panel';
 import { onCanvasKey } from './canvas-keys';
 import { useCommands } from './commands';
 import { useEditor, useEditorState } from './editor';
@@ -34,7 +35,12 @@ export function MapCanvas({ detail, open, host }: Props) {
   const selection = useMemo(() => new Set(selected), [selected]);
   const bare = isBare(map);
   const { legend } = open.assignment;
-  const { flags, concern, marks } = useEvidence(map, open.assignment, bare ? null : report, requirement);
+  const { flags, concern, marks } = useEvidence(
+    map,
+    open.assignment,
+    bare || inSight(open) === 'nothing' ? null : report,
+    requirement,
+  );
   const remarks = useRemarks(detail);
   const margin = useMarginWidth(remarks.length);
   const [comment, chooseComment] = useState<string | null>(null);

@@ -180,10 +180,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         }}
       >
         <HeadOfPage
-          crumbs={[
-            { name: detail.className, to: open.own ? `/assignments/${detail.publicationId}/sheet` : '/' },
-            { name: detail.title },
-          ]}
+          crumbs={[{ name: detail.className, to: open.back ?? '/' }, { name: detail.title }]}
           middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
           actions={
             <>
@@ -192,13 +189,12 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
                   Due {showMoment(detail.due, zone)}
                 </span>
               )}
-              {open.own ? (
-                <Link className={buttonClass('action')} to={`/assignments/${detail.publicationId}/sheet#starter`}>
+              {open.back && (
+                <Link className={buttonClass('action')} to={open.back}>
                   Back to the sheet
                 </Link>
-              ) : (
-                <Button onClick={() => setShown('brief')}>Brief</Button>
               )}
+              {!open.own && <Button onClick={() => setShown('brief')}>Brief</Button>}
               {mayHandIn && (
                 <Button look="action" onClick={() => setShown('hand in')}>
                   {detail.submissions.length > 0 ? 'Hand in again …' : 'Hand in …'}

@@ -16,24 +16,25 @@ export interface MapSource {
   id: string;
   document: string;
   own: boolean;
+  /** the page it belongs to, to go back to */
+  back: string;
 }
 
 export interface OpenWork {
   own: boolean;
+  back: string | null;
   editor: Editor;
   work: LiveWork;
   assignment: Assignment;
 }
 
 /** Opens a work for as long as its page is shown: live map, editor and checker, in this order of dependence. */
-export function useLiveWork(
-  detail: WorkDetail,
-  accountId: string,
-  source: MapSource = { id: detail.id, document: workDocument(detail.id), own: false },
-): OpenWork | null {
+export function useLiveWork(detail: WorkDetail, accountId: string, source?: MapSource): OpenWork | null {
   const assignment = useMemo(() => openStoredAssignment(detail.assignment), [detail.assignment]);
   const [open, setOpen] = useState<OpenWork | null>(null);
-  const { id: workId, document, own } = source;
+  const [workId, own] = [source?.id ?? detail.id, source?.own ?? false];
+  const document = source?.document ?? workDocument(workId);
+  const [here, back] = [source !== undefined, source?.back ?? null];
   // A new answer about the work must not close the map: only another work, or another revision, does.
   const key = `${workId} ${detail.revision}`;
   const context = useMemo(
@@ -51,7 +52,7 @@ export function useLiveWork(
     const editor = createEditor(work.live, assignment, accountId, own);
     const checker = startChecker(
       // Whoever set the answers may have them checked here.
-      own ? assignment : { ...assignment, requirements: assignment.requirements.filter((one) => !holdsAnswers(one)) },
+      here ? assignment : { ...assignment, requirements: assignment.requirements.filter((one) => !holdsAnswers(one)) },
       context,
       ({ report, chips }) => editor.actions.answer(report, chips),
       editor.actions.checkTookTooLong,
@@ -65,7 +66,7 @@ export function useLiveWork(
     };
     const answers = startAnswerChecks(
       workId,
-      own ? { ...assignment, requirements: [] } : assignment,
+      here ? { ...assignment, requirements: [] } : assignment,
       editor.actions.answerFromServer,
     );
     const stops = [
@@ -79,7 +80,7 @@ export function useLiveWork(
       work.destroy,
     ];
     check();
-    setOpen({ editor, work, assignment, own });
+    setOpen({ editor, work, assignment, own, back });
     return () => {
       for (const stop of stops) stop();
     };

@@ -11,12 +11,15 @@ import {
   seeded,
   sumOf,
   WAYS,
+  writeMap,
 } from '@ichnograph/core';
 import type { Assignment, Requirement, Result, TopicMap, WayName } from '@ichnograph/core';
 import { Dice5, X } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { CheckedMap, MapPicture, Sentence } from '../../map';
+import { api } from '../../app/api';
 import { useTrials } from '../../app/queries';
+import { useAction } from '../../app/use-action';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { markWords } from '../../ui/mark-words';
@@ -44,6 +47,7 @@ export function TryOut() {
   const [looked, look] = useState<{ trial: string; requirement: string } | null>(null);
   const { detail } = useSheetPage();
   const kept = useTrials(detail.id);
+  const { act } = useAction();
   const { starter, reference } = assignment;
   const base = reference ?? starter;
   const keptMaps = useMemo(
@@ -91,12 +95,19 @@ export function TryOut() {
                 {trials.map(({ id, name, way }) => (
                   <th key={id} className="px-1 pb-1 font-semibold leading-tight">
                     {name}
-                    {way && (
+                    {(way ?? keptMaps.some((one) => one.id === id)) && (
                       <button
                         type="button"
                         className="ml-0.5 inline-flex align-middle text-quiet hover:text-ink"
                         aria-label={`Leave out: ${name}`}
-                        onClick={() => setSpoilt(spoilt.filter((one) => `${one.way} ${one.seed}` !== id))}
+                        onClick={() =>
+                          way
+                            ? setSpoilt(spoilt.filter((one) => `${one.way} ${one.seed}` !== id))
+                            : void act(
+                                () => api.delete(`assignments/${detail.id}/trials/${id}`),
+                                'The trial map is thrown away.',
+                              )
+                        }
                       >
                         <X aria-hidden size={12} />
                       </button>
@@ -161,6 +172,9 @@ export function TryOut() {
         }}
         title={looked ? (trials.find(({ id }) => id === looked.trial)?.name ?? '') : ''}
       >
+        {looked && chosen && spoilt.some(({ way, seed }) => `${way} ${seed}` === looked.trial) && (
+          <KeepTrial name={trials.find(({ id }) => id === looked.trial)?.name ?? ''} map={chosen.map} />
+        )}
         {looked && chosen && (
           <Looked tried={chosen} requirement={assignment.requirements.find(({ id }) => id === looked.requirement)} />
         )}
@@ -172,6 +186,28 @@ export function TryOut() {
 function begun(assignment: Assignment): TopicMap {
   let count = 0;
   return mapFromStarter(assignment, '', () => `new-${++count}`);
+}
+
+/** Keeps a spoilt copy among the trial maps, so that later changes are tried on that very one. */
+function KeepTrial({ name, map }: { name: string; map: TopicMap }) {
+  const { detail } = useSheetPage();
+  const { trouble, act } = useAction();
+  return (
+    <div className="mb-2 flex items-center gap-2">
+      <Button
+        small
+        onClick={() =>
+          void act(
+            () => api.post(`assignments/${detail.id}/trials`, { name, map: writeMap(map) }),
+            'It is kept as a trial map.',
+          )
+        }
+      >
+        Keep this map
+      </Button>
+      {trouble}
+    </div>
+  );
 }
 
 function Cell({ result, name, onLook }: { result: Result | undefined; name: string; onLook: () => void }) {
