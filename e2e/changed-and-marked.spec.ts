@@ -7,7 +7,7 @@ test('a published requirement is changed: what would change is shown, and the ma
   const [maren, juno] = [await enter(browser, school, 'maren'), await enter(browser, school, 'juno')];
   const desk = await MapDesk.goOn(juno);
   await maren.getByRole('link', { name: 'Assignments' }).click();
-  await maren.getByRole('link', { name: 'How bridges carry loads' }).click();
+  await maren.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
   await test.step('a typo is mended at once, in front of those who work on it', async () => {
     await maren.getByLabel('Focus question').fill('How does a load on a bridge get to the ground?');
     await expect(maren.getByTestId('save-state')).toHaveText('Saved');

@@ -225,7 +225,7 @@ test('a teacher’s pages', async ({ browser, school }) => {
     buffer: Buffer.from('{"format":'),
   });
   await expect(page.getByText('the file was cut short').first()).toBeVisible();
-  await page.getByRole('link', { name: 'How bridges carry loads' }).click();
+  await page.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
   await expect(page.getByRole('img', { name: 'Starter map' })).toBeVisible();
   await sound(page, 'assignment');
   await page.getByRole('link', { name: 'What else can I ask for?' }).click();

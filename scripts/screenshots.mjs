@@ -93,19 +93,32 @@ async function pictures(browser, url) {
   await maren.getByRole('button', { name: /^Requirement 10/ }).click();
   await maren.getByRole('button', { name: 'Fit' }).click();
   await take(maren, 'marking');
+  await maren.goto(`${url}/`);
+  await maren.getByRole('link', { name: 'Open the pile' }).click();
+  await maren.getByRole('row').filter({ hasText: 'no. 2' }).getByRole('link').first().click();
+  await canvas(maren);
+  await unfold(maren, 'Results');
+  await maren.getByRole('region', { name: 'What changed' }).waitFor();
+  await take(maren, 'difference');
   await maren.goto(`${url}/assignments`);
   await maren.getByRole('table').waitFor();
   await take(maren, 'assignments');
-  await maren.getByRole('link', { name: 'How bridges carry loads' }).click();
-  await maren.getByRole('img', { name: 'Starter map' }).waitFor();
-  await take(maren, 'assignment');
+  await maren.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
+  await maren.getByRole('button', { name: /Requirement 1 on reference/ }).waitFor();
+  await take(maren, 'sheet');
+  await maren.getByRole('link', { name: /Requirements/ }).click();
+  await take(maren, 'sheet-requirements');
+  await maren.getByRole('button', { name: /Requirement 14 on Cross lines/ }).click();
+  await maren.getByRole('dialog').waitFor();
+  await take(maren, 'try-out');
+  await maren.keyboard.press('Escape');
   await maren.getByRole('link', { name: 'What else can I ask for?' }).click();
   await maren.getByRole('article').first().waitFor();
   await maren.locator('#layout').scrollIntoViewIfNeeded();
   await maren.getByRole('link', { name: 'It can be read' }).click();
   await take(maren, 'what-can-i-ask-for');
 
-  const halina = await enter('halina');
-  await halina.getByRole('table').waitFor();
-  await take(halina, 'people');
+  await maren.goto(`${url}/people`);
+  await maren.getByRole('table').waitFor();
+  await take(maren, 'people');
 }

@@ -71,7 +71,7 @@ describe('check', () => {
   });
 });
 
-describe('propose, spoil, review, terms and starter', () => {
+describe('propose, spoil, review, terms, starter and compare', () => {
   const sample = (name: string): string => path.join('packages/core/testdata/bridges', name);
   const [assignment, map] = [sample('assignment.json'), sample('map.json')];
   const tool = (name: string, ...args: string[]) => node([`apps/cli/dist/${name}.js`, ...args]);
@@ -115,6 +115,19 @@ describe('propose, spoil, review, terms and starter', () => {
       ],
       messages: [{ line: 3, message: '“Arch” stands further up already, so it is not taken twice.' }],
     });
+  });
+
+  test('compare prints what became of a map, with and without its assignment', () => {
+    const empty = { added: [], removed: [], rephrased: [], turned: [], rehung: [], recast: [], restyled: [] };
+    expect(printed<{ links: object }>(tool('compare', map, map)).links).toEqual(empty);
+    const spoilt = path.join(mkdtempSync(path.join(tmpdir(), 'ichnograph compare ')), 'spoilt.json');
+    writeFileSync(spoilt, tool('spoil', assignment, map, 'turn-arrows', '1').stdout);
+    const { links } = printed<{ links: { turned: string[][] } }>(
+      tool('compare', map, spoilt, '--assignment', assignment),
+    );
+    expect(links.turned.length).toBeGreaterThan(0);
+    expect(tool('compare', map)).toMatchObject({ status: 2, stderr: expect.stringContaining('usage: compare') });
+    expect(tool('compare', map, assignment).status).toBe(2);
   });
 
   test('starter prints the map made from an assignment’s terms', () => {

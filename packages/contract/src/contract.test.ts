@@ -83,7 +83,7 @@ test.each<[string, new () => object, object, string]>([
   ['half a change', HandIn, { client: 'c', count: 0.5 }, 'count: count must be an integer number'],
   ['a note without end', HandIn, { client: 'c', count: 1, note: 'x'.repeat(2001) }, 'note: a note has room for 2,000'],
   ['nobody handing in', HandIn, { client: '', count: 1 }, 'client: client must be longer than or equal to 1'],
-  ['a comment on nothing', NewComment, { anchor: 'wall', text: 'x' }, 'anchor: a comment speaks of a topic, a link or'],
+  ['a comment on nothing', NewComment, { anchor: 'wall', text: 'x' }, 'anchor: a comment speaks of a topic, a link,'],
   ['an empty comment', NewComment, { anchor: 'map', text: '' }, 'text: a comment has 1 to 2,000 characters'],
   ['a change to nothing', ChangeComment, { text: '' }, 'text: a comment has 1 to 2,000 characters'],
 ])('%s is refused, and the reason said', (_, wire, fields, words) => {

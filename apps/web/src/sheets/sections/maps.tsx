@@ -1,8 +1,8 @@
-import { starterFrom } from '@ichnograph/core';
+import { assignmentOf, starterFrom } from '@ichnograph/core';
 import type { Change, TopicMap } from '@ichnograph/core';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { announce } from '../../app/announcer';
 import type { LiveWork } from '../../live';
 import { MapPicture } from '../../map';
@@ -39,13 +39,15 @@ function renewed(map: TopicMap, given = false): TopicMap {
 }
 
 export function StarterSection() {
-  const { detail, starter } = useSheetPage();
+  const { detail, starter, writing } = useSheetPage();
   const { assignment } = useWritten();
   const map = useLiveSnapshot(starter);
   const [asking, setAsking] = useState(false);
   const placed = assignment.terms.filter(({ place }) => place === 'map').length;
   const make = (): void => {
-    replaceWith(starter, renewed(starterFrom(assignment)));
+    // Of what is written now: what the page worked out of it may be a moment old.
+    const written = assignmentOf(writing.store.getState().sheet, { starter: null, reference: null });
+    replaceWith(starter, renewed(starterFrom(written)));
     announce('The starter map is made.');
   };
   const isBare = !map || map.topics.length === 0;
@@ -116,9 +118,23 @@ export function ReferenceSection() {
   );
 }
 
-const DrawLink = ({ to, what }: { to: string; what: string }) => (
-  <Link className={buttonClass()} to={to} aria-label={`Draw the ${what}`}>
-    <Pencil aria-hidden size={13} />
-    Draw it
-  </Link>
-);
+/** To the canvas, once what is written is saved: that page draws with the legend as the server has it. */
+function DrawLink({ to, what }: { to: string; what: string }) {
+  const { writing } = useSheetPage();
+  const navigate = useNavigate();
+  return (
+    <Link
+      className={buttonClass()}
+      to={to}
+      aria-label={`Draw the ${what}`}
+      onClick={(event) => {
+        if (event.metaKey || event.ctrlKey || event.shiftKey) return;
+        event.preventDefault();
+        void writing.flush().then(() => navigate(to));
+      }}
+    >
+      <Pencil aria-hidden size={13} />
+      Draw it
+    </Link>
+  );
+}
