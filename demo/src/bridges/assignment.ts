@@ -1,4 +1,4 @@
-import type { Assignment, Legend, Term, TopicMap } from '@ichnograph/core';
+import type { Assignment, Legend, Term, Topic, TopicMap } from '@ichnograph/core';
 import { draw } from '../draw.js';
 
 export const legend: Legend = {
@@ -218,6 +218,12 @@ const BRIEF = `Show how a load on a bridge reaches the ground.
 Leave room between topics, so that somebody else can read your map.`;
 
 /** Assignment 1 of the made-up school. */
+/** The reference was drawn on from the starter: what was given in it remembers that. */
+const asGiven = (topic: Topic): Topic =>
+  starter.topics.some(({ id, text }) => id === topic.id && text === topic.text)
+    ? { ...topic, origin: topic.id }
+    : topic;
+
 export const bridges: Assignment = {
   title: 'How bridges carry loads',
   focusQuestion: 'How does a load on a bridge reach the ground?',
@@ -228,7 +234,7 @@ export const bridges: Assignment = {
   terms,
   root: 'Bridge',
   starter,
-  reference: { ...reference, author: 'Maren Oyelaran' },
+  reference: { ...reference, author: 'Maren Oyelaran', topics: reference.topics.map(asGiven) },
   requirements: [
     { id: 'r1', type: 'all-terms-present', params: {}, level: 'must', points: 6 },
     { id: 'r2', type: 'terms-unchanged', params: {}, level: 'must', points: 2 },
