@@ -178,8 +178,12 @@ test('a teacher’s pages', async ({ browser, school }) => {
       name: 'w'.repeat(40),
       password: 'a long first one',
     });
-    const classes = (await (await page.request.get(`${school.url}/api/classes`)).json()) as { id: string }[];
-    await page.request.post(`${school.url}/api/classes/${classes[0]!.id}/people`, {
+    const classes = (await (await page.request.get(`${school.url}/api/classes`)).json()) as {
+      id: string;
+      name: string;
+    }[];
+    const room = classes.find(({ name }) => name === 'Technology 9B')!;
+    await page.request.post(`${school.url}/api/classes/${room.id}/people`, {
       data: { accountId: person.id, part: 'student' },
     });
     await post('classes', { name: 'M'.repeat(100) });

@@ -79,7 +79,8 @@ async function readyPeople(url: string): Promise<Drawer[]> {
   const signIn = async (name: string): Promise<string> =>
     (await call('', `demo/sign-in/${name}`, {})).headers.getSetCookie()[0]!.split(';')[0]!;
   const head = await signIn('halina');
-  const [room] = (await (await call(head, 'classes')).json()) as { id: string }[];
+  const classes = (await (await call(head, 'classes')).json()) as { id: string; name: string }[];
+  const room = classes.find(({ name }) => name === 'Technology 9B');
   const people: Drawer[] = [];
   for (let i = 0; i < PEOPLE; i++) {
     const name = `bench${i}`;

@@ -48,10 +48,35 @@ const NAMES_9B = [
   'Yusuf Marchetti',
 ];
 
-export const STUDENTS_9B: DemoPerson[] = NAMES_9B.map((full) => {
-  const [givenName, familyName] = full.split(' ') as [string, string];
-  return { name: givenName.toLowerCase(), givenName, familyName, role: 'student' };
-});
+const NAMES_8A = [
+  'Anouk Silva',
+  'Beniel Castro',
+  'Cato Njoroge',
+  'Dilnoza Berg',
+  'Elio Tamm',
+  'Farida Kjeldsen',
+  'Gustavo Lehmann',
+  'Hedda Osei',
+  'Imre Valdez',
+  'Jomo Pereira',
+  'Kaia Sundaram',
+  'Lazlo Mwangi',
+  'Mira Thorsen',
+  'Nikolai Boateng',
+  'Olivia Rask',
+  'Pavel Okonkwo',
+  'Teo Marinova',
+  'Yara Dubois',
+];
+
+const students = (names: readonly string[]): DemoPerson[] =>
+  names.map((full) => {
+    const [givenName, familyName] = full.split(' ') as [string, string];
+    return { name: givenName.toLowerCase(), givenName, familyName, role: 'student' };
+  });
+
+export const STUDENTS_9B = students(NAMES_9B);
+export const STUDENTS_8A = students(NAMES_8A);
 
 /** Sign-in names of those the first page offers with one click, and what each shows. */
 export const FIRST_PAGE: Record<string, string> = {
@@ -60,6 +85,7 @@ export const FIRST_PAGE: Record<string, string> = {
   juno: 'Student: half way through',
   kofi: 'Student: got the map back',
   amara: 'Student: has not begun',
+  tobias: 'Teacher: English, a draft, and a class of last term',
   halina: 'Administrator',
 };
 
@@ -67,3 +93,7 @@ export const CLASS_9B = {
   name: 'Technology 9B',
   staff: { maren: 'teacher', piet: 'assistant' } as Record<string, Part>,
 };
+
+export const CLASS_8A = { name: 'English 8A', teacher: 'tobias' };
+/** Put away with all marks in. */
+export const CLASS_7A = { name: 'English 7A, last term', teacher: 'tobias' };

@@ -14,7 +14,8 @@ import { bridges } from './bridges/assignment.js';
 import { classWorks } from './bridges/class.js';
 import { kofi } from './bridges/works.js';
 import type { DemoClock } from './demo-clock.js';
-import { CLASS_9B, DEMO_PASSWORD, SCHOOL, STAFF_PEOPLE, STUDENTS_9B } from './people.js';
+import { loadEnglish } from './english/load.js';
+import { CLASS_9B, DEMO_PASSWORD, SCHOOL, STAFF_PEOPLE, STUDENTS_8A, STUDENTS_9B } from './people.js';
 import { DemoStudent } from './student.js';
 
 type Account = NonNullable<Awaited<ReturnType<AccountsService['byId']>>>;
@@ -35,11 +36,12 @@ export async function loadSchool(app: INestApplication, clock: DemoClock): Promi
     .get(PublicationsService)
     .publish(id, { classId, due: due.toISOString() }, actOf(maren.id));
   await drawWorks(app, clock, publicationId, people);
+  await loadEnglish(app, clock, people);
   return true;
 }
 
 async function peopleOf(accounts: AccountsService): Promise<Map<string, Account>> {
-  const [head, ...others] = [...STAFF_PEOPLE, ...STUDENTS_9B].map(({ who: _who, ...person }) => ({
+  const [head, ...others] = [...STAFF_PEOPLE, ...STUDENTS_9B, ...STUDENTS_8A].map(({ who: _who, ...person }) => ({
     ...person,
     password: DEMO_PASSWORD,
   }));

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplication } from '@nestjs/common';
-import type { Change, TopicMap } from '@ichnograph/core';
+import type { Change, Link, TopicMap } from '@ichnograph/core';
 import { countersOf, LiveMap } from '@ichnograph/livemap';
 import { actOf, HandInService, UpdateLog, WorksService } from '@ichnograph/server';
 import type { AccountsService } from '@ichnograph/server';
@@ -38,26 +38,41 @@ export class DemoStudent {
   /** Makes the live map look like the drawn one: what is there is changed, what is not drawn goes, all else is added. */
   async draw(map: TopicMap): Promise<void> {
     for (const { id, origin } of this.live.snapshot.topics) if (origin !== undefined) this.ids.set(origin, id);
-    const drawn = new Set([...map.topics, ...map.links].map(({ id }) => id));
-    const gone = [...this.ids].filter(([drawnId]) => !drawn.has(drawnId));
-    for (const [drawnId, id] of gone) {
+    const drawn = new Set(map.topics.map(({ id }) => id));
+    for (const [drawnId, id] of [...this.ids].filter(([one]) => !drawn.has(one))) {
       this.ids.delete(drawnId);
-      for (const to of ['links', 'topics'] as const)
-        if (this.live.snapshot[to].some((one) => one.id === id)) this.apply({ do: 'remove', from: to, id });
+      this.remove('topics', id);
     }
-    for (const { id: drawnId, origin: _origin, ...fields } of map.topics) this.put('topics', drawnId, fields);
-    for (const { id: drawnId, from, to, ...fields } of map.links)
-      this.put('links', drawnId, { ...fields, from: this.ids.get(from)!, to: this.ids.get(to)! });
+    for (const { id: drawnId, origin: _origin, ...fields } of map.topics) this.putTopic(drawnId, fields);
+    // A link is known again by what it joins, as a hand would know it.
+    const joined = new Set(map.links.map(({ from, to }) => this.ends(this.topic(from), this.topic(to))));
+    for (const { id, from, to, origin } of this.live.snapshot.links)
+      if (origin === undefined && !joined.has(this.ends(from, to))) this.remove('links', id);
+    for (const { id: _id, from, to, ...fields } of map.links)
+      this.putLink({ ...fields, from: this.topic(from), to: this.topic(to) });
     this.apply({ do: 'entitle', fields: { title: map.title } });
     await this.app.get(UpdateLog).drained(this.name);
   }
 
-  private put(to: 'topics' | 'links', drawnId: string, fields: object): void {
+  private readonly ends = (from: string, to: string): string => `${from} ${to}`;
+
+  private remove(from: 'topics' | 'links', id: string): void {
+    if (this.live.snapshot[from].some((one) => one.id === id)) this.apply({ do: 'remove', from, id });
+  }
+
+  private putTopic(drawnId: string, fields: object): void {
     const known = this.ids.get(drawnId);
-    if (known !== undefined) return this.apply({ do: 'set', in: to, id: known, fields: { ...fields } });
+    if (known !== undefined) return this.apply({ do: 'set', in: 'topics', id: known, fields: { ...fields } });
     const id = randomUUID();
     this.ids.set(drawnId, id);
-    this.apply({ do: 'add', to, item: { ...fields, id, by: this.account.id } } as Change);
+    this.apply({ do: 'add', to: 'topics', item: { ...fields, id, by: this.account.id } } as Change);
+  }
+
+  private putLink(fields: Omit<Link, 'id'>): void {
+    const { from, to, ...others } = fields;
+    const known = this.live.snapshot.links.find((one) => one.from === from && one.to === to);
+    if (known) this.apply({ do: 'set', in: 'links', id: known.id, fields: others });
+    else this.apply({ do: 'add', to: 'links', item: { ...fields, id: randomUUID(), by: this.account.id } });
   }
 
   /** The live id of a drawn topic, or of the link between two. */

@@ -12,7 +12,7 @@ export { ClassesService } from './classes/index.js';
 export { Clock } from './common/clock.js';
 export { notFound } from './common/problem.js';
 export { UpdateLog } from './live/index.js';
-export { MarkingService } from './marking/index.js';
+export { JudgingService, MarkingService } from './marking/index.js';
 export { readSettings } from './settings.js';
 export { HandInService } from './submissions/index.js';
 export { SubmissionsService } from './submissions/index.js';

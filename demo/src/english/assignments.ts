@@ -1,0 +1,74 @@
+import { readyMade } from '@ichnograph/core';
+import type { Assignment, Legend, TopicMap } from '@ichnograph/core';
+import { assignmentOf } from '@ichnograph/core';
+
+/** Tobias begins from ready-made assignments and writes his own words into them, as any teacher would. */
+function begunFrom(id: string, change: (assignment: Assignment) => Assignment): Assignment {
+  const made = readyMade(id);
+  if (!made) throw new Error(`there is no ready-made assignment ${id}`);
+  return change(assignmentOf(made.sheet, { starter: made.starter, reference: null }));
+}
+
+const reworded = (map: TopicMap | null, words: Readonly<Record<string, string>>): TopicMap => ({
+  ...map!,
+  topics: map!.topics.map((topic) => ({ ...topic, text: words[topic.text] ?? topic.text })),
+});
+
+/** In free style the outline alone says what a topic is: each kind has one of its own. */
+const OUTLINES: Readonly<Record<string, string>> = {
+  root: '#333333',
+  question: '#35596a',
+  person: '#9a5138',
+  event: '#5a4b86',
+  sign: '#7a6c3a',
+};
+
+export const ferryman = begunFrom('story-analysis', (made) => {
+  const legend: Legend = {
+    ...made.legend,
+    readBy: ['outline'],
+    topicKinds: made.legend.topicKinds.map((kind) => ({ ...kind, outline: OUTLINES[kind.id]! })),
+  };
+  return {
+    ...made,
+    title: 'The Ferryman’s Bell: story analysis',
+    focusQuestion: 'Why does nobody ring the bell, and what changes that?',
+    brief:
+      'We read *The Ferryman’s Bell*: a ferryman waits at a flooded landing for a bell that nobody rings, until a girl comes with a lantern.\n\nContinue the four prompts, then build on them. Draw as you like; only the **colour of the outline** says what a topic is. A picture or a line of the text belongs on two of your topics.',
+    styleMode: 'free',
+    legend,
+    starter: reworded(made.starter, { 'The story': 'The Ferryman’s Bell' }),
+    terms: [
+      { text: 'The Ferryman’s Bell', kind: 'root', place: 'map' },
+      { text: 'Ferryman', kind: 'person' },
+      { text: 'Girl with a lantern', kind: 'person' },
+      { text: 'Flooded landing', kind: 'event' },
+      { text: 'Bell', kind: 'sign', accept: ['the bell'] },
+    ],
+    root: 'The Ferryman’s Bell',
+  };
+});
+
+export const footbridge = begunFrom('essay-plan', (made) => ({
+  ...made,
+  title: 'Should the town rebuild the footbridge?: essay plan',
+  focusQuestion: 'Should the town rebuild the footbridge?',
+  brief:
+    'The footbridge over the mill stream was closed in spring. Write what the town should do.\n\n1. Your **claim** first.\n2. Three or four **points**, each with a **proof**, and in its note the paragraph itself: 40 to 120 words.\n3. One **objection**, and your answer to it.',
+}));
+
+/** Still being written. */
+export const rivers = begunFrom('what-we-know', (made) => ({
+  ...made,
+  title: 'What do we know about rivers?',
+  starter: reworded(made.starter, { 'Our topic: …': 'Rivers' }),
+}));
+
+/** Last term's. */
+export const lighthouses = begunFrom('what-we-know', (made) => ({
+  ...made,
+  title: 'What do we know about lighthouses?',
+  focusQuestion: 'What do we know, what do we guess, and what do we want to find out?',
+  starter: reworded(made.starter, { 'Our topic: …': 'Lighthouses' }),
+  requirements: made.requirements.filter(({ type }) => type !== 'prompts-answered'),
+}));

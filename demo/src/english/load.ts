@@ -1,0 +1,122 @@
+import type { INestApplication } from '@nestjs/common';
+import { writeAssignment } from '@ichnograph/core';
+import type { Assignment, TopicMap } from '@ichnograph/core';
+import type {
+  AccountsService} from '@ichnograph/server';
+import {
+  actOf,
+  Acts,
+  ClassesService,
+  JudgingService,
+  MarkingService,
+  PublicationsService,
+  SheetsService,
+} from '@ichnograph/server';
+import type { DemoClock } from '../demo-clock.js';
+import { CLASS_7A, CLASS_8A, STUDENTS_8A } from '../people.js';
+import { DemoStudent } from '../student.js';
+import { ferryman, footbridge, lighthouses, rivers } from './assignments.js';
+import { knew, mira, teo } from './works.js';
+
+type Account = NonNullable<Awaited<ReturnType<AccountsService['byId']>>>;
+type People = ReadonlyMap<string, Account>;
+
+/** Tobias's classes: one at work, and one of last term that is put away with all marks in. */
+export async function loadEnglish(app: INestApplication, clock: DemoClock, people: People): Promise<void> {
+  await lastTerm(app, clock, people);
+  clock.at(-12, '08:20');
+  const classId = await classOf(
+    app,
+    people,
+    CLASS_8A,
+    STUDENTS_8A.map(({ name }) => name),
+  );
+  const story = await give(app, people, ferryman, classId, 4);
+  await give(app, people, footbridge, classId, 9);
+  const tobias = people.get('tobias')!;
+  await app.get(SheetsService).bringIn(writeAssignment(rivers), actOf(tobias.id));
+
+  const draws = (name: string, map: TopicMap, days: number) => drawn(app, clock, people, story, name, map, days);
+  const marking = app.get(MarkingService);
+  const back = await draws('mira', mira, -4);
+  clock.at(-3, '16:10');
+  const first = await back.handIn('The dark water is my own idea.');
+  clock.at(-2, '17:30');
+  await marking.addComment(
+    first,
+    {
+      anchor: 'map',
+      text: 'You read between the lines, Mira. One question: what would the ferryman say to your “shame”?',
+    },
+    actOf(tobias.id),
+  );
+  await app.get(JudgingService).judge(first, { kind: 'criterion', subject: 'c1', value: 2 }, tobias);
+  await marking.return(first, actOf(tobias.id));
+  const waiting = await draws('teo', teo, -2);
+  clock.at(-1, '15:05');
+  await waiting.handIn('');
+  await draws('yara', { ...teo, title: 'Story' }, -1);
+}
+
+async function lastTerm(app: INestApplication, clock: DemoClock, people: People): Promise<void> {
+  clock.at(-150, '08:00');
+  const names = STUDENTS_8A.slice(0, 6).map(({ name }) => name);
+  const classId = await classOf(app, people, CLASS_7A, names);
+  const publicationId = await give(app, people, lighthouses, classId, -145);
+  const tobias = people.get('tobias')!;
+  for (const [i, name] of names.entries()) {
+    const student = await drawn(app, clock, people, publicationId, name, knew([i, (i * 3) % 8]), -148);
+    const submission = await student.handIn('');
+    clock.at(-144, '14:00');
+    await app.get(MarkingService).return(submission, actOf(tobias.id));
+  }
+  clock.at(-130, '12:00');
+  await app.get(ClassesService).archive(classId, new Date(clock.now()));
+}
+
+async function classOf(
+  app: INestApplication,
+  people: People,
+  { name, teacher }: { name: string; teacher: string },
+  students: readonly string[],
+): Promise<string> {
+  const classes = app.get(ClassesService);
+  const { id } = await classes.create(name);
+  await app.get(Acts).once(actOf(people.get('halina')!.id), 'enrol', async (manager) => {
+    await classes.enrol(id, { accountId: people.get(teacher)!.id, part: 'teacher' }, manager);
+    for (const student of students)
+      await classes.enrol(id, { accountId: people.get(student)!.id, part: 'student' }, manager);
+    return id;
+  });
+  return id;
+}
+
+/** Gives an assignment to a class, due so many days from today. */
+async function give(
+  app: INestApplication,
+  people: People,
+  assignment: Assignment,
+  classId: string,
+  days: number,
+): Promise<string> {
+  const tobias = people.get('tobias')!;
+  const id = await app.get(SheetsService).bringIn(writeAssignment(assignment), actOf(tobias.id));
+  const due = new Date(new Date(Date.now() + days * 24 * 3_600_000).toISOString().replace(/T.*/, 'T15:00:00Z'));
+  return app.get(PublicationsService).publish(id, { classId, due: due.toISOString() }, actOf(tobias.id));
+}
+
+async function drawn(
+  app: INestApplication,
+  clock: DemoClock,
+  people: People,
+  publicationId: string,
+  name: string,
+  map: TopicMap,
+  days: number,
+): Promise<DemoStudent> {
+  clock.at(days, '15:40');
+  const student = new DemoStudent(app, people.get(name)!);
+  await student.begin(publicationId);
+  await student.draw(map);
+  return student;
+}
