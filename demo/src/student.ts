@@ -38,23 +38,17 @@ export class DemoStudent {
   /** Makes the live map look like the drawn one: what is there is changed, what is not drawn goes, all else is added. */
   async draw(map: TopicMap): Promise<void> {
     for (const { id, origin } of this.live.snapshot.topics) if (origin !== undefined) this.ids.set(origin, id);
-    const drawn = new Set(map.topics.map(({ id }) => id));
+    const drawn = new Set([...map.topics, ...map.links].map(({ id }) => id));
     for (const [drawnId, id] of [...this.ids].filter(([one]) => !drawn.has(one))) {
       this.ids.delete(drawnId);
-      this.remove('topics', id);
+      for (const list of ['links', 'topics'] as const) this.remove(list, id);
     }
     for (const { id: drawnId, origin: _origin, ...fields } of map.topics) this.putTopic(drawnId, fields);
-    // A link is known again by what it joins, as a hand would know it.
-    const joined = new Set(map.links.map(({ from, to }) => this.ends(this.topic(from), this.topic(to))));
-    for (const { id, from, to, origin } of this.live.snapshot.links)
-      if (origin === undefined && !joined.has(this.ends(from, to))) this.remove('links', id);
-    for (const { id: _id, from, to, ...fields } of map.links)
-      this.putLink({ ...fields, from: this.topic(from), to: this.topic(to) });
+    for (const { id: drawnId, from, to, ...fields } of map.links)
+      this.putLink(drawnId, { ...fields, from: this.topic(from), to: this.topic(to) });
     this.apply({ do: 'entitle', fields: { title: map.title } });
     await this.app.get(UpdateLog).drained(this.name);
   }
-
-  private readonly ends = (from: string, to: string): string => `${from} ${to}`;
 
   private remove(from: 'topics' | 'links', id: string): void {
     if (this.live.snapshot[from].some((one) => one.id === id)) this.apply({ do: 'remove', from, id });
@@ -68,11 +62,16 @@ export class DemoStudent {
     this.apply({ do: 'add', to: 'topics', item: { ...fields, id, by: this.account.id } } as Change);
   }
 
-  private putLink(fields: Omit<Link, 'id'>): void {
-    const { from, to, ...others } = fields;
-    const known = this.live.snapshot.links.find((one) => one.from === from && one.to === to);
-    if (known) this.apply({ do: 'set', in: 'links', id: known.id, fields: others });
-    else this.apply({ do: 'add', to: 'links', item: { ...fields, id: randomUUID(), by: this.account.id } });
+  /** A link is known again as the one drawn before, which may have been hung elsewhere, or by what it joins. */
+  private putLink(drawnId: string, fields: Omit<Link, 'id'>): void {
+    const { links } = this.live.snapshot;
+    const known =
+      links.find(({ id }) => id === this.ids.get(drawnId)) ??
+      links.find(({ from, to }) => from === fields.from && to === fields.to);
+    const id = known?.id ?? randomUUID();
+    this.ids.set(drawnId, id);
+    if (known) this.apply({ do: 'set', in: 'links', id, fields: { ...fields } });
+    else this.apply({ do: 'add', to: 'links', item: { ...fields, id, by: this.account.id } });
   }
 
   /** The live id of a drawn topic, or of the link between two. */
