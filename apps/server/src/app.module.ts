@@ -14,6 +14,7 @@ import { dataSourceOptions } from './database/data-source.js';
 import { LiveModule } from './live/index.js';
 import { MarkingModule } from './marking/index.js';
 import type { Settings } from './settings.js';
+import { PersonsModule } from './persons/index.js';
 import { RevisingModule } from './revising/index.js';
 import { SheetsModule } from './sheets/index.js';
 import { SubmissionsModule } from './submissions/index.js';
@@ -64,6 +65,7 @@ export class AppModule {
         SubmissionsModule,
         MarkingModule,
         RevisingModule,
+        PersonsModule,
         TodayModule,
         ...(outside.extras ?? []),
       ],

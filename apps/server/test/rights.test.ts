@@ -51,6 +51,8 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'POST /first-administrator': { expect: [422, 422, 422, 422, 422, 422, 422] },
   'GET /accounts': { expect: [401, 403, 403, 403, 403, 403, 200] },
   'POST /accounts': { expect: [401, 403, 403, 403, 403, 403, 422] },
+  'GET /accounts/:id/kept': { expect: [401, 403, 403, 403, 403, 403, 200] },
+  'POST /accounts/:id/erase': { expect: [401, 403, 403, 403, 403, 403, 409] },
   'GET /classes': { expect: [401, 200, 200, 200, 200, 200, 200] },
   'POST /classes': { expect: [401, 403, 403, 422, 422, 422, 422] },
   'GET /classes/colleagues': { expect: [401, 403, 403, 200, 200, 200, 200] },
@@ -155,6 +157,7 @@ test('who may do what, route by route', async () => {
   )!.id;
   const { publicationId, assignmentId } = await maren!.teacherTask();
   const ids: Record<string, string> = {
+    accounts: (await halina!.get<{ me: { id: string } }>('welcome')).body.me.id,
     classes: room,
     assignments: assignmentId,
     publications: publicationId,

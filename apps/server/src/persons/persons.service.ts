@@ -1,0 +1,141 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { openStoredMap, writeMap } from '@ichnograph/core';
+import { workDocument } from '@ichnograph/contract';
+import { DataSource, In } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import { Account, accountRowOf, AccountsService, SessionsService } from '../accounts/index.js';
+import { Enrolment } from '../classes/index.js';
+import { conflict, notFound } from '../common/problem.js';
+import { LiveDocument, LiveService, LiveUpdate } from '../live/index.js';
+import { Comment, CommentAnswer, JudgementEntry } from '../marking/index.js';
+import { Submission } from '../submissions/index.js';
+import { Work, WorkMember } from '../works/index.js';
+
+/** What is kept of a person: written out for them, and erased when they ask for it. */
+@Injectable()
+export class PersonsService {
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly accounts: AccountsService,
+    private readonly sessions: SessionsService,
+    private readonly live: LiveService,
+  ) {}
+
+  /** Everything that bears this person's name or was made by them, as one JSON value. */
+  async kept(id: string): Promise<object> {
+    const account = await this.person(id);
+    const { manager } = this.data;
+    const [enrolments, works] = await Promise.all([
+      manager.find(Enrolment, { where: { accountId: id }, relations: { schoolClass: true } }),
+      this.worksOf(id),
+    ]);
+    const submissions = await manager.find(Submission, {
+      where: { workId: In(works.map((work) => work.id)) },
+      order: { handedInAt: 'ASC' },
+      select: SUBMISSION_FIELDS,
+    });
+    const [comments, answers, judgements] = await Promise.all([
+      manager.find(Comment, { where: [{ authorId: id }, { submissionId: In(submissions.map((one) => one.id)) }] }),
+      manager.findBy(CommentAnswer, { authorId: id }),
+      manager.findBy(JudgementEntry, { submissionId: In(submissions.map((one) => one.id)) }),
+    ]);
+    return {
+      account: { ...accountRowOf(account), createdAt: account.createdAt },
+      classes: enrolments.map(({ schoolClass, part }) => ({ name: schoolClass!.name, part })),
+      works: works.map((work) => ({
+        assignment: work.revision!.title,
+        state: work.state,
+        begunAt: work.begunAt,
+        submissions: submissions
+          .filter(({ workId }) => workId === work.id)
+          .map(({ id: submissionId, workId: _, map, ...rest }) => ({
+            ...rest,
+            map: writeMap(openStoredMap(map)),
+            judged: judgements
+              .filter((one) => one.submissionId === submissionId)
+              .map(({ kind, subject, value, reason, at }) => ({ kind, subject, value, reason, at })),
+          })),
+      })),
+      comments: comments.map(({ text, at, authorId }) => ({
+        text,
+        at,
+        written: authorId === id ? 'by them' : 'to them',
+      })),
+      answers: answers.map(({ text, at }) => ({ text, at })),
+    };
+  }
+
+  /**
+   * Takes a person's name and password away, and them out of every class. What they handed in stays, without the name; what
+   * they never handed in goes.
+   */
+  async erase(id: string, by: Account): Promise<void> {
+    const account = await this.person(id);
+    if (id === by.id) throw conflict('Nobody erases themselves. Another administrator does it.');
+    const works = await this.worksOf(id);
+    const handedIn = new Set(
+      (await this.data.getRepository(Submission).findBy({ workId: In(works.map((work) => work.id)) })).map(
+        ({ workId }) => workId,
+      ),
+    );
+    await this.data.transaction(async (manager) => {
+      await manager.update(
+        Account,
+        { id },
+        { name: `gone-${randomUUID().slice(0, 8)}`, givenName: 'Somebody', familyName: 'erased' },
+      );
+      await manager.delete(Enrolment, { accountId: id });
+      for (const work of works)
+        if (handedIn.has(work.id)) await withoutName(manager, work.id);
+        else if (work.members!.length === 1) await forget(manager, work.id);
+    });
+    await this.accounts.resetPassword(account);
+    await this.sessions.endAll(id);
+    for (const work of works)
+      if (handedIn.has(work.id))
+        await this.live.change(workDocument(work.id), () => [{ do: 'entitle', fields: { author: '' } }]);
+  }
+
+  private async person(id: string): Promise<Account> {
+    const account = await this.accounts.byId(id);
+    if (!account) throw notFound('person');
+    return account;
+  }
+
+  private async worksOf(accountId: string): Promise<Work[]> {
+    const rows = await this.data.getRepository(WorkMember).findBy({ accountId });
+    return this.data
+      .getRepository(Work)
+      .find({ where: { id: In(rows.map(({ workId }) => workId)) }, relations: { revision: true, members: true } });
+  }
+}
+
+const SUBMISSION_FIELDS = {
+  id: true,
+  workId: true,
+  number: true,
+  handedInAt: true,
+  late: true,
+  note: true,
+  sum: true,
+  sumOutOf: true,
+  returnedAt: true,
+  map: true,
+} as const;
+
+/** A frozen map bears its author's name in its title block. */
+async function withoutName(manager: EntityManager, workId: string): Promise<void> {
+  const submissions = await manager.find(Submission, { where: { workId }, select: { id: true, map: true } });
+  for (const { id, map } of submissions)
+    await manager.update(Submission, { id }, { map: { ...map, author: '' } as object });
+}
+
+async function forget(manager: EntityManager, workId: string): Promise<void> {
+  const name = workDocument(workId);
+  await manager.delete(LiveUpdate, { documentName: name });
+  await manager.delete(LiveDocument, { name });
+  await manager.delete(WorkMember, { workId });
+  await manager.delete(Work, { id: workId });
+}
