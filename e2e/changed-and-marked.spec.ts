@@ -78,3 +78,47 @@ test('six maps are marked from the pile without a pointer', async ({ browser, sc
   // One had been returned before.
   await expect(page.getByRole('row')).toHaveCount(8);
 });
+
+test('two teachers on one sheet see each other, and neither writes over the other unknowingly', async ({
+  browser,
+  school,
+}) => {
+  const [maren, tobias] = [await enter(browser, school, 'maren'), await enter(browser, school, 'tobias')];
+  await maren.getByRole('link', { name: 'Assignments' }).click();
+  await maren.getByRole('button', { name: 'New assignment' }).click();
+  await maren.getByLabel('Title').fill('Towers');
+  await expect(maren.getByTestId('save-state')).toHaveText('Saved');
+  const [, id] = /assignments\/([^/]+)\/sheet/.exec(maren.url())!;
+  const { me } = (await (await tobias.request.get(`${school.url}/api/welcome`)).json()) as { me: { id: string } };
+  await maren.request.post(`${school.url}/api/assignments/${id}/collaborators`, { data: { accountId: me.id } });
+  await tobias.goto(maren.url());
+  await expect(tobias.getByLabel('Title')).toHaveValue('Towers');
+  await expect(maren.getByTestId('others')).toHaveText('Tobias is here too');
+  await test.step('what one saves follows at the other, where nothing is being written', async () => {
+    await maren.getByLabel('Focus question').fill('Why do they not fall?');
+    await expect(tobias.getByLabel('Focus question')).toHaveValue('Why do they not fall?');
+  });
+  await test.step('of two who write at once the second is told, and says which one stands', async () => {
+    await tobias.route('**/here', (route) => route.abort());
+    await maren.getByLabel('Title').fill('High towers');
+    await expect(maren.getByTestId('save-state')).toHaveText('Saved');
+    await tobias.getByLabel('Title').fill('Tall towers');
+    await expect(tobias.getByText('Maren changed this part meanwhile').first()).toBeVisible();
+    await expect(tobias.getByTestId('save-state')).toHaveText('Not saved');
+    // What was typed and not saved outlives a reload.
+    await tobias.reload();
+    await expect(tobias.getByLabel('Title')).toHaveValue('Tall towers');
+    await tobias.getByRole('button', { name: 'Save mine over it' }).click();
+    await tobias.unroute('**/here');
+    await expect(tobias.getByTestId('save-state')).toHaveText('Saved');
+    await expect(maren.getByLabel('Title')).toHaveValue('Tall towers');
+  });
+  await test.step('a lost connection is said, and what was typed arrives when it is back', async () => {
+    await maren.route('**/sheet/task', (route) => route.abort());
+    await maren.getByRole('textbox', { name: 'Brief' }).fill('Draw one you know.');
+    await expect(maren.getByTestId('save-state')).toHaveText('Offline, kept here');
+    await maren.unroute('**/sheet/task');
+    await expect(maren.getByTestId('save-state')).toHaveText('Saved');
+    await expect(tobias.getByRole('textbox', { name: 'Brief' })).toHaveValue('Draw one you know.', { timeout: 20_000 });
+  });
+});

@@ -40,7 +40,7 @@ export function parsed<const O extends Record<string, { type: 'string' }>>(
   const { values, positionals } = parsedBy(usage, () => parseArgs({ args, allowPositionals: true, options }));
   const fits = typeof wanted === 'number' ? positionals.length === wanted : positionals.length >= wanted.least;
   if (!fits) throw new Refusal(`usage: ${usage}`);
-  return { values: values as Partial<Record<keyof O, string>>, words: positionals };
+  return { values: values, words: positionals };
 }
 
 function parsedBy<T>(usage: string, parse: () => T): T {

@@ -1,8 +1,7 @@
 import type { INestApplication } from '@nestjs/common';
 import { writeAssignment } from '@ichnograph/core';
 import type { Assignment, TopicMap } from '@ichnograph/core';
-import type {
-  AccountsService} from '@ichnograph/server';
+import type { AccountsService } from '@ichnograph/server';
 import {
   actOf,
   Acts,

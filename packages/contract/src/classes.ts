@@ -7,7 +7,6 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
-  IsOptional,
   IsString,
   IsUUID,
   Length,

@@ -128,8 +128,7 @@ const SUBMISSION_FIELDS = {
 /** A frozen map bears its author's name in its title block. */
 async function withoutName(manager: EntityManager, workId: string): Promise<void> {
   const submissions = await manager.find(Submission, { where: { workId }, select: { id: true, map: true } });
-  for (const { id, map } of submissions)
-    await manager.update(Submission, { id }, { map: { ...map, author: '' } as object });
+  for (const { id, map } of submissions) await manager.update(Submission, { id }, { map: { ...map, author: '' } });
 }
 
 async function forget(manager: EntityManager, workId: string): Promise<void> {

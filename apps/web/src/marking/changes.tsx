@@ -71,7 +71,7 @@ function linesOf({ before, difference }: Changes, after: TopicMap, { legend }: A
     const key = `${list} ${is ?? `gone ${was}`}`;
     const line = lines.get(key) ?? {
       key,
-      words: is === null ? wordsIn(before, was!) : wordsIn(after, is),
+      words: is === null ? wordsIn(before, was) : wordsIn(after, is),
       id: is,
       what: [],
     };
