@@ -88,9 +88,9 @@ test('two teachers on one sheet see each other, and neither writes over the othe
   await maren.getByRole('button', { name: 'New assignment' }).click();
   await maren.getByLabel('Title').fill('Towers');
   await expect(maren.getByTestId('save-state')).toHaveText('Saved');
-  const [, id] = /assignments\/([^/]+)\/sheet/.exec(maren.url())!;
-  const { me } = (await (await tobias.request.get(`${school.url}/api/welcome`)).json()) as { me: { id: string } };
-  await maren.request.post(`${school.url}/api/assignments/${id}/collaborators`, { data: { accountId: me.id } });
+  await maren.getByLabel('Colleague').selectOption('Tobias Lindqvist-Rao');
+  await maren.getByRole('button', { name: 'Share', exact: true }).click();
+  await expect(maren.getByRole('button', { name: 'Share no longer with Tobias' })).toBeVisible();
   await tobias.goto(maren.url());
   await expect(tobias.getByLabel('Title')).toHaveValue('Towers');
   await expect(maren.getByTestId('others')).toHaveText('Tobias is here too');

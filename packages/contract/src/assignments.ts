@@ -48,6 +48,8 @@ export interface AssignmentRow {
   owner: Person;
   /** the owner and collaborators change and give out; others who see it teach a class that has it */
   mayChange: boolean;
+  /** those beside the owner who change it and give it out */
+  sharedWith: Person[];
   publications: PublicationRow[];
 }
 

@@ -103,7 +103,7 @@ export class AssignmentsService {
       this.classes.classIdsOf(accountId, STAFF),
     ]);
     const extensions = await this.dueTimes.extensions(publications.map(({ id }) => id));
-    const extended = await this.accounts.people(extensions.map((one) => one.accountId));
+    const named = await this.accounts.people([...extensions, ...shared].map((one) => one.accountId));
     return assignments.map((assignment): AssignmentRow => {
       const { id, title, ownerId, createdAt } = assignment;
       const newest = revisions.filter((revision) => revision.assignmentId === id).at(-1);
@@ -117,6 +117,7 @@ export class AssignmentsService {
         begunAt: createdAt.toISOString(),
         owner: owners.get(ownerId)!,
         mayChange,
+        sharedWith: shared.flatMap((one) => (one.assignmentId === id ? (named.get(one.accountId) ?? []) : [])),
         // Who only teaches a class that has it need not know of the others.
         publications: publications
           .filter(({ assignmentId, classId }) => assignmentId === id && (mayChange || mine.includes(classId)))
@@ -124,7 +125,7 @@ export class AssignmentsService {
             ...publicationRowOf(publication),
             extensions: extensions
               .filter(({ publicationId }) => publicationId === publication.id)
-              .map(({ accountId: id, due }) => ({ person: extended.get(id)!, due: due.toISOString() })),
+              .map(({ accountId: id, due }) => ({ person: named.get(id)!, due: due.toISOString() })),
           })),
       };
     });

@@ -8,12 +8,13 @@ import { Trouble } from '../../ui/field';
 import { Remark, Section } from '../section';
 import { useSheetPage, useWritten } from '../use-sheet';
 import { PublicationRowView } from './publication-row';
+import { SharedWith } from './shared-with';
 
 /** Who has it, until when, and one class more. */
 export function ClassesSection() {
   const { detail } = useSheetPage();
   // The sheet's own answer stays as it was when it was opened; who has the assignment may have changed since.
-  const publications = useAssignment(detail.id).data?.publications ?? detail.publications;
+  const { publications, owner, sharedWith } = useAssignment(detail.id).data ?? detail;
   const classes = useClasses();
   const left = (classes.data ?? []).filter((one) => !publications.some(({ classId }) => classId === one.id));
   return (
@@ -30,6 +31,7 @@ export function ClassesSection() {
       {classes.data && classes.data.length > 0 && left.length === 0 && (
         <p className="text-quiet">All of your classes have it.</p>
       )}
+      <SharedWith assignmentId={detail.id} owner={owner} people={sharedWith} />
     </Section>
   );
 }
