@@ -31,6 +31,8 @@ function start(...more: string[]): { child: ChildProcess; said: () => string } {
   for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => (said += String(piece)));
   return { child, said: () => said };
 }
+/** Those whom the first page offers with one click. */
+const ON_THE_FIRST_PAGE = 7;
 const status = async (): Promise<number> =>
   fetch(`http://127.0.0.1:${port}/api/demo/people`).then(
     async (response) => ((await response.json()) as unknown[]).length,
@@ -45,19 +47,19 @@ test('a start that was killed while the school was loading leaves nothing half, 
   const second = start();
   await until('the second start', () => second.said().includes('Ready:'));
   expect(second.said()).toContain('beginning anew');
-  expect(await status()).toBe(6);
+  expect(await status()).toBe(ON_THE_FIRST_PAGE);
 
   // A server that ends by itself is started again.
   process.kill(Number(readFileSync(path.join(data, 'demo/server.pid'), 'utf8')), 'SIGKILL');
   await until('the server again', () => second.said().includes('serves again'));
   expect(second.said()).toContain('ended by itself');
-  expect(await status()).toBe(6);
+  expect(await status()).toBe(ON_THE_FIRST_PAGE);
 
   // What a killed start left behind is our own, and no other program's.
   second.child.kill('SIGKILL');
   const third = start();
   await until('the third start', () => third.said().includes('Ready:'));
-  expect(await status()).toBe(6);
+  expect(await status()).toBe(ON_THE_FIRST_PAGE);
   const fourth = start();
   await until('a refusal', () => fourth.said().includes('already running from this folder'));
   started.pop();
