@@ -121,6 +121,10 @@ test('a changed requirement: first what would change, then the revision; open wo
   // Twice is once: there is nothing more to move.
   expect((await tobias.post(`assignments/${id}/next-revision`)).status).toBe(204);
   expect((await tobias.get<AssignmentDetail>(`assignments/${id}`)).body.revision).toBe(2);
+  // What was returned cannot be opened again once it is closed, and so it stays returned.
+  await tobias.call('PATCH', `publications/${publicationId}`, { closed: true });
+  expect((await back.person.post(`works/${back.work.id}/revise`)).status).toBe(409);
+  expect((await back.person.get<WorkDetail>(`works/${back.work.id}`)).body.state).toBe('returned');
 });
 
 test('a typo is mended at once in what is given out, and is no new revision', async () => {

@@ -19,14 +19,16 @@ import type { Right } from '../live/index.js';
 import { WorkMember } from './work-member.entity.js';
 import { Work } from './work.entity.js';
 
+/** Whether nothing is drawn or handed in any more, whatever the state of a work. */
+const isShut = ({ closedAt, schoolClass }: Publication): boolean =>
+  closedAt !== null || Boolean(schoolClass?.archivedAt);
+
 /**
  * Whether the members may change their map: until it is handed in, and after that until the teacher begins to mark,
  * where one may hand in again; in a class that was put away nothing is drawn any more.
  */
 export const isOpen = ({ state, publication }: Pick<Work, 'state' | 'publication'>): boolean =>
-  !publication!.schoolClass?.archivedAt &&
-  !publication!.closedAt &&
-  (state === 'in progress' || (state === 'handed in' && publication!.mayHandInAgain));
+  !isShut(publication!) && (state === 'in progress' || (state === 'handed in' && publication!.mayHandInAgain));
 
 @Injectable()
 export class WorksService {
@@ -96,6 +98,8 @@ export class WorksService {
     if (!isMember) throw notFound('map');
     if (!work.publication!.mayHandInAgain)
       throw conflict('This assignment is handed in once. What was returned stays as it is.');
+    if (isShut(work.publication!))
+      throw conflict('This assignment is closed, or its class is put away. What was returned stays as it is.');
     await this.data.transaction(async (manager) => {
       const locked = await lockWork(manager, id);
       // Pressed twice, or an answer was lost: it is open, which is what was asked for.
