@@ -85,7 +85,7 @@ export const FIRST_PAGE: Record<string, string> = {
   juno: 'Student: half way through',
   kofi: 'Student: got the map back',
   amara: 'Student: has not begun',
-  tobias: 'Teacher: English, a draft, and a class of last term',
+  tobias: 'Teacher: English, with a draft',
   halina: 'Administrator',
 };
 
