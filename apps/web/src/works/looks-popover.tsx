@@ -3,6 +3,7 @@ import type { Assignment, Link, LinkLooks, Topic, TopicLooks } from '@ichnograph
 import { Shapes } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { buttonClass } from '../ui/button';
+import { Choice } from '../ui/choice';
 import { useEditor } from './editor';
 import { Swatches } from '../ui/swatches';
 
@@ -152,34 +153,6 @@ export function LooksPopover({
 
 const percent = (share: number | undefined): number | undefined =>
   share === undefined ? undefined : Math.round(share * 100);
-
-function Choice<T extends string>({
-  label,
-  options,
-  value,
-  onChange,
-}: {
-  label: string;
-  options: readonly T[];
-  value: T | undefined;
-  onChange: (value: T) => void;
-}) {
-  return (
-    <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
-      {label}
-      <select className="field py-1" value={value ?? ''} onChange={({ target }) => onChange(target.value as T)}>
-        {value === undefined && (
-          <option value="" disabled>
-            several
-          </option>
-        )}
-        {options.map((option) => (
-          <option key={option}>{option}</option>
-        ))}
-      </select>
-    </label>
-  );
-}
 
 function Figure({
   label,

@@ -154,7 +154,7 @@ export const PLANS: readonly Plan[] = [
     brief:
       'Draw the **steps** so that the arrows can be followed round, back to where they began. Add to each step what goes **in** and what comes **out**.',
     guidance:
-      'The water cycle, a machine’s cycle, how a law is made. For a process that ends, remove the requirement of the round.',
+      'For what comes round again: rain and rivers, the strokes of an engine, a year on a farm. Where it ends for good, take the requirement of the round out.',
     palette: 'brick',
     kinds: [
       root('Process', 'The process as a whole'),

@@ -38,7 +38,8 @@ export function BlankEditor({ requirement, name, rule, assignment, onChange }: P
             defaultValue={value === undefined ? undefined : Math.round((value as number) * per * 1e6) / 1e6}
             onChange={({ target }) => {
               if (target.value === '') {
-                if (mayBeEmpty) onChange(undefined);
+                // A sign alone, or letters, reads as empty too: that is no wish to say nothing.
+                if (mayBeEmpty && !target.validity.badInput) onChange(undefined);
               } else if (target.validity.valid) onChange(target.valueAsNumber / per);
             }}
           />

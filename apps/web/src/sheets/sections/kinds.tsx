@@ -5,6 +5,7 @@ import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { KindSample, LinkSample } from '../../map';
 import { Button, buttonClass } from '../../ui/button';
+import { Choice } from '../../ui/choice';
 import { Menu, MenuItem } from '../../ui/menu';
 import { Swatches } from '../../ui/swatches';
 import { Remark } from '../section';
@@ -148,14 +149,19 @@ export function LinkKindRow({
             value={kind.colour ?? '#333333'}
             onChange={(colour) => onChange({ colour })}
           />
-          <Pick
+          <Choice
             label="Path"
             options={ROUTES}
             value={kind.route ?? 'straight'}
             onChange={(route) => onChange({ route })}
           />
-          <Pick label="Stroke" options={DASHES} value={kind.dash ?? 'solid'} onChange={(dash) => onChange({ dash })} />
-          <Pick
+          <Choice
+            label="Stroke"
+            options={DASHES}
+            value={kind.dash ?? 'solid'}
+            onChange={(dash) => onChange({ dash })}
+          />
+          <Choice
             label="Arrow"
             options={ARROWS}
             value={kind.arrow ?? 'forward'}
@@ -246,29 +252,6 @@ const ShapeSample = ({ shape }: { shape: Shape }) => (
     <path d={`${pathData(outlineOf(shape, { x: 0, y: 0, width: 27, height: 15 }))}Z`} fill="#fff" stroke="#16202e" />
   </svg>
 );
-
-function Pick<T extends string>({
-  label,
-  options,
-  value,
-  onChange,
-}: {
-  label: string;
-  options: readonly T[];
-  value: T;
-  onChange: (value: T) => void;
-}) {
-  return (
-    <label className="grid grid-cols-[6rem_1fr] items-center gap-2">
-      {label}
-      <select className="field" value={value} onChange={({ target }) => onChange(target.value as T)}>
-        {options.map((option) => (
-          <option key={option}>{option}</option>
-        ))}
-      </select>
-    </label>
-  );
-}
 
 export function ListMenu({
   name,
