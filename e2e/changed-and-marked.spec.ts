@@ -121,4 +121,11 @@ test('two teachers on one sheet see each other, and neither writes over the othe
     await expect(maren.getByTestId('save-state')).toHaveText('Saved');
     await expect(tobias.getByRole('textbox', { name: 'Brief' })).toHaveValue('Draw one you know.', { timeout: 20_000 });
   });
+  await test.step('the canvas of the sheet knows what was written a moment before', async () => {
+    await maren.getByRole('button', { name: /Add a requirement/ }).click();
+    await maren.getByPlaceholder(/Type a word/).fill('joined into one');
+    await maren.keyboard.press('Enter');
+    await maren.getByRole('link', { name: 'Draw the starter map' }).click();
+    await expect(maren.getByTestId('checks')).toContainText('Everything is joined into one map');
+  });
 });

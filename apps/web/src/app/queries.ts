@@ -47,7 +47,10 @@ export const useTeacherTasks = () => useQuery(read<TeacherTask[]>('today/teacher
 export const useAssignments = () => useQuery(read<AssignmentRow[]>('assignments'));
 export const useAssignment = (id: string) => useQuery(read<AssignmentDetail>(`assignments/${id}`));
 export const useTrials = (id: string) => useQuery(read<TrialMapDetail[]>(`assignments/${id}/trials`));
-/** Asked for once: what is being written must not be replaced by an answer. */
+/**
+ * Asked for once: what is being written must not be replaced by an answer. What another page asked for is not fresh enough
+ * to begin from: see `isFetchedAfterMount`.
+ */
 export const useSheetDetail = (id: string) =>
   useQuery({
     ...read<SheetDetail>(`assignments/${id}/sheet`),

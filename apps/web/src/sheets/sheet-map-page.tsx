@@ -16,7 +16,7 @@ const NAMES = { starter: 'Starter map', reference: 'Reference map' } as const;
 export function SheetMapPage({ which }: { which: 'starter' | 'reference' }) {
   const id = useParams().id!;
   const sheet = useSheetDetail(id);
-  if (sheet.data === undefined) return <Waiting of={sheet} what="Opening the map …" />;
+  if (sheet.data === undefined || !sheet.isFetchedAfterMount) return <Waiting of={sheet} what="Opening the map …" />;
   const document = which === 'starter' ? starterDocument(id) : referenceDocument(id);
   return <Drawn detail={sheet.data} name={NAMES[which]} source={{ id: `${which}-${id}`, document, own: true }} />;
 }
@@ -27,7 +27,7 @@ export function TrialMapPage() {
   const sheet = useSheetDetail(id);
   const trials = useTrials(id);
   const trial = trials.data?.find((one) => one.id === trialId);
-  if (sheet.data === undefined) return <Waiting of={sheet} what="Opening the map …" />;
+  if (sheet.data === undefined || !sheet.isFetchedAfterMount) return <Waiting of={sheet} what="Opening the map …" />;
   if (trial === undefined) return <Waiting of={trials} what="Opening the map …" />;
   return (
     <Drawn

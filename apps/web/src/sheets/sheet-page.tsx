@@ -37,7 +37,7 @@ import type { OpenSheet } from './use-sheet';
 
 export function SheetPage() {
   const sheet = useSheetDetail(useParams().id!);
-  if (sheet.data === undefined) return <Waiting of={sheet} what="Opening the sheet …" />;
+  if (sheet.data === undefined || !sheet.isFetchedAfterMount) return <Waiting of={sheet} what="Opening the sheet …" />;
   return <OpenedSheet key={sheet.data.id} detail={sheet.data} />;
 }
 
