@@ -55,6 +55,8 @@ export class LiveService implements BeforeApplicationShutdown {
   private readonly rights = new Map<string, RightOf>();
   private readonly held = new Map<string, Held>();
   private readonly turns = new Map<string, Promise<void>>();
+  /** Let in at the door, and not looked at since because the database was away. */
+  private readonly toLookAt = new Set<Connection>();
   private readonly timers: NodeJS.Timeout[] = [];
 
   private readonly hocuspocus: Hocuspocus = new Hocuspocus({
@@ -84,9 +86,12 @@ export class LiveService implements BeforeApplicationShutdown {
       // A client that comes back learns at once what of its own is stored already.
       connection.sendStateless(JSON.stringify(this.storedOf(documentName)));
       // Between the question at the door and now the state of the work may have become another.
-      await this.inTurn(documentName, () => this.look(connection));
+      await this.inTurn(documentName, () => this.lookAfterTheDoor(connection));
     },
     onDisconnect: ({ document, documentName }) => {
+      for (const connection of this.toLookAt)
+        if (!document.getConnections().includes(connection) && connection.document === document)
+          this.toLookAt.delete(connection);
       for (const socket of this.signedIn.keys())
         if (!document.getConnections().some(({ webSocket }) => webSocket === socket)) socket.open.delete(documentName);
       return Promise.resolve();
@@ -138,6 +143,8 @@ export class LiveService implements BeforeApplicationShutdown {
       setInterval(() => this.showOut(({ session }) => session.expiresAt <= this.clock.now()), 60_000),
       setInterval(() => {
         for (const name of this.hocuspocus.documents.keys()) this.tell(name, this.storedOf(name));
+        for (const connection of this.toLookAt)
+          void this.inTurn(connection.document.name, () => this.lookAfterTheDoor(connection));
       }, HEARTBEAT_MS),
     );
   }
@@ -193,14 +200,24 @@ export class LiveService implements BeforeApplicationShutdown {
   }
 
   /** Looks again at what an open connection may do, and lets it do that and no more. */
-  private async look(connection: Connection): Promise<void> {
+  private async look(connection: Connection, whenNobodyAnswers?: () => void): Promise<void> {
     const { signedIn } = contextOf(connection)!;
     try {
       connection.readOnly = (await this.admit(connection.document.name, signedIn)) === 'read';
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
-      connection.close({ code: 4403, reason: error.reason });
+      if (error.reason === 'try again' && whenNobodyAnswers) whenNobodyAnswers();
+      else connection.close({ code: 4403, reason: error.reason });
     }
+  }
+
+  /**
+   * The door has just let this one in: while nobody can be asked, that stands, and is looked at again as soon as
+   * somebody can. Who is shown out here would read that the network is away, where only storing is.
+   */
+  private async lookAfterTheDoor(connection: Connection): Promise<void> {
+    this.toLookAt.delete(connection);
+    await this.look(connection, () => this.toLookAt.add(connection));
   }
 
   private refusesChange(name: string): { code: number; reason: string } | null {
