@@ -55,6 +55,6 @@ export class Stack {
 
   async remove() {
     if (this.server) await stopServer(this.server);
-    await this.database.remove();
+    await this.database?.remove();
   }
 }

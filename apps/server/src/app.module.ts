@@ -6,6 +6,7 @@ import type { Logger } from 'pino';
 import { AccountsModule } from './accounts/index.js';
 import { ActsModule } from './acts/index.js';
 import { AssignmentsModule } from './assignments/index.js';
+import { BeginningsModule } from './beginnings/index.js';
 import { ClassesModule } from './classes/index.js';
 import { Clock } from './common/clock.js';
 import { ProblemFilter } from './common/problem.filter.js';
@@ -61,6 +62,7 @@ export class AppModule {
         AssignmentsModule,
         LiveModule,
         SheetsModule,
+        BeginningsModule,
         WorksModule,
         SubmissionsModule,
         MarkingModule,

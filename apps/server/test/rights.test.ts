@@ -59,6 +59,10 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'POST /classes/join': { expect: [401, 422, 422, 403, 403, 403, 403], body: { code: 'none' } },
   'POST /classes/:id/join-code': { expect: [401, 403, 403, 200, 404, 404, 200], body: { open: false } },
   'POST /classes/:id/students': { expect: [401, 403, 403, 422, 422, 422, 422], body: { people: [] } },
+  'POST /classes/:id/known-names': {
+    expect: [401, 403, 403, 200, 404, 404, 200],
+    body: { people: [{ givenName: 'Noor', familyName: '' }] },
+  },
   'POST /classes/:id/people/:accountId/reset-password': { expect: [401, 403, 403, 404, 404, 404, 404] },
   'POST /classes/:id/people/:accountId/move': {
     expect: [401, 403, 403, 404, 404, 404, 404],
@@ -79,6 +83,18 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /assignments/:id/trials': { expect: [401, 403, 403, 200, 403, 404, 403] },
   'POST /assignments/:id/trials': { expect: [401, 403, 403, 201, 403, 404, 403], body: { name: 'A tangle' } },
   'DELETE /assignments/:id/trials/:trialId': { expect: [401, 403, 403, 204, 403, 404, 403] },
+  'POST /classes/:id/standing-rules': { expect: [401, 403, 403, 201, 404, 404, 403] },
+  'GET /assignments/:id/amended-rules': { expect: [401, 403, 403, 404, 403, 404, 403] },
+  'POST /assignments/:id/amended-rules': { expect: [401, 403, 403, 404, 403, 404, 403], body: { assignments: [] } },
+  'POST /assignments/:id/follow-rules': { expect: [401, 403, 403, 422, 403, 404, 403] },
+  'GET /ready-made': { expect: [401, 403, 403, 200, 200, 200, 403] },
+  'POST /ready-made': {
+    expect: [401, 403, 403, 404, 404, 404, 403],
+    body: { assignmentId: 'NOBODY', guidance: '' },
+  },
+  'DELETE /ready-made/:id': { expect: [401, 403, 403, 404, 404, 404, 403] },
+  'PATCH /assignments/:id': { expect: [401, 403, 403, 204, 403, 404, 403], body: { archived: false } },
+  'GET /assignments/:id/class-maps': { expect: [401, 403, 403, 200, 403, 404, 403] },
   'GET /assignments/:id/next-revision': { expect: [401, 403, 403, 200, 403, 404, 403] },
   'PATCH /publications/:id': { expect: [401, 403, 403, 204, 404, 404, 403] },
   'POST /publications/:id/extensions': {
@@ -104,6 +120,7 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
     body: { client: 'c', count: 0 },
   },
   'GET /submissions/:id': { expect: [401, 200, 404, 200, 200, 404, 404] },
+  'GET /submissions/:id/reference': { expect: [401, 404, 404, 404, 404, 404, 404] },
   'GET /submissions/:id/judgements': { expect: [401, 200, 404, 200, 200, 404, 404] },
   'PUT /submissions/:id/judgements': {
     expect: [401, 403, 403, 404, 404, 404, 403],
@@ -164,6 +181,7 @@ test('who may do what, route by route', async () => {
     works: work.id,
     submissions: submission,
     comments: comment,
+    'ready-made': '00000000-0000-4000-8000-000000000000',
   };
   const nobody = '00000000-0000-4000-8000-000000000000';
   for (const [route, { expect: wanted, body }] of Object.entries(ROWS)) {

@@ -17,9 +17,27 @@ export class NewPublication {
   @IsISO8601({ strict: true }, { message: 'choose a due date and time' })
   due?: string;
 
+  /** an instant with offset; left out or null: at once */
+  @IsOptional()
+  @IsISO8601({ strict: true }, { message: 'choose a date and time to open it' })
+  opens?: string;
+
   @IsOptional()
   @IsBoolean()
   mayHandInAgain?: boolean;
+
+  /** whether a student sees the reference map once their map is returned */
+  @IsOptional()
+  @IsBoolean()
+  showsReference?: boolean;
+}
+
+/** What is left out stays as it is. */
+export class ChangeAssignment {
+  /** put away, or taken out again */
+  @IsOptional()
+  @IsBoolean()
+  archived?: boolean;
 }
 
 export class ShareAssignment {
@@ -34,6 +52,9 @@ export interface PublicationRow {
   revision: number;
   due: string | null;
   mayHandInAgain: boolean;
+  /** until then its students do not see it */
+  opens: string | null;
+  showsReference: boolean;
   closed: boolean;
   extensions: ExtensionRow[];
 }
@@ -50,7 +71,17 @@ export interface AssignmentRow {
   mayChange: boolean;
   /** those beside the owner who change it and give it out */
   sharedWith: Person[];
+  archived: boolean;
+  /** the class whose standing rules these are; null for an assignment that can be given out */
+  rulesOf: ClassName | null;
+  /** the class whose standing rules it began with, and whether it took over the newest ones */
+  follows: (ClassName & { newest: boolean }) | null;
   publications: PublicationRow[];
+}
+
+export interface ClassName {
+  classId: string;
+  className: string;
 }
 
 export interface AssignmentDetail extends AssignmentRow {

@@ -55,6 +55,11 @@ export class NewStudents {
   people!: NewStudent[];
 }
 
+/** Which of these names somebody in the school has already, as positions in what was sent. */
+export interface KnownNames {
+  known: number[];
+}
+
 export class JoinClass {
   @IsString()
   @Length(1, 40, { message: 'type the code your teacher gave you' })

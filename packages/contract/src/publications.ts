@@ -10,6 +10,16 @@ export class ChangePublication {
   @IsISO8601({ strict: true }, { message: 'choose a due date and time' })
   due?: string | null;
 
+  /** an instant with offset; null: at once */
+  @IsOptional()
+  @ValidateIf((change: ChangePublication) => change.opens !== null)
+  @IsISO8601({ strict: true }, { message: 'choose a date and time to open it' })
+  opens?: string | null;
+
+  @IsOptional()
+  @IsBoolean()
+  showsReference?: boolean;
+
   @IsOptional()
   @IsBoolean()
   mayHandInAgain?: boolean;
@@ -53,6 +63,16 @@ export interface ChangeForWork {
   outOf: number;
   /** results that come out otherwise, by requirement; null where there is none on that side */
   results: { requirement: string; before: number | null; after: number | null }[];
+}
+
+/** A map of the class as it is now: what was handed in last, or what is being drawn. */
+export interface ClassMap {
+  workId: string;
+  members: Person[];
+  className: string;
+  state: WorkState;
+  /** a map file's JSON value */
+  map: Record<string, unknown>;
 }
 
 export interface RevisionPreview {

@@ -1,4 +1,4 @@
-import { IsInt, IsObject, IsOptional, IsString, Length, Min } from 'class-validator';
+import { ArrayMaxSize, IsArray, IsInt, IsObject, IsOptional, IsString, IsUUID, Length, MaxLength, Min } from 'class-validator';
 import type { Person } from './accounts.js';
 import type { AssignmentRow } from './assignments.js';
 
@@ -36,6 +36,56 @@ export class NewSheet {
   @IsString()
   @Length(36, 36)
   copyOf?: string;
+
+  /** a class whose standing rules an empty sheet begins with */
+  @IsOptional()
+  @IsUUID(undefined, { message: 'choose a class' })
+  forClass?: string;
+}
+
+/** Keeps an assignment, as it is written now, for all teachers of the school to begin from. */
+export class KeepReadyMade {
+  @IsUUID(undefined, { message: 'choose an assignment' })
+  assignmentId!: string;
+
+  @IsString()
+  @MaxLength(2000, { message: 'what it is good for has room for 2,000 characters' })
+  guidance!: string;
+}
+
+export interface ReadyMadeRow {
+  id: string;
+  title: string;
+  guidance: string;
+  owner: Person;
+  mine: boolean;
+}
+
+/** Which assignments take over the amended rules. */
+export class AmendRules {
+  @IsArray()
+  @ArrayMaxSize(500)
+  @IsUUID(undefined, { each: true })
+  assignments!: string[];
+}
+
+/** What amended rules would change on one sheet. Codes and ids of core's `followRules`. */
+export interface RulesForAssignment {
+  id: string;
+  title: string;
+  owner: Person;
+  mayChange: boolean;
+  /** how many classes have it: they get what changes with its next revision */
+  given: number;
+  changes: { of: string; id?: string; does: string }[];
+}
+
+export interface RulesPreview {
+  /** 0 before they were first put in force */
+  revision: number;
+  /** whether what is written differs from the rules in force */
+  differs: boolean;
+  assignments: RulesForAssignment[];
 }
 
 export interface SheetPartState {

@@ -2,14 +2,14 @@ import { IsIn, IsNumber, IsOptional, IsString, Length, MaxLength, ValidateIf } f
 import type { Person } from './accounts.js';
 import type { SubmissionRow, WorkState } from './works.js';
 
-export const ANCHORS = ['topic', 'link', 'result', 'map'] as const;
+export const ANCHORS = ['topic', 'link', 'proposition', 'result', 'map'] as const;
 export type Anchor = (typeof ANCHORS)[number];
 
 export class NewComment {
-  @IsIn(ANCHORS, { message: 'a comment speaks of a topic, a link, a result or the whole map' })
+  @IsIn(ANCHORS, { message: 'a comment speaks of a topic, a link, a proposition, a result or the whole map' })
   anchor!: Anchor;
 
-  /** the topic's, link's or requirement's id; left out for the whole map */
+  /** the topic's, link's or requirement's id, for a proposition its link's; left out for the whole map */
   @IsOptional()
   @IsString()
   @Length(1, 200)
@@ -111,6 +111,8 @@ export interface SubmissionDetail {
   report: Record<string, unknown>;
   /** whether a member has read what was returned */
   opened: boolean;
+  /** whether its student may see the reference map now */
+  showsReference: boolean;
   /** all of the work's, newest first */
   submissions: SubmissionRow[];
 }

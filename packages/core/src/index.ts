@@ -78,6 +78,8 @@ export { asItsKind, askToComplete, setLinkKind, setLooks, setTopicKind } from '.
 export { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './commands/whole-map.js';
 export type { Copied } from './commands/whole-map.js';
 export { freeSpot } from './commands/free-spot.js';
+export { followRules, RULE_PARTS, rulesOf, sheetFrom } from './standing/standing-rules.js';
+export type { RuleChange, StandingRules } from './standing/standing-rules.js';
 export { readOutline } from './outline/outline.js';
 export { starterFrom } from './outline/starter.js';
 export type { OutlineMessage, OutlineTerm } from './outline/outline.js';

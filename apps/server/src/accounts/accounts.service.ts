@@ -113,6 +113,21 @@ export class AccountsService {
     return password;
   }
 
+  /** Which of these names a student of the school has, whatever their letters' case. @returns their positions */
+  async known(people: readonly NewStudent[]): Promise<number[]> {
+    const key = (given: string, family: string): string => `${given.trim()} ${family.trim()}`.toLocaleLowerCase('en');
+    // The database's comparison forgives more than letters' case: what it finds is compared again here.
+    const found = await this.accounts.find({
+      where: people.map(({ givenName, familyName }) => ({
+        givenName: givenName.trim(),
+        familyName: familyName.trim(),
+        role: 'student' as const,
+      })),
+    });
+    const names = new Set(found.map(({ givenName, familyName }) => key(givenName, familyName)));
+    return people.flatMap(({ givenName, familyName }, i) => (names.has(key(givenName, familyName)) ? [i] : []));
+  }
+
   /** Accounts for students of these names, each with a sign-in name that nobody has and a first password. */
   async createStudents(people: readonly NewStudent[], manager: EntityManager): Promise<Card[]> {
     const cards: Card[] = [];

@@ -1,11 +1,11 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { AssignmentRow, PublicationRow } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
+import { DataSource, In, IsNull } from 'typeorm';
 import type { Account } from '../accounts/index.js';
 import { AccountsService } from '../accounts/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
-import { conflict, forbidden, notFound } from '../common/problem.js';
+import { conflict, forbidden, notFound, refused } from '../common/problem.js';
 import { unlessTaken } from '../common/database-errors.js';
 import { Assignment } from './assignment.entity.js';
 import { Collaborator } from './collaborator.entity.js';
@@ -34,7 +34,13 @@ export class AssignmentsService {
     const ids = [...shared.map(({ assignmentId }) => assignmentId), ...published.map((one) => one.assignmentId)];
     const seen = await this.data
       .getRepository(Assignment)
-      .find({ where: [{ ownerId: accountId }, { id: In(ids) }], order: { createdAt: 'DESC' } });
+      .find({
+        where: [
+          { ownerId: accountId, rulesOf: IsNull() },
+          { id: In(ids), rulesOf: IsNull() },
+        ],
+        order: { createdAt: 'DESC' },
+      });
     return this.rowsOf(seen, accountId);
   }
 
@@ -63,10 +69,12 @@ export class AssignmentsService {
 
   async mayChange(id: string, accountId: string): Promise<boolean> {
     const [assignment, shared] = await Promise.all([
-      this.data.getRepository(Assignment).existsBy({ id, ownerId: accountId }),
+      this.data.getRepository(Assignment).findOneBy({ id }),
       this.data.getRepository(Collaborator).existsBy({ assignmentId: id, accountId }),
     ]);
-    return assignment || shared;
+    // A class's rules are its teachers', whoever wrote them first.
+    if (assignment?.rulesOf) return (await this.classes.partIn(assignment.rulesOf, accountId)) === 'teacher';
+    return assignment?.ownerId === accountId || shared;
   }
 
   private async maySee(assignment: Assignment, accountId: string): Promise<boolean> {
@@ -82,6 +90,51 @@ export class AssignmentsService {
     if (!(await this.mayChange(id, accountId)))
       throw forbidden('This assignment is a colleague’s. Ask them to share it with you.');
     return found;
+  }
+
+  /** Puts an assignment away, and closes it where it is given out; or takes it out again. */
+  async archive(id: string, archivedAt: Date | null, accountId: string): Promise<void> {
+    const { rulesOf } = await this.changeable(id, accountId);
+    if (rulesOf) throw refused('Standing rules stay with their class.');
+    await this.data.transaction(async (manager) => {
+      await manager.update(Assignment, { id }, { archivedAt });
+      if (archivedAt) await manager.update(Publication, { assignmentId: id, closedAt: IsNull() }, { closedAt: archivedAt });
+    });
+  }
+
+  /** Whose standing rules these assignments are, and whose they began with. */
+  private async rulesOf(
+    assignments: readonly Assignment[],
+  ): Promise<(assignment: Assignment) => Pick<AssignmentRow, 'rulesOf' | 'follows'>> {
+    const followed = assignments.flatMap(({ follows }) => follows ?? []);
+    const revisions = await this.data
+      .getRepository(Revision)
+      .find({ where: { id: In(followed) }, select: { id: true, assignmentId: true, number: true } });
+    const rules = await this.data
+      .getRepository(Assignment)
+      .findBy({ id: In(revisions.map(({ assignmentId }) => assignmentId)) });
+    const newest = await this.data
+      .getRepository(Revision)
+      .find({ where: { assignmentId: In(rules.map(({ id }) => id)) }, select: { assignmentId: true, number: true } });
+    const names = await this.classes.namesOf([...assignments, ...rules].flatMap((one) => one.rulesOf ?? []));
+    const nameOf = (classId: string) => ({ classId, className: names.get(classId)! });
+    return ({ rulesOf, follows }) => {
+      const revision = revisions.find(({ id }) => id === follows);
+      const from = rules.find(({ id }) => id === revision?.assignmentId)?.rulesOf;
+      return {
+        rulesOf: rulesOf ? nameOf(rulesOf) : null,
+        follows:
+          revision && from
+            ? {
+                ...nameOf(from),
+                newest: newest.every(
+                  ({ assignmentId, number }) =>
+                    assignmentId !== revision.assignmentId || number <= revision.number,
+                ),
+              }
+            : null,
+      };
+    };
   }
 
   private async givenTo(classIds: readonly string[]): Promise<Publication[]> {
@@ -102,13 +155,15 @@ export class AssignmentsService {
       this.accounts.people(assignments.map(({ ownerId }) => ownerId)),
       this.classes.classIdsOf(accountId, STAFF),
     ]);
+    const rules = await this.rulesOf(assignments);
     const extensions = await this.dueTimes.extensions(publications.map(({ id }) => id));
     const named = await this.accounts.people([...extensions, ...shared].map((one) => one.accountId));
     return assignments.map((assignment): AssignmentRow => {
-      const { id, title, ownerId, createdAt } = assignment;
+      const { id, title, ownerId, createdAt, archivedAt, rulesOf } = assignment;
       const newest = revisions.filter((revision) => revision.assignmentId === id).at(-1);
-      const mayChange =
-        ownerId === accountId || shared.some((one) => one.assignmentId === id && one.accountId === accountId);
+      const mayChange = rulesOf
+        ? mine.includes(rulesOf)
+        : ownerId === accountId || shared.some((one) => one.assignmentId === id && one.accountId === accountId);
       return {
         id,
         title,
@@ -118,6 +173,8 @@ export class AssignmentsService {
         owner: owners.get(ownerId)!,
         mayChange,
         sharedWith: shared.flatMap((one) => (one.assignmentId === id ? (named.get(one.accountId) ?? []) : [])),
+        archived: archivedAt !== null,
+        ...rules(assignment),
         // Who only teaches a class that has it need not know of the others.
         publications: publications
           .filter(({ assignmentId, classId }) => assignmentId === id && (mayChange || mine.includes(classId)))
@@ -139,6 +196,8 @@ const publicationRowOf = ({
   revision,
   due,
   mayHandInAgain,
+  opensAt,
+  showsReference,
   closedAt,
 }: Publication): Omit<PublicationRow, 'extensions'> => ({
   id,
@@ -147,5 +206,7 @@ const publicationRowOf = ({
   revision: revision!.number,
   due: due?.toISOString() ?? null,
   mayHandInAgain,
+  opens: opensAt?.toISOString() ?? null,
+  showsReference,
   closed: closedAt !== null,
 });

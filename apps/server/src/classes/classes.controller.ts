@@ -8,7 +8,7 @@ import {
   NewEnrolment,
   NewStudents,
 } from '@ichnograph/contract';
-import type { Card, ClassRow, Person, RosterEntry } from '@ichnograph/contract';
+import type { Card, ClassRow, KnownNames, Person, RosterEntry } from '@ichnograph/contract';
 import { AccountsService, For, personOf, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { Acting, Acts } from '../acts/index.js';
@@ -82,6 +82,13 @@ export class ClassesController {
     @Body() wanted: NewStudents,
   ): Promise<Card[]> {
     return this.rosters.bringIn(id, wanted, account, named);
+  }
+
+  @For('administrator', 'teacher')
+  @Post(':id/known-names')
+  @HttpCode(200)
+  async known(@Who() { account }: SignedIn, @Id() id: string, @Body() wanted: NewStudents): Promise<KnownNames> {
+    return { known: await this.rosters.known(id, wanted, account) };
   }
 
   @For('administrator', 'teacher')

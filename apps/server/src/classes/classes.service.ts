@@ -104,6 +104,12 @@ export class ClassesService {
     return made;
   }
 
+  async namesOf(ids: readonly string[]): Promise<Map<string, string>> {
+    if (ids.length === 0) return new Map();
+    const classes = await this.data.getRepository(SchoolClass).findBy({ id: In([...ids]) });
+    return new Map(classes.map(({ id, name }) => [id, name]));
+  }
+
   async byId(id: string): Promise<SchoolClass> {
     const found = await this.data.getRepository(SchoolClass).findOneBy({ id });
     if (!found) throw notFound('class');

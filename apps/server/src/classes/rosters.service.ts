@@ -51,6 +51,12 @@ export class RostersService {
     return cards;
   }
 
+  /** Which of these names the school knows already: they may be somebody who has an account. */
+  async known(classId: string, { people }: NewStudents, account: Account): Promise<number[]> {
+    await this.managed(classId, account);
+    return this.accounts.known(people);
+  }
+
   /** A first password again for a student of one's class. */
   async resetPassword(classId: string, accountId: string, by: Account): Promise<Card> {
     await this.managed(classId, by);

@@ -5,6 +5,7 @@ import { Assignment, Collaborator, Extension, Publication, Revision } from '../a
 import { Enrolment, SchoolClass } from '../classes/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
 import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
+import { ReadyMade } from '../beginnings/index.js';
 import type { Settings } from '../settings.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
 import { Submission } from '../submissions/index.js';
@@ -12,6 +13,7 @@ import { Work, WorkMember } from '../works/index.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
+import { StandingRules1700000000004 } from './migrations/4-standing-rules.js';
 
 /** `type: 'mariadb'`, migrations only: with `mysql` or `synchronize` columns would be dropped and made anew. */
 export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => ({
@@ -39,6 +41,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Extension,
     SheetPart,
     TrialMap,
+    ReadyMade,
     Work,
     WorkMember,
     LiveDocument,
@@ -49,5 +52,5 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     JudgementEntry,
     MarkChange,
   ],
-  migrations: [FirstLoop1700000000001, SoundBase1700000000002, OwnAssignment1700000000003],
+  migrations: [FirstLoop1700000000001, SoundBase1700000000002, OwnAssignment1700000000003, StandingRules1700000000004],
 });

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, HttpCode, Patch, Post } from '@nestjs/common';
 import { ChangePublication, Extend, Revise } from '@ichnograph/contract';
-import type { RevisionPreview } from '@ichnograph/contract';
+import type { ClassMap, RevisionPreview } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { Acting } from '../acts/index.js';
@@ -21,6 +21,12 @@ export class RevisingController {
   @Get('assignments/:id/next-revision')
   preview(@Who() { account }: SignedIn, @Id() id: string): Promise<RevisionPreview> {
     return this.revising.preview(id, account.id);
+  }
+
+  @For('teacher')
+  @Get('assignments/:id/class-maps')
+  classMaps(@Who() { account }: SignedIn, @Id() id: string): Promise<ClassMap[]> {
+    return this.revising.classMaps(id, account.id);
   }
 
   @For('teacher')

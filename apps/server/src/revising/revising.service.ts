@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { adoptRevision, applyChanges, differsInWordingOnly } from '@ichnograph/core';
-import type { Assignment, CheckContext, Report } from '@ichnograph/core';
+import { adoptRevision, applyChanges, differsInWordingOnly, writeMap } from '@ichnograph/core';
+import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
 import { snapshotOf } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
-import type { ChangeForWork, ChangePublication, RevisionPreview, WorkState } from '@ichnograph/contract';
+import type { ChangeForWork, ChangePublication, ClassMap, RevisionPreview, WorkState } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
@@ -52,6 +52,19 @@ export class RevisingService {
     };
   }
 
+  /** The maps of all classes that have the assignment, for trying out what is asked. */
+  async classMaps(id: string, accountId: string): Promise<ClassMap[]> {
+    await this.assignments.changeable(id, accountId);
+    const maps: ClassMap[] = [];
+    for (const work of await this.works(id)) {
+      const submission = await this.submissionOf(work);
+      const map = submission ? await this.submissions.mapOf(submission.id) : await this.drawn(work);
+      const className = work.publication!.schoolClass!.name;
+      maps.push({ workId: work.id, members: membersOf(work), className, state: work.state, map: writeMap(map) });
+    }
+    return maps;
+  }
+
   /** Makes the sheet, as it stands, the newest revision, and moves works on to it. */
   async revise(id: string, returnedToo: boolean, named: Named): Promise<void> {
     await this.assignments.changeable(id, named.accountId);
@@ -87,10 +100,7 @@ export class RevisingService {
   private async changeFor(work: Work, next: Assignment): Promise<ChangeForWork> {
     const members = membersOf(work);
     const old = await this.revisions.bodyOf(work.revisionId);
-    const submission =
-      work.state === 'in progress'
-        ? null
-        : await this.data.getRepository(Submission).findOne({ where: { workId: work.id }, order: { number: 'DESC' } });
+    const submission = await this.submissionOf(work);
     const ids = members.map((member) => member.id);
     const context = {
       members: ids,
@@ -122,10 +132,20 @@ export class RevisingService {
     next: Assignment,
     context: CheckContext,
   ): Promise<[before: Report, after: Report]> {
-    const doc = await this.log.stored(workDocument(work.id));
-    const { map } = snapshotOf(doc!);
+    const map = await this.drawn(work);
     const moved = applyChanges(map, adoptRevision(map, old, next, { newId: randomUUID, by: '' }));
     return Promise.all([this.checks.check(map, old, context), this.checks.check(moved, next, context)]);
+  }
+
+  /** What was handed in last, unless it is being drawn again. */
+  private submissionOf(work: Work): Promise<Submission | null> {
+    return work.state === 'in progress'
+      ? Promise.resolve(null)
+      : this.data.getRepository(Submission).findOne({ where: { workId: work.id }, order: { number: 'DESC' } });
+  }
+
+  private async drawn(work: Work): Promise<TopicMap> {
+    return snapshotOf((await this.log.stored(workDocument(work.id)))!).map;
   }
 
   /** Moves a due time, closes or opens; those who draw just then are told what they may do now. */

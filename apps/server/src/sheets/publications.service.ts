@@ -29,14 +29,20 @@ export class PublicationsService {
   ) {}
 
   /** Gives the assignment, as its sheet stands, to a class of one's own. @returns the publication's id */
-  async publish(id: string, { classId, due, mayHandInAgain }: NewPublication, named: Named): Promise<string> {
-    await this.assignments.changeable(id, named.accountId);
+  async publish(id: string, { classId, due, opens, mayHandInAgain, showsReference }: NewPublication, named: Named): Promise<string> {
+    const { rulesOf } = await this.assignments.changeable(id, named.accountId);
+    if (rulesOf) throw refused('Standing rules are put in force, not given out.');
     if ((await this.classes.partIn(classId, named.accountId)) !== 'teacher') throw notFound('class');
     const now = this.clock.now();
     // No due time may be said by leaving it out, or by null, as answers say it.
     const dueDate = due == null ? null : new Date(due);
     if (dueDate && dueDate <= now)
       throw refused('The due time is past. Choose a later one.', [{ path: '$.due', reason: 'is past' }]);
+    const opensAt = opens == null ? null : new Date(opens);
+    if (opensAt && dueDate && opensAt >= dueDate)
+      throw refused('It would open after it is due. Choose an earlier time to open it.', [
+        { path: '$.opens', reason: 'is after the due time' },
+      ]);
     const body = await this.complete(id);
     return this.acts.once(named, 'publish', async (manager) => {
       const publication = {
@@ -46,6 +52,8 @@ export class PublicationsService {
         classId,
         due: dueDate,
         mayHandInAgain: mayHandInAgain ?? true,
+        opensAt,
+        showsReference: showsReference ?? false,
         closedAt: null,
         createdAt: now,
       };
@@ -56,14 +64,20 @@ export class PublicationsService {
     });
   }
 
-  /** Moves the due time, closes early or opens again, lets hand in again or not. */
-  async change(id: string, { due, mayHandInAgain, closed }: ChangePublication, accountId: string): Promise<void> {
+  /** Moves the due time, closes early or opens again, says from when, lets hand in again or not, shows the reference or not. */
+  async change(
+    id: string,
+    { due, opens, mayHandInAgain, showsReference, closed }: ChangePublication,
+    accountId: string,
+  ): Promise<void> {
     const publication = await this.own(id, accountId);
     // Saved whole: of a change of nothing there would be nothing to write.
     await this.data.getRepository(Publication).save({
       ...publication,
       ...(due !== undefined && { due: due === null ? null : new Date(due) }),
+      ...(opens !== undefined && { opensAt: opens === null ? null : new Date(opens) }),
       ...(mayHandInAgain !== undefined && { mayHandInAgain }),
+      ...(showsReference !== undefined && { showsReference }),
       ...(closed !== undefined && { closedAt: closed ? (publication.closedAt ?? this.clock.now()) : null }),
     });
   }

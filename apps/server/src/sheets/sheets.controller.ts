@@ -1,6 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Param, Post, Put, Res } from '@nestjs/common';
-import { emptySheet, readyMade, sheetOf } from '@ichnograph/core';
-import { BringInAssignment, NewPublication, NewSheet, NewTrialMap, SavePart } from '@ichnograph/contract';
+import { BringInAssignment, NewPublication, NewTrialMap, SavePart } from '@ichnograph/contract';
 import type { AssignmentDetail, SheetDetail, SheetNow, TrialMapDetail } from '@ichnograph/contract';
 import type { Response } from 'express';
 import { For, Who } from '../accounts/index.js';
@@ -8,7 +7,6 @@ import type { SignedIn } from '../accounts/index.js';
 import { Acting } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Id } from '../common/ids.js';
-import { notFound } from '../common/problem.js';
 import { PublicationsService } from './publications.service.js';
 import { SheetsService } from './sheets.service.js';
 
@@ -19,26 +17,6 @@ export class SheetsController {
     private readonly sheets: SheetsService,
     private readonly publications: PublicationsService,
   ) {}
-
-  /** A new sheet: empty, from a ready-made one, or a copy of an assignment that one may see. */
-  @Post('sheets')
-  async begin(
-    @Who() { account }: SignedIn,
-    @Acting() named: Named,
-    @Body() { copyOf, readyMade: wanted }: NewSheet,
-  ): Promise<SheetDetail> {
-    if (wanted !== undefined) {
-      const made = readyMade(wanted);
-      if (!made) throw notFound('ready-made assignment');
-      const maps = { starter: made.starter, reference: null };
-      return this.sheets.open(await this.sheets.begin(made.sheet, maps, named), account);
-    }
-    if (copyOf === undefined) return this.sheets.open(await this.sheets.begin(emptySheet(), NO_MAPS, named), account);
-    await this.sheets.detail(copyOf, account);
-    const body = await this.sheets.frozen(copyOf);
-    const title = `${body.title.slice(0, 290)} (copy)`;
-    return this.sheets.open(await this.sheets.begin(sheetOf({ ...body, title }), body, named), account);
-  }
 
   @Post()
   async bringIn(
@@ -110,5 +88,3 @@ export class SheetsController {
     return this.sheets.detail(id, account);
   }
 }
-
-const NO_MAPS = { starter: null, reference: null };

@@ -43,6 +43,8 @@ import { Presence } from './presence.js';
 import { SheetPart } from './sheet-part.entity.js';
 import { TrialMap } from './trial-map.entity.js';
 
+/** Whose standing rules a sheet is, or which revision of such it begins with. */
+export type RulesOfSheet = Partial<Pick<Assignment, 'rulesOf' | 'follows'>>;
 type Maps = Pick<AssignmentBody, 'starter' | 'reference'>;
 
 /** Assignments while they are written: parts that are saved one by one, and maps that are live documents. */
@@ -71,11 +73,19 @@ export class SheetsService {
   }
 
   /** Begins a sheet. @returns the assignment's id */
-  begin(sheet: Sheet, maps: Maps, named: Named): Promise<string> {
+  begin(sheet: Sheet, maps: Maps, named: Named, rules: RulesOfSheet = {}): Promise<string> {
     return this.acts.once(named, 'begin an assignment', async (manager) => {
       const id = randomUUID();
-      const [title, now] = [sheet.task.title, this.clock.now()];
-      await manager.insert(Assignment, { id, ownerId: named.accountId, title, createdAt: now });
+      await manager.insert(Assignment, {
+        id,
+        ownerId: named.accountId,
+        title: sheet.task.title,
+        createdAt: this.clock.now(),
+        rulesOf: null,
+        follows: null,
+        archivedAt: null,
+        ...rules,
+      });
       await this.write(manager, id, sheet, maps, named.accountId);
       return id;
     });
@@ -144,6 +154,23 @@ export class SheetsService {
     return saved;
   }
 
+  /** What is written of some parts, for whoever changes them in one go with something else. */
+  async written(id: string): Promise<Sheet> {
+    await this.ensure(id);
+    return Object.fromEntries((await this.parts(id)).map(({ part, body }) => [part, body])) as unknown as Sheet;
+  }
+
+  /** Writes over some parts, inside a transaction; who has the sheet open sees it follow. */
+  async replace(manager: EntityManager, assignmentId: string, parts: Partial<Sheet>, by: string): Promise<void> {
+    for (const [part, body] of Object.entries(parts))
+      await manager
+        .createQueryBuilder()
+        .update(SheetPart)
+        .set({ version: () => 'version + 1', body, changedBy: by, changedAt: this.clock.now() })
+        .where({ assignmentId, part })
+        .execute();
+  }
+
   /** A typo in what is given out is mended at once: words that no check reads need no new revision. */
   private async correct(id: string): Promise<void> {
     const newest = await this.revisions.newest(id);
@@ -199,15 +226,19 @@ export class SheetsService {
     };
   }
 
+  /** What a copy is made of, for whoever may see the assignment. */
+  async copyable(id: string, accountId: string): Promise<AssignmentBody> {
+    await this.assignments.row(id, accountId);
+    return this.frozen(id);
+  }
+
   /** The assignment as its sheet and its maps stand in committed transactions. It may be incomplete. */
   async frozen(id: string): Promise<AssignmentBody> {
-    await this.ensure(id);
-    const [parts, starter, reference] = await Promise.all([
-      this.parts(id),
+    const [sheet, starter, reference] = await Promise.all([
+      this.written(id),
       this.log.stored(starterDocument(id)),
       this.log.stored(referenceDocument(id)),
     ]);
-    const sheet = Object.fromEntries(parts.map(({ part, body }) => [part, body])) as unknown as Sheet;
     return assignmentOf(sheet, { starter: frozenMap(starter), reference: frozenMap(reference) });
   }
 

@@ -1,4 +1,5 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
+import { writeMap } from '@ichnograph/core';
 import type { Result } from '@ichnograph/core';
 import { HandIn } from '@ichnograph/contract';
 import type { SubmissionDetail, WorkDetail } from '@ichnograph/contract';
@@ -58,6 +59,11 @@ export class SubmissionsController {
     @Body() wanted: HandIn,
   ): Promise<SubmissionDetail> {
     return this.submissions.detail(await this.handIns.handIn(id, wanted, named), account);
+  }
+
+  @Get('submissions/:id/reference')
+  async reference(@Who() { account }: SignedIn, @Id() id: string): Promise<{ map: unknown }> {
+    return { map: writeMap(await this.submissions.reference(id, account)) };
   }
 
   @Get('submissions/:id')

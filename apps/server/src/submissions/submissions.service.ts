@@ -8,7 +8,7 @@ import {
   writeAssignment,
   writeMap,
 } from '@ichnograph/core';
-import type { Report, TopicMap } from '@ichnograph/core';
+import type { Assignment, Report, TopicMap } from '@ichnograph/core';
 import type { SubmissionDetail } from '@ichnograph/contract';
 import { DataSource, IsNull, Not } from 'typeorm';
 import type { Account } from '../accounts/index.js';
@@ -17,8 +17,15 @@ import { Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { notFound } from '../common/problem.js';
 import { membersOf, WorksService } from '../works/index.js';
+import type { Work } from '../works/index.js';
 import { submissionRowOf } from './submission-rows.js';
 import { Submission } from './submission.entity.js';
+
+const showsReference = (
+  { publication }: Work,
+  { returnedAt }: Submission,
+  { reference }: Assignment,
+): boolean => publication!.showsReference && returnedAt !== null && reference !== null;
 
 @Injectable()
 export class SubmissionsService {
@@ -89,9 +96,18 @@ export class SubmissionsService {
       revision: submission.revision!.number,
       map: writeMap(openStoredMap(map)),
       report: (isStaff ? whole : reportForStudents(whole)) as unknown as Record<string, unknown>,
+      showsReference: showsReference(work, submission, assignment),
       submissions: all.map((one) => submissionRowOf(one, isStaff)),
       assignment: writeAssignment(isStaff ? assignment : withoutAnswers(assignment)),
     };
+  }
+
+  /** The teacher's own answer to what was handed in, for those whose map came back where the teacher allows it. */
+  async reference(id: string, { id: accountId }: Account): Promise<TopicMap> {
+    const { submission, work } = await this.seen(id, accountId);
+    const assignment = await this.revisions.bodyOf(submission.revisionId);
+    if (!showsReference(work, submission, assignment)) throw notFound('reference map');
+    return assignment.reference!;
   }
 
   /** From now on the return stands: a member has read it. */

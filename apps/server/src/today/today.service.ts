@@ -5,6 +5,7 @@ import type { StudentTask, TeacherTask, WorkState } from '@ichnograph/contract';
 import { DataSource, In, IsNull } from 'typeorm';
 import { DueTimes, Publication } from '../assignments/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
+import { Clock } from '../common/clock.js';
 import { commentCounts, PileService } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
 import { Work } from '../works/index.js';
@@ -17,10 +18,13 @@ export class TodayService {
     private readonly classes: ClassesService,
     private readonly piles: PileService,
     private readonly dueTimes: DueTimes,
+    private readonly clock: Clock,
   ) {}
 
   async forStudent(accountId: string): Promise<StudentTask[]> {
-    const publications = await this.publications(await this.classes.classIdsOf(accountId, ['student']));
+    const all = await this.publications(await this.classes.classIdsOf(accountId, ['student']));
+    const now = this.clock.now();
+    const publications = all.filter(({ opensAt }) => opensAt === null || opensAt <= now);
     const works =
       publications.length === 0
         ? []
@@ -82,7 +86,7 @@ export class TodayService {
   private async publications(classIds: readonly string[]): Promise<Publication[]> {
     if (classIds.length === 0) return [];
     return this.data.getRepository(Publication).find({
-      where: { classId: In([...classIds]), schoolClass: { archivedAt: IsNull() } },
+      where: { classId: In([...classIds]), schoolClass: { archivedAt: IsNull() }, assignment: { archivedAt: IsNull() } },
       relations: { revision: true, schoolClass: true },
       order: { due: 'ASC', createdAt: 'ASC' },
     });

@@ -49,10 +49,11 @@ export class WorksService {
     const publication = await this.data.getRepository(Publication).findOneBy({ id: publicationId });
     if (!publication || (await this.classes.partIn(publication.classId, accountId)) !== 'student')
       throw notFound('assignment');
-    const { closedAt } = publication;
+    const { closedAt, opensAt } = publication;
     const existing = await this.data.getRepository(WorkMember).findOneBy({ publicationId, accountId });
     if (existing) return existing.workId;
     if (closedAt) throw conflict('This assignment is closed, so no map can be begun any more.');
+    if (opensAt && opensAt > this.clock.now()) throw conflict('This assignment is not open yet.');
     const workId = randomUUID();
     const author = nameOf((await this.accounts.people([accountId])).get(accountId)!);
     const doc = new Y.Doc();

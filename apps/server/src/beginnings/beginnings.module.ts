@@ -1,0 +1,17 @@
+import { Module } from '@nestjs/common';
+import { AccountsModule } from '../accounts/index.js';
+import { ActsModule } from '../acts/index.js';
+import { AssignmentsModule } from '../assignments/index.js';
+import { ClassesModule } from '../classes/index.js';
+import { SheetsModule } from '../sheets/index.js';
+import { BeginningsController } from './beginnings.controller.js';
+import { ReadyMadeService } from './ready-made.service.js';
+import { StandingService } from './standing.service.js';
+
+@Module({
+  imports: [AccountsModule, ActsModule, AssignmentsModule, ClassesModule, SheetsModule],
+  controllers: [BeginningsController],
+  providers: [ReadyMadeService, StandingService],
+  exports: [StandingService, ReadyMadeService],
+})
+export class BeginningsModule {}

@@ -1,0 +1,4 @@
+/** What other folders may use of this one. */
+export { BeginningsModule } from './beginnings.module.js';
+export { ReadyMade } from './ready-made.entity.js';
+export { StandingService } from './standing.service.js';
