@@ -43,6 +43,7 @@ test('assignments begin with what is in force in their class, and follow it when
   expect(first).toMatchObject({ revision: 0, differs: true, assignments: [] });
   expect((await tobias.post(`assignments/${rulesId}/amended-rules`, { assignments: [] })).status).toBe(204);
 
+  expect((await tobias.get('standing-rules')).body).toContainEqual({ classId: room.id, className: 'Rules 7C' });
   const [follows, stays] = [await begin(), await begin()];
   expect(follows.follows).toEqual({ classId: room.id, className: 'Rules 7C', newest: true });
   expect((await requirementsOf(follows.id)).map(({ id }) => id)).toEqual(['rule-1', 'rule-2']);

@@ -87,6 +87,7 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /assignments/:id/amended-rules': { expect: [401, 403, 403, 404, 403, 404, 403] },
   'POST /assignments/:id/amended-rules': { expect: [401, 403, 403, 404, 403, 404, 403], body: { assignments: [] } },
   'POST /assignments/:id/follow-rules': { expect: [401, 403, 403, 422, 403, 404, 403] },
+  'GET /standing-rules': { expect: [401, 403, 403, 200, 200, 200, 403] },
   'GET /ready-made': { expect: [401, 403, 403, 200, 200, 200, 403] },
   'POST /ready-made': {
     expect: [401, 403, 403, 404, 404, 404, 403],

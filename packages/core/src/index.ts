@@ -12,6 +12,7 @@ export { matchTerms } from './map/terms.js';
 export { crossingsOf } from './map-index/crossings.js';
 export { bankChips } from './map/bank.js';
 export type { Chip } from './map/bank.js';
+export { ontoLegend } from './map/onto-legend.js';
 export { mapFromStarter } from './marks/start.js';
 export { isBlank, normalForm, wordsOf } from './words/normal-form.js';
 export * from './geometry/points.js';

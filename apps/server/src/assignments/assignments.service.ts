@@ -32,15 +32,13 @@ export class AssignmentsService {
       this.givenTo(await this.classes.classIdsOf(accountId, STAFF)),
     ]);
     const ids = [...shared.map(({ assignmentId }) => assignmentId), ...published.map((one) => one.assignmentId)];
-    const seen = await this.data
-      .getRepository(Assignment)
-      .find({
-        where: [
-          { ownerId: accountId, rulesOf: IsNull() },
-          { id: In(ids), rulesOf: IsNull() },
-        ],
-        order: { createdAt: 'DESC' },
-      });
+    const seen = await this.data.getRepository(Assignment).find({
+      where: [
+        { ownerId: accountId, rulesOf: IsNull() },
+        { id: In(ids), rulesOf: IsNull() },
+      ],
+      order: { createdAt: 'DESC' },
+    });
     return this.rowsOf(seen, accountId);
   }
 
@@ -98,7 +96,8 @@ export class AssignmentsService {
     if (rulesOf) throw refused('Standing rules stay with their class.');
     await this.data.transaction(async (manager) => {
       await manager.update(Assignment, { id }, { archivedAt });
-      if (archivedAt) await manager.update(Publication, { assignmentId: id, closedAt: IsNull() }, { closedAt: archivedAt });
+      if (archivedAt)
+        await manager.update(Publication, { assignmentId: id, closedAt: IsNull() }, { closedAt: archivedAt });
     });
   }
 
@@ -128,8 +127,7 @@ export class AssignmentsService {
             ? {
                 ...nameOf(from),
                 newest: newest.every(
-                  ({ assignmentId, number }) =>
-                    assignmentId !== revision.assignmentId || number <= revision.number,
+                  ({ assignmentId, number }) => assignmentId !== revision.assignmentId || number <= revision.number,
                 ),
               }
             : null,

@@ -1,7 +1,7 @@
 import { Body, Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
 import { emptySheet, sheetOf } from '@ichnograph/core';
 import { AmendRules, KeepReadyMade, NewSheet } from '@ichnograph/contract';
-import type { ReadyMadeRow, RulesPreview, SheetDetail } from '@ichnograph/contract';
+import type { ClassName, ReadyMadeRow, RulesPreview, SheetDetail } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { Acting } from '../acts/index.js';
@@ -22,11 +22,7 @@ export class BeginningsController {
   ) {}
 
   @Post('assignments/sheets')
-  async begin(
-    @Who() { account }: SignedIn,
-    @Acting() named: Named,
-    @Body() wanted: NewSheet,
-  ): Promise<SheetDetail> {
+  async begin(@Who() { account }: SignedIn, @Acting() named: Named, @Body() wanted: NewSheet): Promise<SheetDetail> {
     return this.sheets.open(await this.begun(wanted, named), account);
   }
 
@@ -61,6 +57,11 @@ export class BeginningsController {
   @HttpCode(204)
   remove(@Who() { account }: SignedIn, @Id() id: string): Promise<void> {
     return this.readyMade.remove(id, account.id);
+  }
+
+  @Get('standing-rules')
+  inForce(@Who() { account }: SignedIn): Promise<ClassName[]> {
+    return this.standing.inForce(account.id);
   }
 
   /** The sheet of a class's standing rules. */

@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { emptySheet, followRules, rulesOf, sameAssignment, sheetFrom, sheetOf } from '@ichnograph/core';
 import type { RuleChange, Sheet, StandingRules } from '@ichnograph/core';
-import type { RulesForAssignment, RulesPreview } from '@ichnograph/contract';
+import type { ClassName, RulesForAssignment, RulesPreview } from '@ichnograph/contract';
 import { DataSource, In, IsNull } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import type { Account } from '../accounts/index.js';
@@ -58,6 +58,17 @@ export class StandingService {
     if (!inForce) return { sheet: emptySheet(), follows: null };
     const body = await this.revisions.bodyOf(inForce.id);
     return { sheet: sheetFrom(rulesOf(sheetOf(body)), body.language), follows: inForce.id };
+  }
+
+  /** The classes one teaches in which rules are in force. */
+  async inForce(accountId: string): Promise<ClassName[]> {
+    const classIds = await this.classes.classIdsOf(accountId, ['teacher']);
+    const rules = await this.data.getRepository(Assignment).findBy({ rulesOf: In(classIds) });
+    const names = await this.classes.namesOf(classIds);
+    const inForce: ClassName[] = [];
+    for (const { id, rulesOf: classId } of rules)
+      if (await this.revisions.newest(id)) inForce.push({ classId: classId!, className: names.get(classId!)! });
+    return inForce;
   }
 
   /** Which assignments began with these rules, and what amending them as they are written would change on each. */

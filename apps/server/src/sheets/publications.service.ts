@@ -29,7 +29,11 @@ export class PublicationsService {
   ) {}
 
   /** Gives the assignment, as its sheet stands, to a class of one's own. @returns the publication's id */
-  async publish(id: string, { classId, due, opens, mayHandInAgain, showsReference }: NewPublication, named: Named): Promise<string> {
+  async publish(
+    id: string,
+    { classId, due, opens, mayHandInAgain, showsReference }: NewPublication,
+    named: Named,
+  ): Promise<string> {
     const { rulesOf } = await this.assignments.changeable(id, named.accountId);
     if (rulesOf) throw refused('Standing rules are put in force, not given out.');
     if ((await this.classes.partIn(classId, named.accountId)) !== 'teacher') throw notFound('class');

@@ -21,11 +21,8 @@ import type { Work } from '../works/index.js';
 import { submissionRowOf } from './submission-rows.js';
 import { Submission } from './submission.entity.js';
 
-const showsReference = (
-  { publication }: Work,
-  { returnedAt }: Submission,
-  { reference }: Assignment,
-): boolean => publication!.showsReference && returnedAt !== null && reference !== null;
+const showsReference = ({ publication }: Work, { returnedAt }: Submission, { reference }: Assignment): boolean =>
+  publication!.showsReference && returnedAt !== null && reference !== null;
 
 @Injectable()
 export class SubmissionsService {

@@ -86,7 +86,11 @@ export class TodayService {
   private async publications(classIds: readonly string[]): Promise<Publication[]> {
     if (classIds.length === 0) return [];
     return this.data.getRepository(Publication).find({
-      where: { classId: In([...classIds]), schoolClass: { archivedAt: IsNull() }, assignment: { archivedAt: IsNull() } },
+      where: {
+        classId: In([...classIds]),
+        schoolClass: { archivedAt: IsNull() },
+        assignment: { archivedAt: IsNull() },
+      },
       relations: { revision: true, schoolClass: true },
       order: { due: 'ASC', createdAt: 'ASC' },
     });

@@ -3,6 +3,7 @@ import type {
   AccountRow,
   AssignmentDetail,
   AssignmentRow,
+  ClassName,
   ClassRow,
   CommentRow,
   DemoPerson,
@@ -11,6 +12,7 @@ import type {
   Me,
   Person,
   Pile,
+  ReadyMadeRow,
   RosterEntry,
   SheetDetail,
   StudentTask,
@@ -46,6 +48,9 @@ export const useStudentTasks = () => useQuery(read<StudentTask[]>('today/student
 export const useTeacherTasks = () => useQuery(read<TeacherTask[]>('today/teacher'));
 export const useAssignments = () => useQuery(read<AssignmentRow[]>('assignments'));
 export const useAssignment = (id: string) => useQuery(read<AssignmentDetail>(`assignments/${id}`));
+export const useReadyMade = () => useQuery(read<ReadyMadeRow[]>('ready-made'));
+/** The classes one teaches in which standing rules are in force. */
+export const useRulesInForce = () => useQuery(read<ClassName[]>('standing-rules'));
 export const useTrials = (id: string) => useQuery(read<TrialMapDetail[]>(`assignments/${id}/trials`));
 /**
  * Asked for once: what is being written must not be replaced by an answer. What another page asked for is not fresh enough

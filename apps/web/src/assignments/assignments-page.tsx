@@ -1,7 +1,7 @@
-import { READY_MADE } from '@ichnograph/core';
 import { useId, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { AssignmentDetail, SheetDetail } from '@ichnograph/contract';
+import type { AssignmentDetail, AssignmentRow } from '@ichnograph/contract';
+import { MoreHorizontal } from 'lucide-react';
 import { alertAloud, announce } from '../app/announcer';
 import { api, ApiError, sentenceOfError } from '../app/api';
 import { showDay, showMoment } from '../app/dates';
@@ -10,12 +10,15 @@ import { refresh, useAssignments, useTimeZone } from '../app/queries';
 import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
 import { Button, buttonClass } from '../ui/button';
+import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
+import { Menu, MenuItem } from '../ui/menu';
+import { CopyButton, NewAssignment, ReadyMade } from './beginnings';
 
 export function AssignmentsPage() {
   const assignments = useAssignments();
-  const zone = useTimeZone();
   if (assignments.data === undefined) return <Waiting of={assignments} what="Opening your assignments …" />;
+  const away = assignments.data.filter(({ archived }) => archived);
   return (
     <Page
       title="Assignments"
@@ -36,130 +39,164 @@ export function AssignmentsPage() {
       {assignments.data.length === 0 ? (
         <p className="mt-8">None yet. Bring in an assignment file (.json) to begin.</p>
       ) : (
-        <table className="mt-8 w-full text-left">
-          <thead>
-            <tr className="caption border-b border-ink">
-              <th className="py-1">Assignment</th>
-              <th>Given to</th>
-              <th>Begun</th>
-              <th>
-                <span className="sr-only">More</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {assignments.data.map(({ id, title, focusQuestion, publications, begunAt, mayChange }) => (
-              <tr key={id} className="border-b border-rule align-top">
-                <td className="words py-2 pr-4">
-                  <Link
-                    className="font-semibold text-action underline"
-                    to={`/assignments/${id}${mayChange ? '/sheet' : ''}`}
-                  >
-                    {title || 'Without a title yet'}
-                  </Link>
-                  <br />
-                  <span className="text-sm text-quiet">{focusQuestion}</span>
-                </td>
-                <td className="words py-2 pr-4">
-                  {publications.length === 0 ? (
-                    <span className="text-quiet">nobody yet</span>
-                  ) : (
-                    publications.map((one) => (
-                      <div key={one.id}>
-                        {one.className}
-                        {one.due && <span className="text-quiet"> · due {showMoment(one.due, zone)}</span>}
-                      </div>
-                    ))
-                  )}
-                </td>
-                <td className="whitespace-nowrap py-2 text-quiet">{showDay(begunAt, zone)}</td>
-                <td className="whitespace-nowrap py-1.5 text-right">
-                  <CopyButton id={id} title={title} />
-                  <a
-                    className={buttonClass('quiet', true)}
-                    href={`/api/assignments/${id}/file`}
-                    download
-                    aria-label={`Write out ${title} as a file`}
-                  >
-                    Write out
-                  </a>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <>
+          <Rows rows={assignments.data.filter(({ archived }) => !archived)} />
+          {away.length > 0 && (
+            <details className="mt-6">
+              <summary className="caption cursor-pointer">Put away · {away.length}</summary>
+              <Rows rows={away} />
+            </details>
+          )}
+        </>
       )}
     </Page>
   );
 }
 
-/** Complete assignments to begin from. */
-function ReadyMade() {
-  const navigate = useNavigate();
-  const { trouble, act } = useAction();
-  const [chosen, choose] = useState(READY_MADE[0]!.id);
-  const begin = async (): Promise<void> => {
-    const { id } = await api.post<SheetDetail>('assignments/sheets', { readyMade: chosen });
-    await navigate(`/assignments/${id}/sheet`);
-  };
+function Rows({ rows }: { rows: readonly AssignmentRow[] }) {
+  const zone = useTimeZone();
   return (
-    <section aria-labelledby="ready-made" className="border border-dashed border-[#8b9389] p-4">
-      <h2 id="ready-made" className="font-semibold">
-        Begin from a ready-made one
-      </h2>
-      <Trouble>{trouble}</Trouble>
-      <select
-        aria-label="Ready-made assignment"
-        className="field mt-2"
-        value={chosen}
-        onChange={({ target }) => choose(target.value)}
+    <table className="mt-8 w-full text-left">
+      <thead>
+        <tr className="caption border-b border-ink">
+          <th className="py-1">Assignment</th>
+          <th>Given to</th>
+          <th>Begun</th>
+          <th>
+            <span className="sr-only">More</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => {
+          const { id, title, focusQuestion, publications, begunAt, mayChange } = row;
+          return (
+            <tr key={id} className="border-b border-rule align-top">
+              <td className="words py-2 pr-4">
+                <Link
+                  className="font-semibold text-action underline"
+                  to={`/assignments/${id}${mayChange ? '/sheet' : ''}`}
+                >
+                  {title || 'Without a title yet'}
+                </Link>
+                <br />
+                <span className="text-sm text-quiet">{focusQuestion}</span>
+              </td>
+              <td className="words py-2 pr-4">
+                {publications.length === 0 ? (
+                  <span className="text-quiet">nobody yet</span>
+                ) : (
+                  publications.map((one) => (
+                    <div key={one.id}>
+                      {one.className}
+                      {one.due && <span className="text-quiet"> · due {showMoment(one.due, zone)}</span>}
+                    </div>
+                  ))
+                )}
+              </td>
+              <td className="whitespace-nowrap py-2 text-quiet">{showDay(begunAt, zone)}</td>
+              <td className="whitespace-nowrap py-1.5 text-right">
+                <CopyButton id={id} title={title} />
+                <a
+                  className={buttonClass('quiet', true)}
+                  href={`/api/assignments/${id}/file`}
+                  download
+                  aria-label={`Write out ${title} as a file`}
+                >
+                  Write out
+                </a>
+                <More row={row} />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+/** What can be done with an assignment besides writing it. */
+function More({ row: { id, title, mayChange, archived } }: { row: AssignmentRow }) {
+  const { trouble, act } = useAction();
+  const [keeping, setKeeping] = useState(false);
+  if (!mayChange) return null;
+  return (
+    <>
+      <Menu
+        trigger={
+          <Button small look="quiet" aria-label={`More for ${title}`}>
+            <MoreHorizontal aria-hidden size={15} />
+          </Button>
+        }
       >
-        {READY_MADE.map(({ id, title }) => (
-          <option key={id} value={id}>
-            {title}
-          </option>
-        ))}
-      </select>
-      <p className="mt-2 min-h-10 text-sm text-quiet">{READY_MADE.find(({ id }) => id === chosen)?.guidance}</p>
-      <Button className="mt-2" onClick={() => void act(begin, 'A sheet is begun from it.')}>
-        Begin with it
-      </Button>
-    </section>
-  );
-}
-
-/** A copy of one’s own, for the next year. */
-function CopyButton({ id, title }: { id: string; title: string }) {
-  const navigate = useNavigate();
-  const { trouble, act } = useAction();
-  const copy = async (): Promise<void> => {
-    const made = await api.post<SheetDetail>('assignments/sheets', { copyOf: id });
-    await navigate(`/assignments/${made.id}/sheet`);
-  };
-  return (
-    <>
+        <MenuItem onSelect={() => setKeeping(true)}>Keep as ready-made …</MenuItem>
+        <MenuItem
+          onSelect={() =>
+            void act(
+              () => api.patch(`assignments/${id}`, { archived: !archived }),
+              archived ? `${title} is back.` : `${title} is put away.`,
+            )
+          }
+        >
+          {archived ? 'Take it out again' : 'Put away'}
+        </MenuItem>
+      </Menu>
       {trouble && <Trouble>{trouble}</Trouble>}
-      <Button small look="quiet" aria-label={`Copy ${title}`} onClick={() => void act(copy, 'A copy is made.')}>
-        Copy
-      </Button>
+      <KeepDialog open={keeping} onOpenChange={setKeeping} id={id} title={title} />
     </>
   );
 }
 
-function NewAssignment() {
-  const navigate = useNavigate();
+function KeepDialog({
+  open,
+  onOpenChange,
+  id,
+  title,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  id: string;
+  title: string;
+}) {
   const { trouble, act } = useAction();
-  const begin = async (): Promise<void> => {
-    const { id } = await api.post<SheetDetail>('assignments/sheets', {});
-    await navigate(`/assignments/${id}/sheet`);
+  const [guidance, setGuidance] = useState('');
+  const keep = async (): Promise<void> => {
+    const kept = await act(
+      () => api.post('ready-made', { assignmentId: id, guidance: guidance.trim() }),
+      `${title} is kept as ready-made.`,
+    );
+    if (kept) onOpenChange(false);
   };
   return (
-    <>
-      {trouble && <Trouble>{trouble}</Trouble>}
-      <Button look="action" onClick={() => void act(begin, 'A new sheet is begun.')}>
-        New assignment
-      </Button>
-    </>
+    <Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      title={`Keep “${title}” as ready-made`}
+      description="Every teacher of the school can begin from it as it is now. What you change on the sheet later stays yours."
+    >
+      <form
+        className="grid gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void keep();
+        }}
+      >
+        <Trouble>{trouble}</Trouble>
+        <label>
+          <span className="mb-1 block font-semibold">What is it good for, and when?</span>
+          <textarea
+            className="field min-h-24"
+            data-autofocus
+            maxLength={2000}
+            value={guidance}
+            onChange={({ target }) => setGuidance(target.value)}
+          />
+        </label>
+        <Button type="submit" look="action">
+          Keep it
+        </Button>
+      </form>
+    </Dialog>
   );
 }
 

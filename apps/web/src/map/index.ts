@@ -3,7 +3,7 @@ export { AnswerComment } from './answer-comment';
 export { Canvas } from './canvas';
 export type { Gestures } from './canvas';
 export { CheckedMap } from './checked-map';
-export { Shapes } from './drawing';
+export { Shapes, Underlay } from './drawing';
 export { CommentCard, subjectOf } from './comment-card';
 export { FrozenDesk } from './frozen-desk';
 export type { FrozenView } from './frozen-desk';

@@ -1,6 +1,7 @@
 import type { Card, ClassRow, Part, RosterEntry } from '@ichnograph/contract';
 import { Download, KeyRound, LogOut, MoreHorizontal, UserPlus, UserX } from 'lucide-react';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { api } from '../app/api';
 import { useAccounts, useColleagues, useMe, useRoster } from '../app/queries';
 import { useAction } from '../app/use-action';
@@ -48,6 +49,7 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
           <div className="flex flex-wrap gap-2">
             {!of.archived && (
               <>
+                <StandingRules of={of} />
                 <Colleague of={of} roster={roster.data ?? []} />
                 <Button look="action" onClick={() => setAdding(true)}>
                   Add names …
@@ -168,6 +170,22 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
         </p>
       )}
     </section>
+  );
+}
+
+/** To what the class keeps for its assignments; for those who teach it. */
+function StandingRules({ of }: { of: ClassRow }) {
+  const navigate = useNavigate();
+  const { trouble, act } = useAction();
+  if (of.part !== 'teacher') return null;
+  const open = async (): Promise<void> => {
+    const { assignmentId } = await api.post<{ assignmentId: string }>(`classes/${of.id}/standing-rules`);
+    await navigate(`/assignments/${assignmentId}/sheet`);
+  };
+  return (
+    <Button onClick={() => void act(open, `The standing rules of ${of.name}.`)} title={trouble || undefined}>
+      Standing rules
+    </Button>
   );
 }
 

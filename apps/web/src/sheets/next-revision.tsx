@@ -3,36 +3,21 @@ import type { Requirement } from '@ichnograph/core';
 import type { ChangeForWork, RevisionPreview } from '@ichnograph/contract';
 import { useState } from 'react';
 import { announce } from '../app/announcer';
-import { api, ApiError, sentenceOfError } from '../app/api';
+import { api } from '../app/api';
 import { figure } from '../app/figures';
 import { refresh } from '../app/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
+import { useAttempt } from './use-attempt';
 import { useSheetPage, useWritten } from './use-sheet';
 
 /** Stands over a sheet that says something else than the class has: first what would change, then the new revision. */
 export function NextRevision({ ahead, onDone }: { ahead: boolean; onDone: () => void }) {
-  const { detail, writing, starter, reference } = useSheetPage();
+  const { detail } = useSheetPage();
+  const { trouble, busy, attempt } = useAttempt();
   const [preview, setPreview] = useState<RevisionPreview | null>(null);
-  const [trouble, setTrouble] = useState('');
-  const [busy, setBusy] = useState(false);
   const [returnedToo, setReturnedToo] = useState(false);
-  const attempt = async (work: () => Promise<void>): Promise<void> => {
-    setTrouble('');
-    setBusy(true);
-    try {
-      const isSaved = await writing.flush();
-      if (!isSaved || [starter, reference].some(({ store }) => store.getState().state !== 'saved'))
-        setTrouble('Not everything on this sheet is saved yet. Try again in a moment.');
-      else await work();
-    } catch (error) {
-      const places = error instanceof ApiError ? (error.problem.problems ?? []) : [];
-      setTrouble([sentenceOfError(error), ...places.slice(0, 3).map((one) => `${one.path} ${one.reason}.`)].join(' '));
-    } finally {
-      setBusy(false);
-    }
-  };
   if (!ahead && !preview) return null;
   const look = (): Promise<void> =>
     attempt(async () => setPreview(await api.get<RevisionPreview>(`assignments/${detail.id}/next-revision`)));

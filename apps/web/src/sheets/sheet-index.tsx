@@ -14,6 +14,8 @@ const SECTIONS = [
   'classes',
 ] as const;
 type SectionId = (typeof SECTIONS)[number];
+/** What a class keeps of a sheet. */
+const OF_RULES: readonly SectionId[] = ['legend', 'requirements', 'criteria'];
 
 const NAMES: Record<SectionId, string> = {
   task: 'Task',
@@ -30,9 +32,10 @@ const NAMES: Record<SectionId, string> = {
 /** The parts of the sheet at its left, with what is in each and what is still missing. */
 export function SheetIndex() {
   const sheet = useSheet();
-  const { starter, reference } = useSheetPage();
+  const { starter, reference, detail } = useSheetPage();
+  const sections = detail.rulesOf ? OF_RULES : SECTIONS;
   const { missing, findings } = useWritten();
-  const current = useCurrent();
+  const current = useCurrent(sections);
   const topics = (map: ReturnType<typeof useLiveSnapshot>): number => map?.topics.length ?? 0;
   const counts: Partial<Record<SectionId, number>> = {
     terms: sheet.terms.terms.length,
@@ -49,7 +52,7 @@ export function SheetIndex() {
   return (
     <nav aria-label="Parts of the sheet" className="py-4">
       <ol>
-        {SECTIONS.map((id, i) => {
+        {sections.map((id, i) => {
           const want = wants(id);
           return (
             <li key={id}>
@@ -93,17 +96,17 @@ const sectionOf = (path: string): SectionId => {
 };
 
 /** The part that is read now: the last one whose head has passed the upper third. */
-function useCurrent(): SectionId {
-  const [current, setCurrent] = useState<SectionId>('task');
+function useCurrent(sections: readonly SectionId[]): SectionId {
+  const [current, setCurrent] = useState<SectionId>(sections[0]!);
   useEffect(() => {
     const scroller = document.getElementById('sheet')!;
     const look = (): void => {
       const line = scroller.getBoundingClientRect().top + scroller.clientHeight / 3;
-      const passed = SECTIONS.filter((id) => document.getElementById(id)!.getBoundingClientRect().top <= line);
-      setCurrent(passed.at(-1) ?? 'task');
+      const passed = sections.filter((id) => document.getElementById(id)!.getBoundingClientRect().top <= line);
+      setCurrent(passed.at(-1) ?? sections[0]!);
     };
     scroller.addEventListener('scroll', look, { passive: true });
     return () => scroller.removeEventListener('scroll', look);
-  }, []);
+  }, [sections]);
   return current;
 }

@@ -1,7 +1,6 @@
 import { mapFromStarter, writeMap } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
 import { useNavigate, useParams } from 'react-router';
-import { useStore } from 'zustand';
 import type { SheetDetail, TrialMapDetail } from '@ichnograph/contract';
 import { api } from '../app/api';
 import { HeadOfPage } from '../app/crumbs';
@@ -20,9 +19,11 @@ import { MarksSection } from './sections/marks';
 import { ReferenceSection, StarterSection } from './sections/maps';
 import { TaskSection } from './sections/task';
 import { TermsSection } from './sections/terms';
+import { RulesDesk } from './rules/rules-desk';
+import { RulesToFollow } from './rules/rules-to-follow';
+import { Overtaken, SaveState } from './save-state';
 import { goToSection, SheetIndex } from './sheet-index';
 import { AS_A_STUDENT } from './trial-names';
-import type { PartState } from './sheet-store';
 import { TryOut } from './try-out/try-out';
 import {
   SheetProvider,
@@ -45,9 +46,7 @@ function OpenedSheet({ detail }: { detail: SheetDetail }) {
   const open = useOpenSheet(detail, useMe().id);
   if (!open) return <Loading what="Opening the sheet …" />;
   return (
-    <SheetProvider value={open}>
-      <SheetDesk />
-    </SheetProvider>
+    <SheetProvider value={open}>{detail.rulesOf ? <RulesDesk of={detail.rulesOf} /> : <SheetDesk />}</SheetProvider>
   );
 }
 
@@ -69,7 +68,7 @@ function SheetDesk() {
             {others.length > 0 && (
               <span data-testid="others">{others.map(({ givenName }) => givenName).join(', ')} is here too</span>
             )}
-            <SaveState open={open} />
+            <SaveState />
           </span>
         }
         actions={
@@ -97,6 +96,7 @@ function SheetDesk() {
         </div>
         <div id="sheet" className="relative overflow-y-auto px-6 pb-[40vh]">
           <Overtaken />
+          <RulesToFollow />
           <NextRevision ahead={ahead} onDone={lookAgain} />
           <TaskSection />
           <LegendSection />
@@ -144,57 +144,5 @@ function SeeAsStudent({ open: { detail, writing }, assignment }: { open: OpenShe
     <Button onClick={() => void act(see, 'This is how a student begins.')} title={trouble || undefined}>
       See as a student
     </Button>
-  );
-}
-
-const WORDS: Record<PartState, string> = {
-  saved: 'Saved',
-  waiting: 'Saving …',
-  unreachable: 'Offline, kept here',
-  overtaken: 'Not saved',
-  refused: 'Not saved',
-};
-/** The worst of the parts is said. */
-const WORST: readonly PartState[] = ['refused', 'overtaken', 'unreachable', 'waiting'];
-
-/** It stands in the head of the window, outside the sheet. */
-function SaveState({ open: { writing, starter, reference } }: { open: OpenSheet }) {
-  const states = useStore(writing.store, (store) => store.states);
-  const maps = [useStore(starter.store, ({ state }) => state), useStore(reference.store, ({ state }) => state)];
-  const worst = WORST.find((state) => Object.values(states).includes(state));
-  const isSaving = worst === undefined && maps.some((state) => state === 'saving' || state === 'opening');
-  const words = isSaving ? WORDS.waiting : WORDS[worst ?? 'saved'];
-  const colour = words === WORDS.saved ? 'bg-action' : words === WORDS.waiting ? 'bg-quiet' : 'bg-madder';
-  return (
-    <span className="inline-flex items-center gap-1.5" data-testid="save-state">
-      <span aria-hidden data-drawn className={`h-2 w-2 shrink-0 ${colour}`} />
-      {words}
-    </span>
-  );
-}
-
-/** Somebody else was faster on a part: nothing is lost on either side until one says which stands. */
-function Overtaken() {
-  const { writing } = useSheetPage();
-  const states = useStore(writing.store, (store) => store.states);
-  const trouble = useStore(writing.store, (store) => store.trouble);
-  if (!trouble) return null;
-  return (
-    <div
-      role="alert"
-      className="sticky top-0 z-20 -mx-6 flex items-center gap-3 border-b border-madder bg-madder-wash px-6 py-2"
-    >
-      <p className="words min-w-0 flex-1">{trouble}</p>
-      {Object.values(states).includes('overtaken') && (
-        <>
-          <Button small onClick={() => void writing.settle('theirs')}>
-            Take what is there
-          </Button>
-          <Button small look="action" onClick={() => void writing.settle('mine')}>
-            Save mine over it
-          </Button>
-        </>
-      )}
-    </div>
   );
 }

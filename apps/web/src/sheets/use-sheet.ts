@@ -8,6 +8,7 @@ import { api, ApiError } from '../app/api';
 import { queries } from '../app/queries';
 import { openLive } from '../live';
 import type { LiveWork } from '../live';
+import { newIdAmong, RULE_STEM } from './sections/lists';
 import { createSheetStore } from './sheet-store';
 import type { SheetStore } from './sheet-store';
 
@@ -94,6 +95,12 @@ export function usePart<P extends SheetPart>(
 ): [Sheet[P], (change: Sheet[P] | ((before: Sheet[P]) => Sheet[P])) => void] {
   const { writing } = useSheetPage();
   return [useStore(writing.store, ({ sheet }) => sheet[part]), (change) => writing.change(part, change)];
+}
+
+/** Makes ids for what is added on this sheet. */
+export function useNewId(): typeof newIdAmong {
+  const stem = useSheetPage().detail.rulesOf ? RULE_STEM : '';
+  return (list, of) => newIdAmong(list, `${stem}${of}`);
 }
 
 export const useSheet = (): Sheet => useStore(useSheetPage().writing.store, ({ sheet }) => sheet);

@@ -62,7 +62,11 @@ test('what was made otherwise by hand stays, and is said only where the rules mo
 });
 
 test('the sheet’s own order stays, and following twice changes nothing more', () => {
-  const [mine, before, after] = [[asks('b'), asks('a')], [asks('a'), asks('b')], [asks('a', 2), asks('b'), asks('c')]];
+  const [mine, before, after] = [
+    [asks('b'), asks('a')],
+    [asks('a'), asks('b')],
+    [asks('a', 2), asks('b'), asks('c')],
+  ];
   expect(followed(mine, before, after).points.map(([id]) => id)).toEqual(['b', 'a', 'c']);
   const once = followRules(rules(mine), rules(before), rules(after)).rules;
   expect(followRules(once, rules(after), rules(after))).toEqual({ rules: once, changes: [] });
@@ -81,7 +85,10 @@ test('the legend follows kind by kind, and as a whole in what it says of all kin
     },
   });
   const mine = rules([], {
-    legend: { ...legend, legend: { ...legend.legend, topicKinds: [{ ...kinds[0]!, name: 'Bridge' }, ...kinds.slice(1)] } },
+    legend: {
+      ...legend,
+      legend: { ...legend.legend, topicKinds: [{ ...kinds[0]!, name: 'Bridge' }, ...kinds.slice(1)] },
+    },
   });
   const { rules: made, changes } = followRules(mine, before, after);
   expect(changes).toEqual([

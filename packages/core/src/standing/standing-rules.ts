@@ -50,12 +50,28 @@ export function followRules(sheet: StandingRules, before: StandingRules, after: 
       ...legend,
       legend: {
         ...legend.legend,
-        topicKinds: lists('topic kind', versions(each, ({ legend: { legend: one } }) => one.topicKinds)),
-        linkKinds: lists('link kind', versions(each, ({ legend: { legend: one } }) => one.linkKinds)),
+        topicKinds: lists(
+          'topic kind',
+          versions(each, ({ legend: { legend: one } }) => one.topicKinds),
+        ),
+        linkKinds: lists(
+          'link kind',
+          versions(each, ({ legend: { legend: one } }) => one.linkKinds),
+        ),
       },
     },
-    requirements: { requirements: lists('requirement', versions(each, (one) => one.requirements.requirements)) },
-    criteria: { criteria: lists('criterion', versions(each, (one) => one.criteria.criteria)) },
+    requirements: {
+      requirements: lists(
+        'requirement',
+        versions(each, (one) => one.requirements.requirements),
+      ),
+    },
+    criteria: {
+      criteria: lists(
+        'criterion',
+        versions(each, (one) => one.criteria.criteria),
+      ),
+    },
   };
   return { rules, changes };
 }
@@ -67,7 +83,9 @@ const versions = <T>(of: readonly StandingRules[], read: (rules: StandingRules) 
 type ItemChange = Pick<RuleChange, 'id' | 'does'>;
 
 /** The sheet's own order stays; what the amended rules add stands at the end. */
-function mergedList<T extends { id: string }>(...[mine, old, next]: Versions<T>): { items: T[]; changes: ItemChange[] } {
+function mergedList<T extends { id: string }>(
+  ...[mine, old, next]: Versions<T>
+): { items: T[]; changes: ItemChange[] } {
   const changes: ItemChange[] = [];
   const say = (id: string, does: RuleChange['does']): void => void changes.push({ id, does });
   const [own, was, now] = [byId(mine), byId(old), byId(next)];

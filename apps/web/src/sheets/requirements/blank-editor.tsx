@@ -3,6 +3,7 @@ import type { Assignment, ParamName, ParamRule, Requirement } from '@ichnograph/
 import { useId, useState } from 'react';
 import { Button } from '../../ui/button';
 import { KindSample, LinkSample } from '../../map';
+import { PickPropositions } from './pick-propositions';
 
 interface Props {
   requirement: Requirement;
@@ -364,6 +365,7 @@ function Records({
       </label>
       <textarea
         id={id}
+        key={value.map(written).join('\n')}
         className="field min-h-24 font-mono text-sm"
         data-autofocus
         defaultValue={value.map(written).join('\n')}
@@ -381,6 +383,7 @@ function Records({
           {trouble}
         </p>
       )}
+      {'from' in rule.of && 'to' in rule.of && <PickPropositions value={value} onChange={onChange} />}
     </div>
   );
 }

@@ -1,48 +1,140 @@
-import { propose, requirementSentence } from '@ichnograph/core';
-import type { Requirement } from '@ichnograph/core';
+import { mend, ontoLegend, openStoredMap, propose, readMapText, requirementSentence } from '@ichnograph/core';
+import type { Requirement, TopicMap } from '@ichnograph/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Button } from '../../ui/button';
-import { useWritten } from '../use-sheet';
+import { useTrials } from '../../app/queries';
+import { Button, buttonClass } from '../../ui/button';
+import { Trouble } from '../../ui/field';
+import { useSheetPage, useWritten } from '../use-sheet';
 
-/** What the reference map suggests to ask for, one at a time: each is taken or left. */
+interface Source {
+  id: string;
+  name: string;
+  map: TopicMap;
+}
+
+/** What an example suggests to ask for, one at a time: each is taken or left. */
 export function Proposals({ onTake }: { onTake: (requirement: Omit<Requirement, 'id'>) => void }) {
   const { assignment } = useWritten();
   const calm = useDeferredValue(assignment);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const from = calm.reference ?? calm.starter;
-  const proposals = useMemo(() => (from ? propose(from, calm) : []), [from, calm]);
+  const [brought, setBrought] = useState<Source | null>(null);
+  const [wanted, setWanted] = useState('');
+  const sources = useSources(brought);
+  const from = sources.find(({ id }) => id === wanted) ?? sources[0];
+  const proposals = useMemo(() => (from ? propose(ontoLegend(from.map, calm.legend), calm) : []), [from, calm]);
   const keyOf = ({ type, params }: Requirement): string => JSON.stringify([type, params]);
   const open = proposals.filter((one) => !left.has(keyOf(one)));
   const [first] = open;
-  if (!first) return null;
   const take = (): void => {
+    if (!first) return;
     const { id: _, ...requirement } = first;
     onTake(requirement);
   };
-  const leave = (): void => setLeft(new Set([...left, keyOf(first)]));
+  const leave = (): void => {
+    if (first) setLeft(new Set([...left, keyOf(first)]));
+  };
   return (
-    <div
-      role="group"
-      aria-label="Proposal"
-      className="mt-4 flex items-center gap-3 border border-dashed border-[#8b9389] px-3 py-2"
-      onKeyDown={(event) => {
-        if (event.ctrlKey || event.metaKey || event.altKey) return;
-        if (event.key === 't') take();
-        else if (event.key === 'l') leave();
-        else return;
-        event.preventDefault();
-      }}
-    >
-      <p className="words min-w-0 flex-1">
-        <strong>From your {calm.reference ? 'reference' : 'starter'} map:</strong> ask that{' '}
-        {lowerCase(requirementSentence(first, calm))}?{' '}
-        <span className="text-sm text-quiet">
-          {open.length > 1 && `${open.length - 1} more behind it.`} Keys: t takes, l leaves.
-        </span>
-      </p>
-      <Button onClick={take}>Take</Button>
-      <Button onClick={leave}>Leave</Button>
+    <div className="mt-4">
+      {first && (
+        <div
+          role="group"
+          aria-label="Proposal"
+          className="flex items-center gap-3 border border-dashed border-[#8b9389] px-3 py-2"
+          onKeyDown={(event) => {
+            if (event.ctrlKey || event.metaKey || event.altKey) return;
+            if (event.key === 't') take();
+            else if (event.key === 'l') leave();
+            else return;
+            event.preventDefault();
+          }}
+        >
+          <p className="words min-w-0 flex-1">
+            <strong>From {from?.name}:</strong> ask that {lowerCase(requirementSentence(first, calm))}?{' '}
+            <span className="text-sm text-quiet">
+              {open.length > 1 && `${open.length - 1} more behind it.`} Keys: t takes, l leaves.
+            </span>
+          </p>
+          <Button onClick={take}>Take</Button>
+          <Button onClick={leave}>Leave</Button>
+        </div>
+      )}
+      <div className="mt-2 flex flex-wrap items-center gap-3 text-sm">
+        {from && !first && <span className="text-quiet">Nothing more to propose from {from.name}.</span>}
+        {sources.length > 1 && (
+          <label className="flex items-center gap-2">
+            Propose from
+            <select
+              className="field w-auto py-0.5"
+              value={from?.id}
+              onChange={({ target }) => setWanted(target.value)}
+            >
+              {sources.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        <BringMap
+          onMap={(source) => {
+            setBrought(source);
+            setWanted(source.id);
+          }}
+        />
+      </div>
     </div>
+  );
+}
+
+/** The maps at hand, the one that says most first. */
+function useSources(brought: Source | null): Source[] {
+  const { detail } = useSheetPage();
+  const { assignment } = useWritten();
+  const { starter, reference } = useDeferredValue(assignment);
+  const trials = useTrials(detail.id).data;
+  return useMemo(
+    () => [
+      ...(reference ? [{ id: 'reference', name: 'your reference map', map: reference }] : []),
+      ...(starter ? [{ id: 'starter', name: 'your starter map', map: starter }] : []),
+      ...(trials ?? []).map(({ id, name, map }) => ({
+        id,
+        name: `the trial map “${name}”`,
+        map: mend(openStoredMap(map)).map,
+      })),
+      ...(brought ? [brought] : []),
+    ],
+    [reference, starter, trials, brought],
+  );
+}
+
+function BringMap({ onMap }: { onMap: (source: Source) => void }) {
+  const [trouble, setTrouble] = useState('');
+  const read = async (file: File): Promise<void> => {
+    const { value, messages } = readMapText(await file.text());
+    if (value) onMap({ id: `file ${file.name}`, name: `“${file.name}”`, map: mend(value).map });
+    const [first] = messages;
+    setTrouble(value || !first ? '' : `“${file.name}” was not taken: ${first.path} ${first.reason}.`);
+  };
+  return (
+    <>
+      <label
+        className={`${buttonClass('plain', true)} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}
+      >
+        Propose from a map file …
+        <input
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          onChange={(event) => {
+            const [file] = event.target.files ?? [];
+            event.target.value = '';
+            if (file) void read(file);
+          }}
+        />
+      </label>
+      <Trouble>{trouble}</Trouble>
+    </>
   );
 }
 

@@ -8,8 +8,9 @@ import { Balloon } from '../../ui/balloon';
 import { Button } from '../../ui/button';
 import { Menu, MenuItem } from '../../ui/menu';
 import { Remark, Section } from '../section';
-import { newIdAmong } from '../sections/lists';
-import { usePart, useWritten } from '../use-sheet';
+import { useNewId, usePart, useWritten } from '../use-sheet';
+import { moved, reordered } from '../sections/lists';
+import { Grip, Sortable, useSortableRow } from '../sortable';
 import { AddRequirement } from './add-requirement';
 import { MoreToSay, SentenceWithBlanks } from './blanks';
 import { Proposals } from './proposals';
@@ -18,11 +19,12 @@ import { Proposals } from './proposals';
 export function RequirementsSection() {
   const [{ requirements }, change] = usePart('requirements');
   const { assignment, missing, findings } = useWritten();
+  const newId = useNewId();
   const [adding, setAdding] = useState(false);
   const setAll = (make: (all: SheetRequirement[]) => SheetRequirement[]): void =>
     change((before) => ({ ...before, requirements: make(before.requirements) }));
   const add = (requirement: Omit<Requirement, 'id'>): void => {
-    const id = newIdAmong(requirements, 'r');
+    const id = newId(requirements, 'r');
     setAll((all) => [...all, { ...requirement, id }]);
     announce(`Added: ${requirementSentence(requirement, assignment)}.`);
     focusOn(id);
@@ -51,47 +53,51 @@ export function RequirementsSection() {
           Nothing is asked for yet. Add what a map must show, or take what your reference map proposes.
         </p>
       )}
-      {groups.map(({ group, members }) => (
-        <div key={group} className="mt-4">
-          <h3 className="caption mb-1 flex justify-between">
-            <span>{GROUP_TITLES[group]}</span>
-            <GroupSum group={group} all={groups} />
-          </h3>
-          <ul className="border-t border-rule" aria-label={GROUP_TITLES[group]}>
-            {members.map((requirement) => (
-              <Row
-                key={requirement.id}
-                requirement={requirement}
-                number={numbers.get(requirement.id) ?? null}
-                remarks={findings
-                  .filter(({ requirements: ids }) => ids.includes(requirement.id))
-                  .map(({ sentence }) => sentence)}
-                missing={missing
-                  .filter(({ path }) =>
-                    path.startsWith(
-                      `$.requirements[${assignment.requirements.findIndex(({ id }) => id === requirement.id)}]`,
-                    ),
-                  )
-                  .map(({ reason }) => reason)}
-                onChange={(fields) =>
-                  setAll((all) => all.map((one) => (one.id === requirement.id ? { ...one, ...fields } : one)))
-                }
-                onRemove={() => setAll((all) => all.filter(({ id }) => id !== requirement.id))}
-                onDuplicate={() => {
-                  const { number: _, ...copy } = requirement;
-                  add(copy);
-                }}
-                onMove={(by) => {
-                  const at = members.findIndex(({ id }) => id === requirement.id);
-                  const other = members[at + by];
-                  if (other) setAll((all) => exchanged(all, requirement.id, other.id));
-                  focusOn(requirement.id);
-                }}
-              />
-            ))}
-          </ul>
-        </div>
-      ))}
+      {groups.map(({ group, members }) => {
+        const ids = members.map(({ id }) => id);
+        const setOrder = (next: readonly string[]): void => setAll((all) => reordered(all, next));
+        return (
+          <div key={group} className="mt-4">
+            <h3 className="caption mb-1 flex justify-between">
+              <span>{GROUP_TITLES[group]}</span>
+              <GroupSum group={group} all={groups} />
+            </h3>
+            <Sortable ids={ids} onOrder={setOrder}>
+              <ul className="border-t border-rule" aria-label={GROUP_TITLES[group]}>
+                {members.map((requirement) => (
+                  <Row
+                    key={requirement.id}
+                    requirement={requirement}
+                    number={numbers.get(requirement.id) ?? null}
+                    remarks={findings
+                      .filter(({ requirements: ids }) => ids.includes(requirement.id))
+                      .map(({ sentence }) => sentence)}
+                    missing={missing
+                      .filter(({ path }) =>
+                        path.startsWith(
+                          `$.requirements[${assignment.requirements.findIndex(({ id }) => id === requirement.id)}]`,
+                        ),
+                      )
+                      .map(({ reason }) => reason)}
+                    onChange={(fields) =>
+                      setAll((all) => all.map((one) => (one.id === requirement.id ? { ...one, ...fields } : one)))
+                    }
+                    onRemove={() => setAll((all) => all.filter(({ id }) => id !== requirement.id))}
+                    onDuplicate={() => {
+                      const { number: _, ...copy } = requirement;
+                      add(copy);
+                    }}
+                    onMove={(by) => {
+                      setOrder(moved(ids, ids.indexOf(requirement.id), by));
+                      focusOn(requirement.id);
+                    }}
+                  />
+                ))}
+              </ul>
+            </Sortable>
+          </div>
+        );
+      })}
       {findings
         .filter(({ requirements: ids }) => ids.length === 0)
         .map(({ code, sentence }) => (
@@ -118,13 +124,6 @@ function GroupSum({ group, all }: { group: GroupId; all: ReturnType<typeof inGro
       {sum(false)} pt{sum(true) > 0 && `, and ${sum(true)} extra`}
     </span>
   );
-}
-
-function exchanged(all: readonly SheetRequirement[], one: string, other: string): SheetRequirement[] {
-  const [a, b] = [all.findIndex(({ id }) => id === one), all.findIndex(({ id }) => id === other)];
-  const next = [...all];
-  [next[a], next[b]] = [next[b]!, next[a]!];
-  return next;
 }
 
 /** To the row's first blank, or to the row itself where there is none. */
@@ -155,14 +154,17 @@ function Row({
   onMove: (by: number) => void;
 }) {
   const { assignment } = useWritten();
+  const row = useSortableRow(requirement.id);
   const [hinting, setHinting] = useState(requirement.hint !== undefined);
   const sentence = requirementSentence(requirement, assignment);
   const props = { requirement, assignment, onChange: (params: Record<string, unknown>) => onChange({ params }) };
   return (
     <li
       id={`requirement-${requirement.id}`}
+      ref={row.ref}
+      style={row.style}
       tabIndex={-1}
-      className="border-b border-rule py-1.5 outline-offset-[-2px]"
+      className="group border-b border-rule bg-paper py-1.5 outline-offset-[-2px]"
       onKeyDown={(event) => {
         if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
         event.preventDefault();
@@ -170,6 +172,7 @@ function Row({
       }}
     >
       <div className="flex items-start gap-3">
+        <Grip of={row} />
         <span className="w-5 shrink-0 pt-0.5">{number !== null && <Balloon number={number} />}</span>
         <p className={`words min-w-0 flex-1 leading-7 ${requirement.off ? 'text-quiet line-through' : ''}`}>
           <SentenceWithBlanks {...props} />

@@ -1,11 +1,14 @@
 import { useState } from 'react';
+import type { ReactNode } from 'react';
 import { announce } from '../../app/announcer';
-import { api, ApiError, sentenceOfError } from '../../app/api';
+import { api } from '../../app/api';
 import { dateIn, instantOf } from '../../app/dates';
 import { refresh, useAssignment, useClasses, useTimeZone } from '../../app/queries';
 import { Button } from '../../ui/button';
 import { Trouble } from '../../ui/field';
 import { Remark, Section } from '../section';
+import { placeWords } from '../place-words';
+import { useAttempt } from '../use-attempt';
 import { useSheetPage, useWritten } from '../use-sheet';
 import { PublicationRowView } from './publication-row';
 import { SharedWith } from './shared-with';
@@ -37,39 +40,30 @@ export function ClassesSection() {
 }
 
 function PublishForm({ classes }: { classes: { id: string; name: string }[] }) {
-  const { detail, writing, starter, reference } = useSheetPage();
+  const { detail } = useSheetPage();
   const { missing, findings } = useWritten();
   const zone = useTimeZone();
   const [classId, setClassId] = useState(classes.length === 1 ? classes[0]!.id : '');
   const [date, setDate] = useState(dateIn(7, zone));
   const [time, setTime] = useState('18:00');
   const [again, setAgain] = useState(true);
-  const [trouble, setTrouble] = useState('');
-  const [busy, setBusy] = useState(false);
+  const [isLater, setLater] = useState(false);
+  const [opens, setOpens] = useState({ date: dateIn(1, zone), time: '08:00' });
+  const [showsReference, setShowsReference] = useState(false);
+  const { trouble, setTrouble, busy, attempt } = useAttempt();
   const publish = async (): Promise<void> => {
-    setTrouble('');
     const due = date === '' ? undefined : instantOf(date, time, zone);
+    const from = isLater ? instantOf(opens.date, opens.time, zone) : undefined;
     if (classId === '') return setTrouble('Choose a class.');
     if (due === null) return setTrouble('Choose a due date and a time, or clear the date for none.');
-    setBusy(true);
-    try {
-      const isSaved = await writing.flush();
-      if (!isSaved || [starter, reference].some(({ store }) => store.getState().state !== 'saved'))
-        return setTrouble(
-          'Not everything on this sheet is saved yet, so nothing was given out. Try again in a moment.',
-        );
-      await api.post(`assignments/${detail.id}/publications`, { classId, due, mayHandInAgain: again });
+    if (from === null) return setTrouble('Choose a date and a time to open it.');
+    await attempt(async () => {
+      const wanted = { classId, due, opens: from, mayHandInAgain: again, showsReference };
+      await api.post(`assignments/${detail.id}/publications`, wanted);
       announce('It is published.');
       setClassId('');
       await refresh();
-    } catch (error) {
-      const places = error instanceof ApiError ? (error.problem.problems ?? []) : [];
-      setTrouble(
-        [sentenceOfError(error), ...places.slice(0, 3).map(({ path, reason }) => `${path} ${reason}.`)].join(' '),
-      );
-    } finally {
-      setBusy(false);
-    }
+    });
   };
   return (
     <form
@@ -110,16 +104,38 @@ function PublishForm({ classes }: { classes: { id: string; name: string }[] }) {
           Publish
         </Button>
       </div>
-      <label className="mt-3 flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="accent-action"
-          checked={again}
-          onChange={(event) => setAgain(event.target.checked)}
-        />
-        Students may hand in again
-        <span className="text-sm text-quiet">· times are in {zone}</span>
-      </label>
+      <div className="mt-3 grid gap-1.5">
+        <Tick on={again} onChange={setAgain}>
+          Students may hand in again
+        </Tick>
+        <div className="flex flex-wrap items-center gap-2">
+          <Tick on={isLater} onChange={setLater}>
+            They see it later
+          </Tick>
+          {isLater && (
+            <>
+              <input
+                aria-label="Opens on"
+                className="field w-auto py-0.5"
+                type="date"
+                value={opens.date}
+                onChange={({ target }) => setOpens({ ...opens, date: target.value })}
+              />
+              <input
+                aria-label="Opens at"
+                className="field w-auto py-0.5"
+                type="time"
+                value={opens.time}
+                onChange={({ target }) => setOpens({ ...opens, time: target.value })}
+              />
+            </>
+          )}
+        </div>
+        <Tick on={showsReference} onChange={setShowsReference}>
+          They see the reference map once theirs is returned
+        </Tick>
+        <p className="text-sm text-quiet">Times are in {zone}.</p>
+      </div>
       {missing.length > 0 && (
         <div className="mt-2">
           {missing.slice(0, 4).map(({ path, reason }) => (
@@ -139,23 +155,16 @@ function PublishForm({ classes }: { classes: { id: string; name: string }[] }) {
   );
 }
 
-/** A place in an assignment file, in a teacher's words. */
-export function placeWords(path: string): string {
-  const [, field = '', index] = /^\$\.(\w+)(?:\[(\d+)\])?/.exec(path) ?? [];
-  const name = FIELDS[field] ?? path;
-  return index === undefined ? name : `${name} ${Number(index) + 1}`;
+function Tick({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: ReactNode }) {
+  return (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="accent-action"
+        checked={on}
+        onChange={({ target }) => onChange(target.checked)}
+      />
+      {children}
+    </label>
+  );
 }
-
-const FIELDS: Readonly<Record<string, string>> = {
-  title: 'The title',
-  focusQuestion: 'The focus question',
-  brief: 'The brief',
-  language: 'The language',
-  legend: 'The legend',
-  terms: 'Term',
-  starter: 'The starter map',
-  reference: 'The reference map',
-  requirements: 'Requirement',
-  criteria: 'Criterion',
-  marks: 'Marks',
-};

@@ -2,9 +2,9 @@ import type { Criterion } from '@ichnograph/core';
 import { Plus } from 'lucide-react';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
-import { usePart } from '../use-sheet';
+import { useNewId, usePart } from '../use-sheet';
 import { ListMenu } from './kinds';
-import { moved, newIdAmong } from './lists';
+import { moved } from './lists';
 
 const LEVELS = [
   { name: 'not yet', points: 0, description: '' },
@@ -15,6 +15,7 @@ const LEVELS = [
 /** What the teacher judges, each with its levels. */
 export function CriteriaSection() {
   const [{ criteria }, change] = usePart('criteria');
+  const newId = useNewId();
   const setAll = (make: (all: Criterion[]) => Criterion[]): void =>
     change((before) => ({ ...before, criteria: make(before.criteria) }));
   const set = (id: string, make: (one: Criterion) => Partial<Criterion>): void =>
@@ -27,7 +28,7 @@ export function CriteriaSection() {
       actions={
         <Button
           onClick={() =>
-            setAll((all) => [...all, { id: newIdAmong(all, 'c'), name: `Criterion ${all.length + 1}`, levels: LEVELS }])
+            setAll((all) => [...all, { id: newId(all, 'c'), name: `Criterion ${all.length + 1}`, levels: LEVELS }])
           }
         >
           <Plus aria-hidden size={14} />

@@ -4,15 +4,16 @@ import { Plus } from 'lucide-react';
 import { Button } from '../../ui/button';
 import { Segments } from '../../ui/segments';
 import { Remark, Section } from '../section';
-import { usePart } from '../use-sheet';
+import { useNewId, usePart } from '../use-sheet';
 import { LinkKindRow, TopicKindRow } from './kinds';
-import { moved, newIdAmong } from './lists';
+import { moved } from './lists';
 
 const MODES = { guided: 'A kind brings its looks', free: 'Drawn by hand' } as const;
 const READINGS = ['shape', 'fill', 'outline'] as const;
 
 export function LegendSection() {
   const [part, change] = usePart('legend');
+  const newId = useNewId();
   const { legend, styleMode, looks = 'open' } = part;
   const setLegend = (make: (before: Legend) => Partial<Legend>): void =>
     change((before) => ({ ...before, legend: { ...before.legend, ...make(before.legend) } }));
@@ -25,7 +26,7 @@ export function LegendSection() {
     setKinds((kinds) => [
       ...kinds,
       {
-        id: newIdAmong(kinds, 'kind'),
+        id: newId(kinds, 'kind'),
         name: `Kind ${kinds.length + 1}`,
         purpose: '',
         givenBy: 'student',
@@ -121,9 +122,7 @@ export function LegendSection() {
       <Button
         small
         className="mt-2"
-        onClick={() =>
-          setLinks((kinds) => [...kinds, { id: newIdAmong(kinds, 'link'), name: `Link ${kinds.length + 1}` }])
-        }
+        onClick={() => setLinks((kinds) => [...kinds, { id: newId(kinds, 'link'), name: `Link ${kinds.length + 1}` }])}
       >
         <Plus aria-hidden size={13} />
         Add a kind of link

@@ -8,6 +8,16 @@ export function moved<T>(list: readonly T[], from: number, by: number): T[] {
   return next;
 }
 
+/** Some members of a list in another order, at the places that they have together; the others stay where they are. */
+export function reordered<T extends { id: string }>(list: readonly T[], ids: readonly string[]): T[] {
+  const byId = new Map(list.map((item) => [item.id, item]));
+  const next = ids.flatMap((id) => byId.get(id) ?? []);
+  return list.map((item) => (ids.includes(item.id) ? next.shift()! : item));
+}
+
+/** What the ids of standing rules begin with: an assignment's own never meet those that come to it by amendment. */
+export const RULE_STEM = 'rule-';
+
 /** A short id that none of the list has: files are read by people too. */
 export function newIdAmong(list: readonly { id: string }[], stem: string): string {
   for (let n = list.length + 1; ; n++) {

@@ -13,7 +13,7 @@ import { Menu, MenuItem } from '../../ui/menu';
 
 /** A class that has the assignment: until when, more time for some, and whether it is closed. */
 export function PublicationRowView({ publication }: { publication: PublicationRow }) {
-  const { id, className, due, closed, mayHandInAgain, revision, extensions } = publication;
+  const { id, className, due, closed, mayHandInAgain, opens, showsReference, revision, extensions } = publication;
   const zone = useTimeZone();
   const { trouble, act } = useAction();
   const [asked, ask] = useState<'due' | 'extension' | null>(null);
@@ -27,7 +27,9 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
         <span>{closed ? 'closed' : due ? `due ${showMoment(due, zone)}` : 'no due time'}</span>
         <span className="text-quiet">
           revision {revision}
+          {opens && Date.parse(opens) > Date.now() && ` · opens ${showMoment(opens, zone)}`}
           {!mayHandInAgain && ' · handed in once'}
+          {showsReference && ' · shows the reference'}
         </span>
         <span className="ml-auto">
           <Menu
@@ -48,6 +50,21 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
               }
             >
               {mayHandInAgain ? 'Let hand in once only' : 'Let hand in again'}
+            </MenuItem>
+            {opens && Date.parse(opens) > Date.now() && (
+              <MenuItem onSelect={() => change({ opens: null }, 'It is open now.')}>Open it now</MenuItem>
+            )}
+            <MenuItem
+              onSelect={() =>
+                change(
+                  { showsReference: !showsReference },
+                  showsReference
+                    ? 'The reference map is yours alone again.'
+                    : 'Students see the reference map once theirs is returned.',
+                )
+              }
+            >
+              {showsReference ? 'Keep the reference map to yourself' : 'Show the reference map after return'}
             </MenuItem>
             <MenuItem onSelect={() => change({ closed: !closed }, closed ? 'It is open again.' : 'It is closed.')}>
               {closed ? 'Open it again' : 'Close it now'}

@@ -1,32 +1,29 @@
 import {
-  inGroups,
   mapFromStarter,
   mend,
-  onScale,
   openStoredMap,
   pick,
-  PLAIN_MARKS,
+  inGroups,
   requirementTypeOf,
-  say,
   seeded,
-  sumOf,
   WAYS,
   writeMap,
 } from '@ichnograph/core';
-import type { Assignment, Requirement, Result, TopicMap, WayName } from '@ichnograph/core';
-import { Dice5, X } from 'lucide-react';
+import type { Assignment, TopicMap, WayName } from '@ichnograph/core';
+import { Dice5 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { CheckedMap, MapPicture, Sentence } from '../../map';
 import { api } from '../../app/api';
 import { useTrials } from '../../app/queries';
 import { useAction } from '../../app/use-action';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
-import { markWords } from '../../ui/mark-words';
-import { StatusMark } from '../../ui/status-mark';
 import { useSheetPage, useWritten } from '../use-sheet';
+import { ClassTryOut } from './class-try-out';
+import { LookedAt } from './looked-at';
+import { TryOutGrid } from './try-out-grid';
+import type { NamedTrial } from './try-out-grid';
 import { useTryOut } from './use-try-out';
-import type { Trial, Tried } from './try-out-worker';
+import type { Tried } from './try-out-worker';
 import { WAY_WORDS } from './ways';
 
 const FIRST: readonly Spoilt[] = [
@@ -37,8 +34,6 @@ interface Spoilt {
   way: WayName;
   seed: number;
 }
-const NOTHING = { points: {}, levels: {} };
-const UNTIMED = { due: null, handedIn: null };
 
 /** The requirements at work on the bare starter, the reference, and copies that went wrong. */
 export function TryOut() {
@@ -55,13 +50,20 @@ export function TryOut() {
     [kept.data],
   );
   const trials = useMemo(
-    (): (Trial & { name: string })[] => [
+    (): NamedTrial[] => [
       // As a student begins with it: its topics know that they were given.
       ...(starter ? [{ id: 'starter', name: 'bare starter', map: begun(assignment) }] : []),
       ...(reference ? [{ id: 'reference', name: 'reference', map: reference }] : []),
-      ...keptMaps.map(({ id, name, map }) => ({ id, name, map })),
+      ...keptMaps.map((one) => ({ ...one, mayLeave: true })),
       ...(base
-        ? spoilt.map(({ way, seed }) => ({ id: `${way} ${seed}`, name: WAY_WORDS[way], map: base, way, seed }))
+        ? spoilt.map(({ way, seed }) => ({
+            id: `${way} ${seed}`,
+            name: WAY_WORDS[way],
+            map: base,
+            way,
+            seed,
+            mayLeave: true,
+          }))
         : []),
     ],
     [assignment, starter, reference, base, spoilt, keptMaps],
@@ -73,7 +75,11 @@ export function TryOut() {
     // Four copies have room beside each other: the oldest gives way.
     setSpoilt([...spoilt, { way, seed }].slice(-4));
   };
-  const rows = inGroups(assignment.requirements).flatMap(({ members }) => members);
+  const leaveOut = (id: string): void => {
+    if (keptMaps.some((one) => one.id === id))
+      void act(() => api.delete(`assignments/${detail.id}/trials/${id}`), 'The trial map is thrown away.');
+    else setSpoilt(spoilt.filter(({ way, seed }) => `${way} ${seed}` !== id));
+  };
   const chosen = looked && byId.get(looked.trial);
   return (
     <section aria-labelledby="try-out-title">
@@ -82,65 +88,17 @@ export function TryOut() {
       </h2>
       {trials.length === 0 ? (
         <p className="text-quiet">Draw a starter or a reference map, and the requirements are tried on it here.</p>
-      ) : rows.length === 0 ? (
+      ) : assignment.requirements.length === 0 ? (
         <p className="text-quiet">What you ask for is tried here, on your maps and on copies that went wrong.</p>
       ) : (
-        <div className="overflow-x-auto">
-          <table className="w-full text-center text-sm">
-            <thead>
-              <tr className="border-b border-ink align-bottom">
-                <th className="w-6 text-left">
-                  <span className="sr-only">Requirement</span>
-                </th>
-                {trials.map(({ id, name, way }) => (
-                  <th key={id} className="px-1 pb-1 font-semibold leading-tight">
-                    {name}
-                    {(way ?? keptMaps.some((one) => one.id === id)) && (
-                      <button
-                        type="button"
-                        className="ml-0.5 inline-flex align-middle text-quiet hover:text-ink"
-                        aria-label={`Leave out: ${name}`}
-                        onClick={() =>
-                          way
-                            ? setSpoilt(spoilt.filter((one) => `${one.way} ${one.seed}` !== id))
-                            : void act(
-                                () => api.delete(`assignments/${detail.id}/trials/${id}`),
-                                'The trial map is thrown away.',
-                              )
-                        }
-                      >
-                        <X aria-hidden size={12} />
-                      </button>
-                    )}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map(({ id, number }) => (
-                <tr key={id} className="border-b border-rule">
-                  <td className="py-1 text-left font-mono text-quiet">{number}</td>
-                  {trials.map((trial) => (
-                    <td key={trial.id}>
-                      <Cell
-                        result={byId.get(trial.id)?.report.results.find((one) => one.id === id)}
-                        name={`Requirement ${number} on ${trial.name}`}
-                        onLook={() => look({ trial: trial.id, requirement: id })}
-                      />
-                    </td>
-                  ))}
-                </tr>
-              ))}
-              <tr className="font-mono">
-                <td className="py-1.5 text-left font-sans text-quiet">sum</td>
-                {trials.map(({ id }) => (
-                  <td key={id}>{sumWords(byId.get(id), assignment)}</td>
-                ))}
-              </tr>
-            </tbody>
-          </table>
-        </div>
+        <TryOutGrid
+          trials={trials}
+          tried={byId}
+          onLook={(trial, requirement) => look({ trial, requirement })}
+          onLeaveOut={leaveOut}
+        />
       )}
+      <ClassTryOut />
       <Observations tried={byId} />
       {base && (
         <>
@@ -176,7 +134,7 @@ export function TryOut() {
           <KeepTrial name={trials.find(({ id }) => id === looked.trial)?.name ?? ''} map={chosen.map} />
         )}
         {looked && chosen && (
-          <Looked tried={chosen} requirement={assignment.requirements.find(({ id }) => id === looked.requirement)} />
+          <LookedAt tried={chosen} requirement={assignment.requirements.find(({ id }) => id === looked.requirement)} />
         )}
       </Dialog>
     </section>
@@ -210,33 +168,6 @@ function KeepTrial({ name, map }: { name: string; map: TopicMap }) {
   );
 }
 
-function Cell({ result, name, onLook }: { result: Result | undefined; name: string; onLook: () => void }) {
-  if (!result) return <span className="text-quiet">…</span>;
-  const share = result.fraction === null ? '' : Math.round(result.fraction * 100);
-  return (
-    <button
-      type="button"
-      className="inline-flex min-h-7 items-center gap-1 rounded-sm px-1 hover:bg-wash"
-      aria-label={`${name}: ${result.status}${share === '' ? '' : `, ${share} %`}`}
-      title={say(result.type, result)}
-      onClick={onLook}
-    >
-      <StatusMark status={result.status} />
-      {result.status === 'partly' && <span className="font-mono text-xs text-quiet">{share}</span>}
-    </button>
-  );
-}
-
-function sumWords(tried: Tried | undefined, assignment: ReturnType<typeof useWritten>['assignment']): string {
-  if (!tried) return '…';
-  // What a person judges is not known of a trial: only what the computer finds is summed.
-  const sum = sumOf(tried.report, { criteria: [], marks: { ...PLAIN_MARKS } }, NOTHING, UNTIMED);
-  return markWords(onScale(sum, { scale: { as: 'points', decimals: assignment.marks?.scale.decimals ?? 1 } })).replace(
-    / of .*/,
-    '',
-  );
-}
-
 /** What the grid shows to those who read grids: a requirement that asks nothing, or that one's own answer does not meet. */
 function Observations({ tried }: { tried: ReadonlyMap<string, Tried> }) {
   const { assignment } = useWritten();
@@ -259,40 +190,5 @@ function Observations({ tried }: { tried: ReadonlyMap<string, Tried> }) {
         </li>
       ))}
     </ul>
-  );
-}
-
-function Looked({ tried: { map, report }, requirement }: { tried: Tried; requirement: Requirement | undefined }) {
-  const { assignment } = useWritten();
-  const result = report.results.find(({ id }) => id === requirement?.id);
-  if (!requirement || !result) return <MapPicture map={map} legend={assignment.legend} title="The map" />;
-  return (
-    <div className="grid gap-3">
-      <p className="words flex items-start gap-2">
-        <span className="mt-1">
-          <StatusMark status={result.status} />
-        </span>
-        <span>
-          <Sentence of={requirement.id} assignment={assignment} />
-          <br />
-          <span className="text-quiet">{say(result.type, result)}</span>
-        </span>
-      </p>
-      <div className="flex justify-center border border-rule bg-canvas p-2">
-        <CheckedMap
-          large
-          map={map}
-          assignment={assignment}
-          requirement={requirement}
-          result={result}
-          label="The map, with what the check found"
-        />
-      </div>
-      <ul className="words max-h-40 list-disc overflow-y-auto pl-5 text-sm">
-        {[...new Set(result.evidence.map((piece) => say(result.type, piece)))].slice(0, 20).map((words) => (
-          <li key={words}>{words}</li>
-        ))}
-      </ul>
-    </div>
   );
 }

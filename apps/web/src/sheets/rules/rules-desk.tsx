@@ -1,0 +1,54 @@
+import type { ClassName } from '@ichnograph/contract';
+import { HeadOfPage } from '../../app/crumbs';
+import { useTitle } from '../../app/page';
+import { useMe } from '../../app/queries';
+import { RequirementsSection } from '../requirements/requirements-section';
+import { Overtaken, SaveState } from '../save-state';
+import { CriteriaSection } from '../sections/criteria';
+import { LegendSection } from '../sections/legend';
+import { SheetIndex } from '../sheet-index';
+import { useOthers, useSheetPage, useWriting, WrittenProvider } from '../use-sheet';
+import { PutInForce } from './put-in-force';
+
+/** What a class keeps of a sheet: legend, requirements and criteria from which its assignments begin. */
+export function RulesDesk({ of: { className } }: { of: ClassName }) {
+  const open = useSheetPage();
+  const written = useWriting();
+  const { others } = useOthers(open, useMe().id);
+  useTitle(`Standing rules of ${className}`);
+  return (
+    <WrittenProvider value={written}>
+      <HeadOfPage
+        crumbs={[{ name: 'People', to: '/people' }, { name: `Standing rules of ${className}` }]}
+        middle={
+          <span className="flex shrink-0 items-center gap-3 text-sm text-quiet">
+            {others.length > 0 && (
+              <span data-testid="others">{others.map(({ givenName }) => givenName).join(', ')} is here too</span>
+            )}
+            <SaveState />
+          </span>
+        }
+        actions={<PutInForce />}
+      />
+      <main
+        id="main"
+        tabIndex={-1}
+        className="grid h-[calc(100dvh-47px)] min-h-[22rem] grid-cols-[9rem_minmax(0,1fr)] outline-none min-[1200px]:grid-cols-[10.5rem_minmax(0,62rem)]"
+      >
+        <div className="overflow-y-auto border-r border-rule">
+          <SheetIndex />
+        </div>
+        <div id="sheet" className="relative overflow-y-auto px-6 pb-[40vh]">
+          <Overtaken />
+          <p className="max-w-[70ch] pt-6 text-quiet">
+            Assignments for {className} begin with what is written here once it is in force. What is amended later
+            reaches them only when you say so, and leaves what was changed on a sheet by hand.
+          </p>
+          <LegendSection />
+          <RequirementsSection />
+          <CriteriaSection />
+        </div>
+      </main>
+    </WrittenProvider>
+  );
+}
