@@ -30,6 +30,11 @@ export class NewPublication {
   @IsOptional()
   @IsBoolean()
   showsReference?: boolean;
+
+  /** whether the guide has a finished example, on another subject; left out: it has */
+  @IsOptional()
+  @IsBoolean()
+  showsExample?: boolean;
 }
 
 /** What is left out stays as it is. */
@@ -55,6 +60,7 @@ export interface PublicationRow {
   /** until then its students do not see it */
   opens: string | null;
   showsReference: boolean;
+  showsExample: boolean;
   closed: boolean;
   extensions: ExtensionRow[];
 }

@@ -22,6 +22,10 @@ export class ChangePublication {
 
   @IsOptional()
   @IsBoolean()
+  showsExample?: boolean;
+
+  @IsOptional()
+  @IsBoolean()
   mayHandInAgain?: boolean;
 
   /** closed: nothing is drawn or handed in any more */

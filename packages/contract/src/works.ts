@@ -60,6 +60,8 @@ export interface WorkDetail {
   mayHandIn: boolean;
   /** whether the publication lets one hand in more than once */
   mayHandInAgain: boolean;
+  /** whether the guide has a finished example, on another subject */
+  showsExample: boolean;
   members: Person[];
   revision: number;
   /** an assignment file's JSON value, without the reference map */

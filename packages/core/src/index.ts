@@ -103,6 +103,8 @@ export { EYES, legendDistances } from './advice/legend-distances.js';
 export type { Eyes, KindDistance } from './advice/legend-distances.js';
 export { checkedExample } from './examples/example-views.js';
 export type { CheckedExample } from './examples/example-views.js';
+export { exampleInLegend } from './examples/example-in-legend.js';
+export { finishedExample } from './examples/finished-example.js';
 export { PARAM_WORDS } from './examples/param-words.js';
 export { assignmentOf, isSheetPart, SHEET_PARTS, sheetOf } from './sheet/sheet.js';
 export type { Sheet, SheetPart, SheetRequirement } from './sheet/sheet.js';

@@ -196,6 +196,7 @@ const publicationRowOf = ({
   mayHandInAgain,
   opensAt,
   showsReference,
+  showsExample,
   closedAt,
 }: Publication): Omit<PublicationRow, 'extensions'> => ({
   id,
@@ -206,5 +207,6 @@ const publicationRowOf = ({
   mayHandInAgain,
   opens: opensAt?.toISOString() ?? null,
   showsReference,
+  showsExample,
   closed: closedAt !== null,
 });

@@ -17,6 +17,8 @@ export class Publication {
   @Column({ name: 'opens_at', type: 'datetime', precision: 3, nullable: true }) opensAt!: Date | null;
   /** whether a student sees the reference map once their map is returned */
   @Column({ name: 'shows_reference', type: 'boolean' }) showsReference!: boolean;
+  /** whether the guide has a finished example, on another subject */
+  @Column({ name: 'shows_example', type: 'boolean' }) showsExample!: boolean;
   /** from when on nothing is drawn or handed in any more, whatever the due time */
   @Column({ name: 'closed_at', type: 'datetime', precision: 3, nullable: true }) closedAt!: Date | null;
   @Column({ name: 'created_at', type: 'datetime', precision: 3 }) createdAt!: Date;

@@ -31,7 +31,7 @@ export class PublicationsService {
   /** Gives the assignment, as its sheet stands, to a class of one's own. @returns the publication's id */
   async publish(
     id: string,
-    { classId, due, opens, mayHandInAgain, showsReference }: NewPublication,
+    { classId, due, opens, mayHandInAgain, showsReference, showsExample }: NewPublication,
     named: Named,
   ): Promise<string> {
     const { rulesOf } = await this.assignments.changeable(id, named.accountId);
@@ -58,6 +58,7 @@ export class PublicationsService {
         mayHandInAgain: mayHandInAgain ?? true,
         opensAt,
         showsReference: showsReference ?? false,
+        showsExample: showsExample ?? true,
         closedAt: null,
         createdAt: now,
       };
@@ -71,7 +72,7 @@ export class PublicationsService {
   /** Moves the due time, closes early or opens again, says from when, lets hand in again or not, shows the reference or not. */
   async change(
     id: string,
-    { due, opens, mayHandInAgain, showsReference, closed }: ChangePublication,
+    { due, opens, mayHandInAgain, showsReference, showsExample, closed }: ChangePublication,
     accountId: string,
   ): Promise<void> {
     const publication = await this.own(id, accountId);
@@ -82,6 +83,7 @@ export class PublicationsService {
       ...(opens !== undefined && { opensAt: opens === null ? null : new Date(opens) }),
       ...(mayHandInAgain !== undefined && { mayHandInAgain }),
       ...(showsReference !== undefined && { showsReference }),
+      ...(showsExample !== undefined && { showsExample }),
       ...(closed !== undefined && { closedAt: closed ? (publication.closedAt ?? this.clock.now()) : null }),
     });
   }

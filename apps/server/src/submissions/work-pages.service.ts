@@ -46,6 +46,7 @@ export class WorkPages {
       mayEdit: isMember && isOpen(work),
       mayHandIn: isMember && mayHandIn(work, submissions.length),
       mayHandInAgain: publication.mayHandInAgain,
+      showsExample: publication.showsExample,
       members: membersOf(work),
       revision: work.revision!.number,
       title: assignment.title,

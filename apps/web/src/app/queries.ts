@@ -75,6 +75,8 @@ export const useSubmission = (id: string | null) => useQuery(read<SubmissionDeta
 export const useComments = (submissionId: string | null) =>
   useQuery(read<CommentRow[]>(`submissions/${submissionId}/comments`, submissionId !== null));
 
+export const useReference = (submissionId: string | null) =>
+  useQuery(read<{ map: Record<string, unknown> }>(`submissions/${submissionId}/reference`, submissionId !== null));
 export const useJudgements = (submissionId: string | null) =>
   useQuery(read<JudgementRow[]>(`submissions/${submissionId}/judgements`, submissionId !== null));
 export const useTrail = (submissionId: string | null) =>

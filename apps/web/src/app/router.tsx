@@ -26,6 +26,14 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../assignments/assignment-page')).AssignmentPage }),
       },
       {
+        path: 'assignments/:id/guide',
+        lazy: async () => ({ Component: (await import('../assignments/guide-page')).GuideOfAssignment }),
+      },
+      {
+        path: 'works/:id/guide',
+        lazy: async () => ({ Component: (await import('../assignments/guide-page')).GuideOfWork }),
+      },
+      {
         path: 'assignments/:id/sheet',
         lazy: async () => ({ Component: (await import('../sheets/sheet-page')).SheetPage }),
       },

@@ -31,10 +31,15 @@ function Given({ detail }: { detail: AssignmentDetail }) {
       title={detail.title}
       lead={body.focusQuestion}
       actions={
-        <a className={buttonClass()} href={`/api/assignments/${detail.id}/file`} download>
-          <Download aria-hidden size={14} />
-          Write it out as a file
-        </a>
+        <>
+          <Link className={buttonClass()} to={`/assignments/${detail.id}/guide`}>
+            Guide for students
+          </Link>
+          <a className={buttonClass()} href={`/api/assignments/${detail.id}/file`} download>
+            <Download aria-hidden size={14} />
+            Write it out as a file
+          </a>
+        </>
       }
     >
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_19rem]">

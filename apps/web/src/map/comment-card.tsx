@@ -15,7 +15,9 @@ export function subjectOf(
   if (anchor === 'topic') return `on “${map.topics.find(({ id }) => id === target)?.text ?? 'what is gone'}”`;
   const link = map.links.find(({ id }) => id === target);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find(({ id }) => id === end));
-  return link && from && to ? `on “${sentenceOf(link, from, to, legend).replace(/\.$/, '')}”` : 'on what is gone';
+  if (!link || !from || !to) return 'on what is gone';
+  if (anchor === 'link') return `on the link from “${from.text}” to “${to.text}”`;
+  return `on “${sentenceOf(link, from, to, legend).replace(/\.$/, '')}”`;
 }
 
 /** A chosen comment, whole. */

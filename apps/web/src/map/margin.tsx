@@ -23,7 +23,7 @@ function placeOf(map: TopicMap, legend: Legend, { anchor, target }: CommentRow):
     const topic = map.topics.find(({ id }) => id === target);
     return topic ? { x: topic.x + topic.width / 2, y: topic.y } : null;
   }
-  if (anchor !== 'link') return null;
+  if (anchor !== 'link' && anchor !== 'proposition') return null;
   const link = map.links.find(({ id }) => id === target);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find(({ id }) => id === end));
   if (!link || !from || !to) return null;

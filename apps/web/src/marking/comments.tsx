@@ -1,5 +1,5 @@
 import type { CommentRow, NewComment } from '@ichnograph/contract';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { api } from '../app/api';
 import { useDraft } from '../app/drafts';
 import { CommentCard, subjectOf } from '../map';
@@ -26,13 +26,20 @@ export function WriteComment({
 }: Writing & { submissionId: string }) {
   const [draft, setDraft] = useDraft<Draft>(`comment on ${submissionId}`);
   const sending = useRef(false);
+  // Of a link one speaks of what it says, or of how it is drawn.
+  const [ofLink, setOfLink] = useState<'proposition' | 'link'>('proposition');
   const [chosen] = selection.length === 1 ? selection : [];
   const subject = {
-    anchor: chosen === undefined ? 'map' : map.topics.some(({ id }) => id === chosen) ? 'topic' : 'link',
+    anchor: chosen === undefined ? 'map' : map.topics.some(({ id }) => id === chosen) ? 'topic' : ofLink,
     target: chosen ?? null,
   } as const;
   const current: Draft = draft ?? { ...subject, text: '' };
   const elsewhere = draft !== null && draft.target !== subject.target;
+  const isOfLink = current.anchor === 'proposition' || current.anchor === 'link';
+  const speakOf = (anchor: 'proposition' | 'link'): void => {
+    setOfLink(anchor);
+    if (draft) setDraft({ ...draft, anchor });
+  };
   const write = async (): Promise<void> => {
     // The keys come as fast as they are hit: one comment must not be written twice, nor an empty one at all.
     if (sending.current || current.text.trim() === '') return;
@@ -76,6 +83,10 @@ export function WriteComment({
         {elsewhere ? (
           <Button small look="quiet" className="min-w-0 shrink" onClick={() => setDraft({ ...draft, ...subject })}>
             <span className="truncate">Put it {subjectOf(map, assignment.legend, subject)}</span>
+          </Button>
+        ) : isOfLink ? (
+          <Button small look="quiet" onClick={() => speakOf(current.anchor === 'link' ? 'proposition' : 'link')}>
+            {current.anchor === 'link' ? 'Speak of what it says' : 'Speak of the link itself'}
           </Button>
         ) : (
           <span className="text-xs text-quiet">

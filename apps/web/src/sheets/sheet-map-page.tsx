@@ -55,6 +55,7 @@ function Drawn({ detail, name, source }: { detail: SheetDetail; name: string; so
       mayEdit: true,
       mayHandIn: false,
       mayHandInAgain: false,
+      showsExample: true,
       members: [me],
       revision: detail.revision,
       assignment: writeAssignment(assignment),

@@ -1,4 +1,6 @@
+import { openStoredAssignment, openStoredMap } from '@ichnograph/core';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { alertAloud } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
@@ -6,10 +8,11 @@ import { showMoment } from '../app/dates';
 import { useTitle } from '../app/page';
 import { Criteria, judgedOf, MarkHead, markOf } from '../marking';
 import type { Judged } from '../marking';
-import { refresh, useComments, useJudgements, useSubmission, useTimeZone } from '../app/queries';
+import { refresh, useComments, useJudgements, useReference, useSubmission, useTimeZone } from '../app/queries';
 import { Waiting } from '../app/waiting';
-import { AnswerComment, CommentCard, FrozenDesk, ReportHead } from '../map';
+import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead } from '../map';
 import { Button, buttonClass } from '../ui/button';
+import { Dialog } from '../ui/dialog';
 
 /** What came back: the map as handed in, the comments in its margin, the results. */
 export function FeedbackPage() {
@@ -50,15 +53,18 @@ function Feedback({ detail, comments, judged }: { detail: SubmissionDetail; comm
       id="feedback"
       crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
       actions={
-        detail.state === 'returned' ? (
-          <Button look="action" onClick={() => void revise()}>
-            Revise
-          </Button>
-        ) : (
-          <Link className={buttonClass()} to={`/works/${detail.workId}`}>
-            Go to the map
-          </Link>
-        )
+        <>
+          {detail.showsReference && <ReferenceMap detail={detail} />}
+          {detail.state === 'returned' ? (
+            <Button look="action" onClick={() => void revise()}>
+              Revise
+            </Button>
+          ) : (
+            <Link className={buttonClass()} to={`/works/${detail.workId}`}>
+              Go to the map
+            </Link>
+          )}
+        </>
       }
       results="Requirements"
       above={({ frozen }) => (
@@ -96,6 +102,28 @@ function Feedback({ detail, comments, judged }: { detail: SubmissionDetail; comm
         </CommentCard>
       )}
     />
+  );
+}
+
+/** What the teacher would have handed in, for those whose map came back. */
+function ReferenceMap({ detail }: { detail: SubmissionDetail }) {
+  const [open, setOpen] = useState(false);
+  const reference = useReference(open ? detail.id : null);
+  const legend = useMemo(() => openStoredAssignment(detail.assignment).legend, [detail.assignment]);
+  const map = useMemo(() => reference.data && openStoredMap(reference.data.map), [reference.data]);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)}>Reference map</Button>
+      <Dialog
+        wide
+        open={open}
+        onOpenChange={setOpen}
+        title="What your teacher would have handed in"
+        description="One good answer of several. Look for what it says that yours does not."
+      >
+        {map ? <MapPicture map={map} legend={legend} title="Reference map" /> : <p role="status">Opening it …</p>}
+      </Dialog>
+    </>
   );
 }
 

@@ -258,6 +258,14 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         </DragOverlay>
         <Dialog {...dialog('brief')} title={detail.title} description={assignment.focusQuestion}>
           <Brief text={assignment.brief} />
+          {!open.own && (
+            <p className="mt-4">
+              <Link className="text-action underline" to={`/works/${detail.id}/guide`}>
+                The guide to print
+              </Link>{' '}
+              <span className="text-quiet">with drawings of what your map must show</span>
+            </p>
+          )}
         </Dialog>
         <KeysDialog {...dialog('keys')} />
         <CommandPalette {...dialog('palette')} onClosed={focusWork} />

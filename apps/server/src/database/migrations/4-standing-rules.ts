@@ -7,7 +7,8 @@ const UP = [
   `ALTER TABLE assignment ADD rules_of ${ID} NULL UNIQUE, ADD follows ${ID} NULL, ADD archived_at DATETIME(3) NULL,
     ADD CONSTRAINT assignment_rules_of FOREIGN KEY (rules_of) REFERENCES school_class (id),
     ADD CONSTRAINT assignment_follows FOREIGN KEY (follows) REFERENCES revision (id)`,
-  `ALTER TABLE publication ADD opens_at DATETIME(3) NULL, ADD shows_reference BOOLEAN NOT NULL DEFAULT FALSE`,
+  `ALTER TABLE publication ADD opens_at DATETIME(3) NULL, ADD shows_reference BOOLEAN NOT NULL DEFAULT FALSE,
+    ADD shows_example BOOLEAN NOT NULL DEFAULT TRUE`,
   `CREATE TABLE ready_made (
     id ${ID} NOT NULL PRIMARY KEY, owner_id ${ID} NOT NULL, title VARCHAR(300) NOT NULL, guidance TEXT NOT NULL,
     body JSON NOT NULL, created_at DATETIME(3) NOT NULL, FOREIGN KEY (owner_id) REFERENCES account (id))`,
@@ -15,7 +16,7 @@ const UP = [
 
 const DOWN = [
   `DROP TABLE ready_made`,
-  `ALTER TABLE publication DROP COLUMN opens_at, DROP COLUMN shows_reference`,
+  `ALTER TABLE publication DROP COLUMN opens_at, DROP COLUMN shows_reference, DROP COLUMN shows_example`,
   `ALTER TABLE assignment DROP FOREIGN KEY assignment_rules_of, DROP FOREIGN KEY assignment_follows`,
   `ALTER TABLE assignment DROP COLUMN rules_of, DROP COLUMN follows, DROP COLUMN archived_at`,
 ];

@@ -63,11 +63,7 @@ export function Proposals({ onTake }: { onTake: (requirement: Omit<Requirement, 
         {sources.length > 1 && (
           <label className="flex items-center gap-2">
             Propose from
-            <select
-              className="field w-auto py-0.5"
-              value={from?.id}
-              onChange={({ target }) => setWanted(target.value)}
-            >
+            <select className="field w-auto py-0.5" value={from?.id} onChange={({ target }) => setWanted(target.value)}>
               {sources.map(({ id, name }) => (
                 <option key={id} value={id}>
                   {name}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { announce } from '../../app/announcer';
 import { api } from '../../app/api';
 import { dateIn, instantOf } from '../../app/dates';
@@ -34,6 +35,12 @@ export function ClassesSection() {
       {classes.data && classes.data.length > 0 && left.length === 0 && (
         <p className="text-quiet">All of your classes have it.</p>
       )}
+      <p className="mt-4 text-sm">
+        <Link className="text-action underline" to={`/assignments/${detail.id}/guide`}>
+          The guide for students, to print
+        </Link>{' '}
+        <span className="text-quiet">with a right and a wrong drawing of everything you ask for</span>
+      </p>
       <SharedWith assignmentId={detail.id} owner={owner} people={sharedWith} />
     </Section>
   );
@@ -49,6 +56,7 @@ function PublishForm({ classes }: { classes: { id: string; name: string }[] }) {
   const [again, setAgain] = useState(true);
   const [isLater, setLater] = useState(false);
   const [opens, setOpens] = useState({ date: dateIn(1, zone), time: '08:00' });
+  const [showsExample, setShowsExample] = useState(true);
   const [showsReference, setShowsReference] = useState(false);
   const { trouble, setTrouble, busy, attempt } = useAttempt();
   const publish = async (): Promise<void> => {
@@ -58,7 +66,7 @@ function PublishForm({ classes }: { classes: { id: string; name: string }[] }) {
     if (due === null) return setTrouble('Choose a due date and a time, or clear the date for none.');
     if (from === null) return setTrouble('Choose a date and a time to open it.');
     await attempt(async () => {
-      const wanted = { classId, due, opens: from, mayHandInAgain: again, showsReference };
+      const wanted = { classId, due, opens: from, mayHandInAgain: again, showsExample, showsReference };
       await api.post(`assignments/${detail.id}/publications`, wanted);
       announce('It is published.');
       setClassId('');
@@ -131,6 +139,9 @@ function PublishForm({ classes }: { classes: { id: string; name: string }[] }) {
             </>
           )}
         </div>
+        <Tick on={showsExample} onChange={setShowsExample}>
+          Their guide has a finished example, on another subject
+        </Tick>
         <Tick on={showsReference} onChange={setShowsReference}>
           They see the reference map once theirs is returned
         </Tick>

@@ -13,7 +13,8 @@ import { Menu, MenuItem } from '../../ui/menu';
 
 /** A class that has the assignment: until when, more time for some, and whether it is closed. */
 export function PublicationRowView({ publication }: { publication: PublicationRow }) {
-  const { id, className, due, closed, mayHandInAgain, opens, showsReference, revision, extensions } = publication;
+  const { id, className, due, closed, mayHandInAgain, opens, showsExample, showsReference, revision, extensions } =
+    publication;
   const zone = useTimeZone();
   const { trouble, act } = useAction();
   const [asked, ask] = useState<'due' | 'extension' | null>(null);
@@ -54,6 +55,16 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
             {opens && Date.parse(opens) > Date.now() && (
               <MenuItem onSelect={() => change({ opens: null }, 'It is open now.')}>Open it now</MenuItem>
             )}
+            <MenuItem
+              onSelect={() =>
+                change(
+                  { showsExample: !showsExample },
+                  showsExample ? 'The guide has no example.' : 'The guide has a finished example.',
+                )
+              }
+            >
+              {showsExample ? 'Leave the example out of the guide' : 'Put a finished example into the guide'}
+            </MenuItem>
             <MenuItem
               onSelect={() =>
                 change(
