@@ -1,6 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import { Suspense, useState } from 'react';
-import { ChevronDown } from 'lucide-react';
+import { Check, ChevronDown } from 'lucide-react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Me } from '@ichnograph/contract';
 import { FirstAdministratorPage, PasswordPage, SignInPage, useSignOut } from '../accounts';
@@ -9,6 +9,7 @@ import { useFocusHome } from './focus-home';
 import { Mark } from './mark';
 import { Loading } from './page';
 import { useWelcome } from './queries';
+import { useSingleLetters } from './single-letters';
 import { StaleNotice, Waiting } from './waiting';
 
 const PLACES: Record<Me['role'], [to: string, name: string][]> = {
@@ -91,6 +92,7 @@ function Places({ me }: { me: Me }) {
 function PersonMenu({ me }: { me: Me }) {
   const navigate = useNavigate();
   const { signOut, dialog } = useSignOut(me);
+  const letters = useSingleLetters();
   const [home, setHome] = useState<HTMLElement | null>(null);
   const item = 'flex min-h-9 cursor-pointer items-center rounded-sm px-3 outline-none data-[highlighted]:bg-wash';
   return (
@@ -107,6 +109,14 @@ function PersonMenu({ me }: { me: Me }) {
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal container={home}>
           <DropdownMenu.Content align="end" sideOffset={4} className="z-50 min-w-48 card p-1">
+            <DropdownMenu.CheckboxItem className={item} checked={letters.on} onCheckedChange={letters.set}>
+              <span className="w-5">
+                <DropdownMenu.ItemIndicator>
+                  <Check aria-hidden size={14} />
+                </DropdownMenu.ItemIndicator>
+              </span>
+              Single letters as keys
+            </DropdownMenu.CheckboxItem>
             <DropdownMenu.Item className={item} onSelect={() => void navigate('/password')}>
               Change password
             </DropdownMenu.Item>

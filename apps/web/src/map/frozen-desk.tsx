@@ -2,12 +2,16 @@ import { sumsOf } from '@ichnograph/core';
 import type { Result } from '@ichnograph/core';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
 import { ReactFlowProvider } from '@xyflow/react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
+import { announce } from '../app/announcer';
 import { HeadOfPage } from '../app/crumbs';
+import { useLetterKeys } from '../app/single-letters';
 import { Desk } from '../ui/desk';
 import type { Side } from '../ui/desk';
 import { Segments } from '../ui/segments';
+import { flagSteps, nextStep } from './flag-walk';
+import type { FlagStep } from './flag-walk';
 import { FrozenMap, useFrozen, useGo } from './frozen-map';
 import type { Frozen } from './frozen-map';
 import { ResultsList } from './results-list';
@@ -84,6 +88,17 @@ function AtTheDesk({
     setView('Map');
     show(ids);
   };
+  const [flag, setFlag] = useState<FlagStep | null>(null);
+  const steps = useMemo(() => flagSteps(frozen.report), [frozen.report]);
+  const walk = (by: 1 | -1): void => {
+    const next = nextStep(steps, flag, by);
+    setFlag(next);
+    if (!next) return announce('Nothing is flagged on this map.');
+    setRequirement(next.requirement);
+    go([next.mark]);
+    announce(next.words);
+  };
+  useLetterKeys({ F: () => walk(1), 'Shift+F': () => walk(-1) });
   const around: FrozenView = { frozen, selection, go, chooseComment };
   const { assignment, report } = frozen;
   const list = {
