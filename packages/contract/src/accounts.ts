@@ -65,6 +65,15 @@ export class NewAccount extends NewPerson {
   role!: Role;
 }
 
+/** What is kept of a person, as far as a page shows it; the file has more. */
+export interface KeptOfPerson {
+  account: AccountRow & { createdAt: string };
+  classes: { name: string; part: string }[];
+  works: { assignment: string; state: string; begunAt: string; submissions: { handedInAt: string }[] }[];
+  comments: { text: string; at: string; written: 'by them' | 'to them' }[];
+  answers: { text: string; at: string }[];
+}
+
 export interface Person {
   id: string;
   givenName: string;

@@ -1,3 +1,4 @@
+import { MOST_AT_ONCE } from '@ichnograph/contract';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import type {
   AccountRow,
@@ -8,8 +9,11 @@ import type {
   CommentRow,
   DemoPerson,
   JudgementRow,
+  KeptOfPerson,
+  KnownNames,
   MarkChangeRow,
   Me,
+  NewStudent,
   Person,
   Pile,
   ReadyMadeRow,
@@ -67,6 +71,15 @@ export const useClasses = () => useQuery(read<ClassRow[]>('classes'));
 export const useRoster = (classId: string | null) =>
   useQuery(read<RosterEntry[]>(`classes/${classId}/people`, classId !== null));
 export const useAccounts = (enabled = true) => useQuery(read<AccountRow[]>('accounts', enabled));
+export const useKept = (id: string) => useQuery(read<KeptOfPerson>(`accounts/${id}/kept`));
+/** Which of these names the school knows already, as positions. */
+export const useKnownNames = (classId: string, people: readonly NewStudent[]) =>
+  useQuery({
+    queryKey: ['known names', classId, people],
+    queryFn: () => api.post<KnownNames>(`classes/${classId}/known-names`, { people }),
+    enabled: people.length > 0 && people.length <= MOST_AT_ONCE,
+    staleTime: 30_000,
+  });
 export const useColleagues = () => useQuery(read<Person[]>('classes/colleagues'));
 export const useWork = (id: string) => useQuery(read<WorkDetail>(`works/${id}`));
 export const usePile = (id: string) => useQuery(read<Pile>(`publications/${id}/pile`));

@@ -14,6 +14,10 @@ export const router = createBrowserRouter([
       { path: 'password', lazy: async () => ({ Component: (await import('../accounts/password-page')).PasswordPage }) },
       { path: 'people', lazy: async () => ({ Component: (await import('../people/people-page')).PeoplePage }) },
       {
+        path: 'people/:id',
+        lazy: async () => ({ Component: (await import('../people/person-page')).PersonPage }),
+      },
+      {
         path: 'assignments',
         lazy: async () => ({ Component: (await import('../assignments/assignments-page')).AssignmentsPage }),
       },

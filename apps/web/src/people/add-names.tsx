@@ -2,7 +2,9 @@ import { MOST_AT_ONCE } from '@ichnograph/contract';
 import type { Card, ClassRow } from '@ichnograph/contract';
 import { useId, useMemo, useState } from 'react';
 import { api } from '../app/api';
+import { useKnownNames } from '../app/queries';
 import { useAction } from '../app/use-action';
+import { useRested } from '../app/use-rested';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { namesIn, readNames, textOfFile } from './read-names';
@@ -42,6 +44,12 @@ export function AddNames({
   const table = useMemo(() => readNames(text), [text]);
   const columns = chosen ?? table.columns;
   const names = useMemo(() => namesIn(table, columns, known), [table, columns, known]);
+  const asked = useRested(useMemo(() => names.filter(({ trouble: wrong }) => wrong === null), [names]));
+  const { data: there } = useKnownNames(
+    of.id,
+    useMemo(() => asked.map(({ givenName, familyName }) => ({ givenName, familyName })), [asked]),
+  );
+  const elsewhere = new Set((there?.known ?? []).map((i) => asked[i]?.line));
   const taken = names.filter(({ trouble: wrong, line }) => wrong === null && !left.has(line));
   const read = async (file: File): Promise<void> => {
     setFileTrouble('');
@@ -159,6 +167,12 @@ export function AddNames({
                         }}
                       />
                       {left.has(line) ? 'left out' : 'a new account'}
+                      {odd !== 'in the class' && elsewhere.has(line) && (
+                        <span className="text-ochre">
+                          {' '}
+                          · the school has somebody of this name: if it is them, let them in by the join code
+                        </span>
+                      )}
                       {odd && <span className="text-ochre"> · {ODD[odd]}</span>}
                     </label>
                   )}

@@ -9,6 +9,7 @@ import { useFields } from '../app/use-fields';
 import { Waiting } from '../app/waiting';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
+import { Everyone } from './everyone';
 import { Roster } from './roster';
 
 /** Classes and who is in them: of a teacher their own, of the administrator all. */
@@ -44,7 +45,12 @@ export function PeoplePage() {
             </>
           )}
           <ClassForm onMade={setChosen} />
-          {isAdministrator && <AccountForm />}
+          {isAdministrator && (
+            <>
+              <Everyone />
+              <AccountForm />
+            </>
+          )}
         </section>
         {current && <Roster key={current.id} of={current} classes={open} />}
       </div>

@@ -1,12 +1,12 @@
 import type { Card, ClassRow, Part, RosterEntry } from '@ichnograph/contract';
-import { Download, KeyRound, LogOut, MoreHorizontal, UserPlus, UserX } from 'lucide-react';
+import { FileText, KeyRound, LogOut, MoreHorizontal, UserPlus } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../app/api';
 import { useAccounts, useColleagues, useMe, useRoster } from '../app/queries';
 import { useAction } from '../app/use-action';
 import { Button } from '../ui/button';
-import { Confirm, Dialog } from '../ui/dialog';
+import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
 import { AddNames } from './add-names';
@@ -18,7 +18,7 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
   const roster = useRoster(of.id);
   const { trouble, act } = useAction();
   const [adding, setAdding] = useState(false);
-  const [erasing, setErasing] = useState<RosterEntry | null>(null);
+  const navigate = useNavigate();
   const [cards, setCards] = useState<readonly Card[]>([]);
   const mayManage = me.role === 'administrator' || of.part === 'teacher';
   if (cards.length > 0) return <Cards cards={cards} of={of} onDone={() => setCards([])} />;
@@ -121,14 +121,9 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
                           </MenuItem>
                         ))}
                     {me.role === 'administrator' && (
-                      <>
-                        <MenuItem onSelect={() => window.location.assign(`/api/accounts/${person.id}/kept`)}>
-                          <Download aria-hidden size={14} /> Write out what is kept
-                        </MenuItem>
-                        <MenuItem onSelect={() => setErasing(person)}>
-                          <UserX aria-hidden size={14} /> Erase …
-                        </MenuItem>
-                      </>
+                      <MenuItem onSelect={() => void navigate(`/people/${person.id}`)}>
+                        <FileText aria-hidden size={14} /> What is kept …
+                      </MenuItem>
                     )}
                     <MenuItem
                       onSelect={() =>
@@ -147,23 +142,6 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
           ))}
         </tbody>
       </table>
-      <Confirm
-        open={erasing !== null}
-        danger
-        title={`Erase ${erasing?.givenName} ${erasing?.familyName}?`}
-        yes="Erase"
-        no="Keep"
-        onAnswer={(yes) => {
-          setErasing(null);
-          if (yes && erasing)
-            void act(() => api.post(`accounts/${erasing.id}/erase`), `${erasing.givenName} is erased.`);
-        }}
-      >
-        <p>
-          The name, the password and what was never handed in are gone for good. What was handed in stays, without the
-          name. Write out what is kept first, if it was asked for.
-        </p>
-      </Confirm>
       {roster.data?.every(({ part }) => part !== 'student') && (
         <p className="mt-3 text-quiet">
           No students yet. Add their names, and you get a page of cards with first passwords to hand out.
