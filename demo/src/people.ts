@@ -69,6 +69,21 @@ const NAMES_8A = [
   'Yara Dubois',
 ];
 
+const NAMES_11 = [
+  'Aino Baptiste',
+  'Bruno Lahti',
+  'Celine Adeyemi',
+  'Dmitri Solheim',
+  'Esther Nwosu',
+  'Fabio Jansen',
+  'Greta Amadi',
+  'Henrik Costa',
+  'Inaya Virtanen',
+  'Jonas Traore',
+  'Klara Ndiaye',
+  'Luca Bergstrom',
+];
+
 const students = (names: readonly string[]): DemoPerson[] =>
   names.map((full) => {
     const [givenName, familyName] = full.split(' ') as [string, string];
@@ -76,6 +91,7 @@ const students = (names: readonly string[]): DemoPerson[] =>
   });
 
 export const STUDENTS_9B = students(NAMES_9B);
+export const STUDENTS_11 = students(NAMES_11);
 export const STUDENTS_8A = students(NAMES_8A);
 
 /** Sign-in names of those the first page offers with one click, and what each shows. */
@@ -91,6 +107,11 @@ export const FIRST_PAGE: Record<string, string> = {
 
 export const CLASS_9B = {
   name: 'Technology 9B',
+  staff: { maren: 'teacher', piet: 'assistant' } as Record<string, Part>,
+};
+
+export const CLASS_11 = {
+  name: 'Technology 11 project group',
   staff: { maren: 'teacher', piet: 'assistant' } as Record<string, Part>,
 };
 

@@ -13,9 +13,10 @@ import {
 import { bridges } from './bridges/assignment.js';
 import { classWorks } from './bridges/class.js';
 import { kofi } from './bridges/works.js';
+import { loadCrossing } from './crossing/load.js';
 import type { DemoClock } from './demo-clock.js';
 import { loadEnglish } from './english/load.js';
-import { CLASS_9B, DEMO_PASSWORD, SCHOOL, STAFF_PEOPLE, STUDENTS_8A, STUDENTS_9B } from './people.js';
+import { CLASS_9B, DEMO_PASSWORD, SCHOOL, STAFF_PEOPLE, STUDENTS_11, STUDENTS_8A, STUDENTS_9B } from './people.js';
 import { DemoStudent } from './student.js';
 
 type Account = NonNullable<Awaited<ReturnType<AccountsService['byId']>>>;
@@ -31,20 +32,33 @@ export async function loadSchool(app: INestApplication, clock: DemoClock): Promi
   clock.at(-6, '13:10');
   const maren = people.get('maren')!;
   const id = await app.get(SheetsService).bringIn(writeAssignment(bridges), actOf(maren.id));
-  const due = new Date(new Date(Date.now() + 3 * 24 * 3_600_000).toISOString().replace(/T.*/, 'T17:00:00Z'));
-  const publicationId = await app
-    .get(PublicationsService)
-    .publish(id, { classId, due: due.toISOString() }, actOf(maren.id));
+  // First due the evening before today; the class asked for more time, and one of them for more still.
+  const publications = app.get(PublicationsService);
+  const [first, later, last] = (
+    [
+      [-1, '20:30'],
+      [3, '17:00'],
+      [5, '17:00'],
+    ] as const
+  ).map(([days, time]) => clock.at(days, time).toISOString());
+  clock.at(-6, '13:10');
+  const publicationId = await publications.publish(id, { classId, due: first! }, actOf(maren.id));
   await drawWorks(app, clock, publicationId, people);
+  clock.at(-1, '21:40');
+  await publications.change(publicationId, { due: later! }, maren.id);
+  await publications.extend(publicationId, { accountId: people.get('juno')!.id, due: last! }, maren.id);
   await loadEnglish(app, clock, people);
+  await loadCrossing(app, clock, people);
   return true;
 }
 
 async function peopleOf(accounts: AccountsService): Promise<Map<string, Account>> {
-  const [head, ...others] = [...STAFF_PEOPLE, ...STUDENTS_9B, ...STUDENTS_8A].map(({ who: _who, ...person }) => ({
-    ...person,
-    password: DEMO_PASSWORD,
-  }));
+  const [head, ...others] = [...STAFF_PEOPLE, ...STUDENTS_9B, ...STUDENTS_8A, ...STUDENTS_11].map(
+    ({ who: _who, ...person }) => ({
+      ...person,
+      password: DEMO_PASSWORD,
+    }),
+  );
   const { role: _role, ...founder } = head!;
   const founded = await accounts.found({ ...founder, school: SCHOOL.name, timeZone: SCHOOL.timeZone });
   if (!founded) throw new Error('the school was founded by somebody else');

@@ -12,12 +12,12 @@ export class DemoStudent {
   private live!: LiveMap;
   private name!: string;
   workId!: string;
-  /** from the ids of the drawn map to those of the live one */
-  private readonly ids = new Map<string, string>();
 
   constructor(
     private readonly app: INestApplication,
     readonly account: Account,
+    /** from the ids of the drawn map to those of the live one; of a group the same for all */
+    private readonly ids = new Map<string, string>(),
   ) {}
 
   async begin(publicationId: string): Promise<void> {
@@ -46,6 +46,12 @@ export class DemoStudent {
     for (const { id: drawnId, origin: _origin, ...fields } of map.topics) this.putTopic(drawnId, fields);
     for (const { id: drawnId, from, to, ...fields } of map.links)
       this.putLink(drawnId, { ...fields, from: this.topic(from), to: this.topic(to) });
+    for (const { stops, ...tour } of map.tours)
+      this.apply({
+        do: 'add',
+        to: 'tours',
+        item: { ...tour, id: randomUUID(), stops: stops.map((stop) => ({ ...stop, topic: this.topic(stop.topic) })) },
+      });
     this.apply({ do: 'entitle', fields: { title: map.title } });
     await this.app.get(UpdateLog).drained(this.name);
   }

@@ -16,4 +16,5 @@ export { JudgingService, MarkingService } from './marking/index.js';
 export { readSettings } from './settings.js';
 export { HandInService } from './submissions/index.js';
 export { SubmissionsService } from './submissions/index.js';
-export { WorksService } from './works/index.js';
+export { GroupsService, WorksService } from './works/index.js';
+export { StandingService } from './beginnings/index.js';

@@ -102,6 +102,8 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
     expect: [401, 403, 403, 404, 404, 404, 403],
     body: { accountId: 'NOBODY', due: null },
   },
+  'GET /publications/:id/groups': { expect: [401, 403, 403, 200, 404, 404, 403] },
+  'PUT /publications/:id/groups': { expect: [401, 403, 403, 204, 404, 404, 403], body: { groups: [] } },
   'POST /assignments/:id/publications': {
     expect: [401, 403, 403, 409, 403, 404, 403],
     body: { classId: 'CLASS' },

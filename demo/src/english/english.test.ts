@@ -1,7 +1,7 @@
 import { checkMap, mapFromStarter, mend, readAssignment, reviewRequirements, writeAssignment } from '@ichnograph/core';
 import type { Assignment, TopicMap } from '@ichnograph/core';
 import { ferryman, footbridge, lighthouses, rivers } from './assignments.js';
-import { knew, mira, teo } from './works.js';
+import { asBegun, hedda, jomo, knew, mira, storyWorks, teo } from './works.js';
 
 const named: [string, Assignment][] = Object.entries({ ferryman, footbridge, rivers, lighthouses });
 
@@ -10,16 +10,8 @@ test.each(named)('%s can be given out, and nothing in it contradicts itself', (_
   expect(reviewRequirements(assignment)).toEqual([]);
 });
 
-/** A drawn map as one that was begun from the starter. */
-const asBegun = (map: TopicMap, { starter }: Assignment): TopicMap =>
-  mend({
-    ...map,
-    topics: map.topics.map((topic) =>
-      starter!.topics.some(({ id }) => id === topic.id) ? { ...topic, origin: topic.id } : topic,
-    ),
-  }).map;
 const share = (map: TopicMap, assignment: Assignment): number => {
-  const { earned, outOf } = checkMap(asBegun(map, assignment), assignment);
+  const { earned, outOf } = checkMap(mend(asBegun(map, assignment)).map, assignment);
   return earned / outOf;
 };
 
@@ -35,6 +27,12 @@ test('a good reader’s map has most of what is asked for, a hasty one less, the
 test('what was known of lighthouses reads as sentences, and lies apart', () => {
   const { topics, links } = knew([0, 5]);
   expect([topics.length, links.length]).toEqual([7, 6]);
-  const report = checkMap(asBegun(knew([]), lighthouses), lighthouses);
+  const report = checkMap(mend(asBegun(knew([]), lighthouses)).map, lighthouses);
   expect(report.results.filter(({ status }) => status === 'unmet')).toEqual([]);
+});
+
+test('a planned essay has most of what is asked for, half a plan about half, and spoilt maps less than the good one', () => {
+  expect(share(hedda, footbridge)).toBeGreaterThan(0.85);
+  expect(share(jomo, footbridge)).toBeLessThan(0.6);
+  for (const { map } of storyWorks) expect(share(map, ferryman)).toBeLessThan(share(mira, ferryman) + 1e-9);
 });

@@ -10,12 +10,13 @@ import {
   MarkingService,
   PublicationsService,
   SheetsService,
+  StandingService,
 } from '@ichnograph/server';
 import type { DemoClock } from '../demo-clock.js';
 import { CLASS_7A, CLASS_8A, STUDENTS_8A } from '../people.js';
 import { DemoStudent } from '../student.js';
 import { ferryman, footbridge, lighthouses, rivers } from './assignments.js';
-import { knew, mira, teo } from './works.js';
+import { hedda, jomo, knew, mira, storyWorks, teo } from './works.js';
 
 type Account = NonNullable<Awaited<ReturnType<AccountsService['byId']>>>;
 type People = ReadonlyMap<string, Account>;
@@ -31,7 +32,7 @@ export async function loadEnglish(app: INestApplication, clock: DemoClock, peopl
     STUDENTS_8A.map(({ name }) => name),
   );
   const story = await give(app, people, ferryman, classId, 4);
-  await give(app, people, footbridge, classId, 9);
+  const essay = await give(app, people, footbridge, classId, 9);
   const tobias = people.get('tobias')!;
   await app.get(SheetsService).bringIn(writeAssignment(rivers), actOf(tobias.id));
 
@@ -55,6 +56,38 @@ export async function loadEnglish(app: INestApplication, clock: DemoClock, peopl
   clock.at(-1, '15:05');
   await waiting.handIn('');
   await draws('yara', { ...teo, title: 'Story' }, -1);
+  for (const work of storyWorks) {
+    const student = await draws(work.name, work.map, work.begun);
+    if (work.handedIn === undefined) continue;
+    clock.at(work.handedIn, '16:30');
+    await student.handIn('');
+  }
+  const planned = await drawn(app, clock, people, essay, 'hedda', hedda, -2);
+  clock.at(-1, '18:20');
+  await planned.handIn('I counted the children at the gate on two mornings.');
+  await drawn(app, clock, people, essay, 'jomo', jomo, -1);
+  await keepRules(app, clock, classId, tobias);
+}
+
+/** What every assignment of the class shall have: from now on they begin with it. */
+async function keepRules(app: INestApplication, clock: DemoClock, classId: string, tobias: Account): Promise<void> {
+  clock.at(-1, '07:40');
+  const [standing, sheets] = [app.get(StandingService), app.get(SheetsService)];
+  const id = await standing.open(classId, tobias);
+  const requirements = [
+    { id: 'rule-r1', type: 'all-connected', params: {}, level: 'must', points: 2 },
+    { id: 'rule-r2', type: 'links-labelled', params: {}, level: 'must', points: 3 },
+    { id: 'rule-r3', type: 'precise-phrases', params: {}, level: 'should', points: 2 },
+  ];
+  const levels = [
+    { name: 'not yet', points: 0, description: 'One has to guess what is meant.' },
+    { name: 'in parts', points: 2, description: 'Most sentences can be read aloud.' },
+    { name: 'throughout', points: 4, description: 'Every sentence can be read aloud, and is worth it.' },
+  ];
+  const criteria = [{ id: 'rule-c1', name: 'Clear words', levels }];
+  await sheets.save(id, 'requirements', { version: 1, body: { requirements } }, tobias);
+  await sheets.save(id, 'criteria', { version: 1, body: { criteria } }, tobias);
+  await standing.amend(id, [], actOf(tobias.id));
 }
 
 async function lastTerm(app: INestApplication, clock: DemoClock, people: People): Promise<void> {

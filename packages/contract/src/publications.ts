@@ -1,4 +1,16 @@
-import { IsBoolean, IsISO8601, IsOptional, IsUUID, ValidateIf } from 'class-validator';
+// The nested list below is described by its members' class, which this keeps.
+import 'reflect-metadata';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsISO8601,
+  IsOptional,
+  IsUUID,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import type { Person } from './accounts.js';
 import type { WorkState } from './works.js';
 
@@ -49,6 +61,27 @@ export class Revise {
   @IsOptional()
   @IsBoolean()
   returnedToo?: boolean;
+}
+
+export class Group {
+  @IsArray({ message: 'a group is a list of students' })
+  @ArrayMaxSize(100)
+  @IsUUID(undefined, { each: true, message: 'choose students' })
+  members!: string[];
+}
+
+/** Who makes one map together, of those who have not begun; whoever is in none works alone. */
+export class SetGroups {
+  @IsArray()
+  @ArrayMaxSize(400)
+  @ValidateNested({ each: true })
+  @Type(() => Group)
+  groups!: Group[];
+}
+
+export interface Groups {
+  /** the class in the roster's order; group is a number, or null for working alone */
+  students: { person: Person; group: number | null; begun: boolean }[];
 }
 
 export interface ExtensionRow {

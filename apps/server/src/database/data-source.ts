@@ -9,7 +9,7 @@ import { ReadyMade } from '../beginnings/index.js';
 import type { Settings } from '../settings.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
 import { Submission } from '../submissions/index.js';
-import { Work, WorkMember } from '../works/index.js';
+import { GroupMember, Work, WorkMember } from '../works/index.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
@@ -44,6 +44,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     ReadyMade,
     Work,
     WorkMember,
+    GroupMember,
     LiveDocument,
     LiveUpdate,
     Submission,

@@ -3,11 +3,14 @@ import { AccountsModule } from '../accounts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { LiveModule } from '../live/index.js';
+import { GroupsController } from './groups.controller.js';
+import { GroupsService } from './groups.service.js';
 import { WorksService } from './works.service.js';
 
 @Module({
   imports: [AccountsModule, AssignmentsModule, ClassesModule, LiveModule],
-  providers: [WorksService],
-  exports: [WorksService],
+  controllers: [GroupsController],
+  providers: [GroupsService, WorksService],
+  exports: [GroupsService, WorksService],
 })
 export class WorksModule {}

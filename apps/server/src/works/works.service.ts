@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { mapFromStarter } from '@ichnograph/core';
+import { LIMITS, mapFromStarter } from '@ichnograph/core';
 import { fillDocument } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
 import type { Person } from '@ichnograph/contract';
@@ -16,6 +16,7 @@ import { Clock } from '../common/clock.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LiveService, UpdateLog } from '../live/index.js';
 import type { Right } from '../live/index.js';
+import { GroupsService } from './groups.service.js';
 import { WorkMember } from './work-member.entity.js';
 import { Work } from './work.entity.js';
 
@@ -37,6 +38,7 @@ export class WorksService {
     private readonly revisions: Revisions,
     private readonly classes: ClassesService,
     private readonly accounts: AccountsService,
+    private readonly groups: GroupsService,
     private readonly log: UpdateLog,
     private readonly live: LiveService,
     private readonly clock: Clock,
@@ -55,7 +57,12 @@ export class WorksService {
     if (closedAt) throw conflict('This assignment is closed, so no map can be begun any more.');
     if (opensAt && opensAt > this.clock.now()) throw conflict('This assignment is not open yet.');
     const workId = randomUUID();
-    const author = nameOf((await this.accounts.people([accountId])).get(accountId)!);
+    const together = await this.groups.togetherWith(publication, accountId);
+    const people = await this.accounts.people(together);
+    const author = together
+      .map((one) => nameOf(people.get(one)!))
+      .join(', ')
+      .slice(0, LIMITS.text);
     const doc = new Y.Doc();
     fillDocument(doc, mapFromStarter(await this.revisions.bodyOf(publication.revisionId), author, randomUUID));
     try {
@@ -67,12 +74,15 @@ export class WorksService {
           state: 'in progress',
           begunAt: this.clock.now(),
         });
-        await manager.insert(WorkMember, { workId, accountId, publicationId });
+        await manager.insert(
+          WorkMember,
+          together.map((one) => ({ workId, accountId: one, publicationId })),
+        );
         await this.log.create(manager, workDocument(workId), doc);
       });
       return workId;
     } catch (error) {
-      // Two tabs began at once: the unique key let one through, and both go to its work.
+      // Two tabs, or two of a group, began at once: the unique key let one through, and both go to its work.
       const first = await this.data.getRepository(WorkMember).findOneBy({ publicationId, accountId });
       if (!first) throw error;
       return first.workId;

@@ -8,6 +8,7 @@ import type {
   ClassRow,
   CommentRow,
   DemoPerson,
+  Groups,
   JudgementRow,
   KeptOfPerson,
   KnownNames,
@@ -80,6 +81,8 @@ export const useKnownNames = (classId: string, people: readonly NewStudent[]) =>
     enabled: people.length > 0 && people.length <= MOST_AT_ONCE,
     staleTime: 30_000,
   });
+export const useGroups = (publicationId: string | null) =>
+  useQuery({ ...read<Groups>(`publications/${publicationId}/groups`, publicationId !== null), gcTime: 0 });
 export const useColleagues = () => useQuery(read<Person[]>('classes/colleagues'));
 export const useWork = (id: string) => useQuery(read<WorkDetail>(`works/${id}`));
 export const usePile = (id: string) => useQuery(read<Pile>(`publications/${id}/pile`));

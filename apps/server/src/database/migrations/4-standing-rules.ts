@@ -9,6 +9,10 @@ const UP = [
     ADD CONSTRAINT assignment_follows FOREIGN KEY (follows) REFERENCES revision (id)`,
   `ALTER TABLE publication ADD opens_at DATETIME(3) NULL, ADD shows_reference BOOLEAN NOT NULL DEFAULT FALSE,
     ADD shows_example BOOLEAN NOT NULL DEFAULT TRUE`,
+  `CREATE TABLE group_member (
+    publication_id ${ID} NOT NULL, account_id ${ID} NOT NULL, group_number INT NOT NULL,
+    PRIMARY KEY (publication_id, account_id), FOREIGN KEY (publication_id) REFERENCES publication (id),
+    FOREIGN KEY (account_id) REFERENCES account (id))`,
   `CREATE TABLE ready_made (
     id ${ID} NOT NULL PRIMARY KEY, owner_id ${ID} NOT NULL, title VARCHAR(300) NOT NULL, guidance TEXT NOT NULL,
     body JSON NOT NULL, created_at DATETIME(3) NOT NULL, FOREIGN KEY (owner_id) REFERENCES account (id))`,
@@ -16,6 +20,7 @@ const UP = [
 
 const DOWN = [
   `DROP TABLE ready_made`,
+  `DROP TABLE group_member`,
   `ALTER TABLE publication DROP COLUMN opens_at, DROP COLUMN shows_reference, DROP COLUMN shows_example`,
   `ALTER TABLE assignment DROP FOREIGN KEY assignment_rules_of, DROP FOREIGN KEY assignment_follows`,
   `ALTER TABLE assignment DROP COLUMN rules_of, DROP COLUMN follows, DROP COLUMN archived_at`,

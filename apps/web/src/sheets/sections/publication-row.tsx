@@ -10,6 +10,7 @@ import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
 import { Menu, MenuItem } from '../../ui/menu';
+import { GroupsDialog } from './groups-dialog';
 
 /** A class that has the assignment: until when, more time for some, and whether it is closed. */
 export function PublicationRowView({ publication }: { publication: PublicationRow }) {
@@ -17,7 +18,7 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
     publication;
   const zone = useTimeZone();
   const { trouble, act } = useAction();
-  const [asked, ask] = useState<'due' | 'extension' | null>(null);
+  const [asked, ask] = useState<'due' | 'extension' | 'groups' | null>(null);
   const change = (body: object, said: string): void => void act(() => api.patch(`publications/${id}`, body), said);
   return (
     <li className="py-1.5">
@@ -52,6 +53,7 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
             >
               {mayHandInAgain ? 'Let hand in once only' : 'Let hand in again'}
             </MenuItem>
+            <MenuItem onSelect={() => ask('groups')}>Let them work in groups …</MenuItem>
             {opens && Date.parse(opens) > Date.now() && (
               <MenuItem onSelect={() => change({ opens: null }, 'It is open now.')}>Open it now</MenuItem>
             )}
@@ -106,7 +108,8 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
           ))}
         </ul>
       )}
-      <TimeDialog publication={publication} what={asked} onClose={() => ask(null)} />
+      <TimeDialog publication={publication} what={asked === 'groups' ? null : asked} onClose={() => ask(null)} />
+      <GroupsDialog publication={publication} open={asked === 'groups'} onClose={() => ask(null)} />
     </li>
   );
 }

@@ -1,0 +1,74 @@
+import type {
+  AssignmentDetail,
+  ClassRow,
+  Groups,
+  Pile,
+  RosterEntry,
+  SheetDetail,
+  StudentTask,
+  WorkDetail,
+} from '@ichnograph/contract';
+import { Person } from './setup/client.js';
+
+test('a group begins one map together, each of them may draw on it, and its members stay as they began', async () => {
+  const tobias = await Person.signedIn('tobias');
+  const { body: room } = await tobias.post<ClassRow>('classes', { name: 'Groups 9C' });
+  const { joinCode } = (await tobias.post<{ joinCode: string }>(`classes/${room.id}/join-code`, { open: true })).body;
+  const { body: sheet } = await tobias.post<SheetDetail>('assignments/sheets', { readyMade: 'timeline' });
+  const { body: given } = await tobias.post<AssignmentDetail>(`assignments/${sheet.id}/publications`, {
+    classId: room.id,
+  });
+  const publication = given.publications[0]!.id;
+  const names = ['Gro', 'Gita', 'Gus', 'Gwen'];
+  const people: Person[] = [];
+  for (const name of names) {
+    const person = await Person.newcomer(name);
+    await person.post('classes/join', { code: joinCode });
+    people.push(person);
+  }
+  const roster = (await tobias.get<RosterEntry[]>(`classes/${room.id}/people`)).body;
+  const idOf = (name: string): string => roster.find(({ givenName }) => givenName === name)!.id;
+  const set = (...groups: string[][]) =>
+    tobias.call('PUT', `publications/${publication}/groups`, {
+      groups: groups.map((members) => ({ members: members.map(idOf) })),
+    });
+  const twice = await set(['Gro', 'Gita'], ['Gita']);
+  expect([twice.status, twice.problem.detail]).toEqual([422, 'Somebody stands in two groups.']);
+  const stranger = { groups: [{ members: ['00000000-0000-4000-8000-000000000000'] }] };
+  expect((await tobias.call('PUT', `publications/${publication}/groups`, stranger)).status).toBe(404);
+  expect((await tobias.call('PUT', `publications/${publication}/groups`, { groups: [['x']] })).status).toBe(422);
+  expect((await set(['Gro', 'Gita', 'Gus'])).status).toBe(204);
+
+  // Two of them at once come to one map.
+  const begin = async (i: number) => (await people[i]!.post<WorkDetail>(`publications/${publication}/work`)).body;
+  const [gro, gita] = await Promise.all([begin(0), begin(1)]);
+  expect(gita.id).toBe(gro.id);
+  expect(gro.members.map(({ givenName }) => givenName).sort()).toEqual(['Gita', 'Gro', 'Gus']);
+  const gus = await people[2]!.get<StudentTask[]>('today/student');
+  expect(gus.body.find(({ publicationId }) => publicationId === publication)).toMatchObject({
+    workId: gro.id,
+    state: 'in progress',
+  });
+  const client = people[2]!.live(gro.id);
+  await client.opened();
+  client.live.apply([
+    {
+      do: 'add',
+      to: 'topics',
+      item: { id: 'mine', text: 'From Gus', kind: null, x: 0, y: 400, width: 90, height: 40 },
+    },
+  ]);
+  await client.saved();
+  client.close();
+  const { entries } = (await tobias.get<Pile>(`publications/${publication}/pile`)).body;
+  expect(entries.map(({ members }) => members.length).sort()).toEqual([1, 3]);
+
+  const late = await set(['Gwen', 'Gus']);
+  expect([late.status, late.problem.detail]).toEqual([409, 'Gus has begun already, and goes on as they began.']);
+  expect((await set(['Gwen'])).status).toBe(204);
+  const { students } = (await tobias.get<Groups>(`publications/${publication}/groups`)).body;
+  const groupOf = (name: string) => students.find(({ person }) => person.givenName === name)!;
+  expect(groupOf('Gro').group).toBe(groupOf('Gus').group);
+  expect(groupOf('Gwen')).toMatchObject({ begun: false });
+  expect(groupOf('Gwen').group).not.toBe(groupOf('Gus').group);
+});
