@@ -72,6 +72,9 @@ export interface KeptOfPerson {
   works: { assignment: string; state: string; begunAt: string; submissions: { handedInAt: string }[] }[];
   comments: { text: string; at: string; written: 'by them' | 'to them' }[];
   answers: { text: string; at: string }[];
+  assignments: { title: string }[];
+  readyMade: { title: string }[];
+  marksGiven: { at: string }[];
 }
 
 export interface Person {

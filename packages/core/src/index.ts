@@ -13,7 +13,7 @@ export { crossingsOf } from './map-index/crossings.js';
 export { bankChips } from './map/bank.js';
 export type { Chip } from './map/bank.js';
 export { ontoLegend } from './map/onto-legend.js';
-export { mapFromStarter } from './marks/start.js';
+export { mapFromStarter, withNewIds } from './marks/start.js';
 export { isBlank, normalForm, wordsOf } from './words/normal-form.js';
 export * from './geometry/points.js';
 export { boxesMeet, entersBox } from './geometry/boxes.js';

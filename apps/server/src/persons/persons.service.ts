@@ -6,12 +6,14 @@ import { workDocument } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { Account, accountRowOf, AccountsService, SessionsService } from '../accounts/index.js';
+import { Assignment, Extension } from '../assignments/index.js';
+import { ReadyMade } from '../beginnings/index.js';
 import { Enrolment } from '../classes/index.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LiveDocument, LiveService, LiveUpdate } from '../live/index.js';
-import { Comment, CommentAnswer, JudgementEntry } from '../marking/index.js';
+import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
-import { Work, WorkMember } from '../works/index.js';
+import { GroupMember, Work, WorkMember } from '../works/index.js';
 
 /** What is kept of a person: written out for them, and erased when they ask for it. */
 @Injectable()
@@ -41,6 +43,13 @@ export class PersonsService {
       manager.findBy(CommentAnswer, { authorId: id }),
       manager.findBy(JudgementEntry, { submissionId: In(submissions.map((one) => one.id)) }),
     ]);
+    const [assignments, readyMades, marks, extensions, groups] = await Promise.all([
+      manager.findBy(Assignment, { ownerId: id }),
+      manager.findBy(ReadyMade, { ownerId: id }),
+      manager.findBy(MarkChange, { authorId: id }),
+      manager.findBy(Extension, { accountId: id }),
+      manager.findBy(GroupMember, { accountId: id }),
+    ]);
     return {
       account: { ...accountRowOf(account), createdAt: account.createdAt },
       classes: enrolments.map(({ schoolClass, part }) => ({ name: schoolClass!.name, part })),
@@ -64,6 +73,11 @@ export class PersonsService {
         written: authorId === id ? 'by them' : 'to them',
       })),
       answers: answers.map(({ text, at }) => ({ text, at })),
+      assignments: assignments.map(({ title, createdAt }) => ({ title, begunAt: createdAt })),
+      readyMade: readyMades.map(({ title, guidance, createdAt }) => ({ title, guidance, keptAt: createdAt })),
+      marksGiven: marks.map(({ kind, subject, after, reason, at }) => ({ kind, subject, value: after, reason, at })),
+      extensions: extensions.map(({ publicationId, due }) => ({ publication: publicationId, due })),
+      groups: groups.map(({ publicationId, groupNumber }) => ({ publication: publicationId, group: groupNumber })),
     };
   }
 
@@ -87,6 +101,8 @@ export class PersonsService {
         { name: `gone-${randomUUID().slice(0, 8)}`, givenName: 'Somebody', familyName: 'erased' },
       );
       await manager.delete(Enrolment, { accountId: id });
+      await manager.delete(GroupMember, { accountId: id });
+      await manager.delete(Extension, { accountId: id });
       for (const work of works)
         if (handedIn.has(work.id)) await withoutName(manager, work.id);
         else if (work.members!.length === 1) await forget(manager, work.id);

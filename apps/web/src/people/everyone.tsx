@@ -15,8 +15,8 @@ export function Everyone() {
     return words.every((word) => all.includes(word));
   });
   return (
-    <section aria-labelledby="everyone" className="mb-6 border-t border-rule pt-4">
-      <label id="everyone" htmlFor="find-person" className="mb-1 block font-semibold">
+    <section className="mb-6 border-t border-rule pt-4">
+      <label htmlFor="find-person" className="mb-1 block font-semibold">
         Find a person
       </label>
       <input

@@ -20,7 +20,13 @@ export function PersonPage() {
   return <Kept id={id} kept={kept.data} />;
 }
 
-function Kept({ id, kept: { account, classes, works, comments, answers } }: { id: string; kept: KeptOfPerson }) {
+function Kept({
+  id,
+  kept: { account, classes, works, comments, answers, assignments, readyMade, marksGiven },
+}: {
+  id: string;
+  kept: KeptOfPerson;
+}) {
   const me = useMe();
   const zone = useTimeZone();
   const navigate = useNavigate();
@@ -90,7 +96,16 @@ function Kept({ id, kept: { account, classes, works, comments, answers } }: { id
             {count(byThem!, 'remark')} written, {count(toThem!, 'remark')} received
           </li>
           <li>{count(answers.length, 'answer')} to remarks</li>
+          {marksGiven.length > 0 && <li>{count(marksGiven.length, 'mark')} given</li>}
         </Part>
+        {account.role === 'teacher' && (
+          <Part title={`Assignments · ${assignments.length}`}>
+            {assignments.map(({ title }, i) => (
+              <li key={i}>{title || 'without a title yet'}</li>
+            ))}
+            {readyMade.length > 0 && <li>{count(readyMade.length, 'ready-made assignment')} kept for the school</li>}
+          </Part>
+        )}
       </div>
       <Confirm
         open={erasing}

@@ -2,6 +2,7 @@ import { useStore } from 'zustand';
 import { Button } from '../ui/button';
 import type { PartState } from './sheet-store';
 import { useSheetPage } from './use-sheet';
+import type { OpenSheet } from './use-sheet';
 
 const WORDS: Record<PartState, string> = {
   saved: 'Saved',
@@ -13,9 +14,8 @@ const WORDS: Record<PartState, string> = {
 /** The worst of the parts is said. */
 const WORST: readonly PartState[] = ['refused', 'overtaken', 'unreachable', 'waiting'];
 
-/** Whether what is written is safe, for the head of the window. */
-export function SaveState() {
-  const { writing, starter, reference } = useSheetPage();
+/** Whether what is written is safe. It stands in the head of the window, outside the sheet. */
+export function SaveState({ open: { writing, starter, reference } }: { open: OpenSheet }) {
   const states = useStore(writing.store, (store) => store.states);
   const maps = [useStore(starter.store, ({ state }) => state), useStore(reference.store, ({ state }) => state)];
   const worst = WORST.find((state) => Object.values(states).includes(state));

@@ -68,7 +68,7 @@ function SheetDesk() {
             {others.length > 0 && (
               <span data-testid="others">{others.map(({ givenName }) => givenName).join(', ')} is here too</span>
             )}
-            <SaveState />
+            <SaveState open={open} />
           </span>
         }
         actions={

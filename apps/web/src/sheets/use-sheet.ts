@@ -119,6 +119,8 @@ export interface Written {
   /** places that are incomplete, by JSON path */
   missing: readonly { path: string; reason: string }[];
   findings: readonly ReviewFinding[];
+  /** whether its maps are here: before, nothing can be said of what refers to them */
+  ready: boolean;
 }
 
 /** Works out what is written; once for the page, which hands it to its parts. */
@@ -130,11 +132,13 @@ export function useWriting(): Written {
   const now = useDeferredValue(sheet);
   const [starterMap, referenceMap] = [useDeferredValue(maps.starter), useDeferredValue(maps.reference)];
   return useMemo(() => {
+    const ready = starterMap !== null && referenceMap !== null;
     const assignment = assignmentOf(now, { starter: starterMap, reference: referenceMap });
     return {
       assignment,
       missing: readAssignment(writeAssignment(assignment)).messages,
-      findings: reviewRequirements(assignment),
+      findings: ready ? reviewRequirements(assignment) : [],
+      ready,
     };
   }, [now, starterMap, referenceMap]);
 }

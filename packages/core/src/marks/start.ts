@@ -14,19 +14,32 @@ export function mapFromStarter(
 ): TopicMap {
   const base = { ...emptyMap(), title, author, focusQuestion };
   if (!starter) return base;
-  const newIds = new Map(starter.topics.map((topic) => [topic.id, newId()]));
+  const { topics, ...rest } = withNewIds(starter, newId, true);
+  // A prompt is for the student to continue: in the copy it is a topic like any other.
+  const begun = topics.map(({ toComplete: _prompt, ...topic }): Topic => topic);
+  const { title: _title, author: _author, focusQuestion: _question, ...marks } = rest;
+  return { ...base, ...marks, topics: begun };
+}
+
+/**
+ * A map with new ids, so that what is drawn again is not taken for what was there; what stands on a topic that is not there
+ * stays behind.
+ * @param given whether topics and links remember what they were copied from
+ */
+export function withNewIds(map: TopicMap, newId: () => string, given = false): TopicMap {
+  const newIds = new Map(map.topics.map((topic) => [topic.id, newId()]));
   const idOf = (id: string): string | undefined => newIds.get(id);
   const lists = markTypes
     .filter(({ isCopied }) => isCopied)
     .map((type) => [
       type.list,
-      marksOf(starter, type).flatMap((given): AnyMark[] => {
-        const mark = type.onTopics(given, idOf);
-        if (!mark) return [];
-        const { toComplete: _prompt, ...rest } = mark as Topic;
-        const own = { ...rest, id: idOf(given.id) ?? newId() };
-        return ['origin' in type.fields.may ? { ...own, origin: given.id } : own];
+      marksOf(map, type).flatMap((mark): AnyMark[] => {
+        const copy = type.onTopics(mark, idOf);
+        if (!copy) return [];
+        const own = { ...copy, id: idOf(mark.id) ?? newId() };
+        return [given && 'origin' in type.fields.may ? { ...own, origin: mark.id } : own];
       }),
     ]);
-  return { ...base, ...(Object.fromEntries(lists) as Partial<TopicMap>) };
+  const { title, author, focusQuestion } = map;
+  return { ...emptyMap(), title, author, focusQuestion, ...(Object.fromEntries(lists) as Partial<TopicMap>) };
 }

@@ -370,6 +370,7 @@ function Records({
         data-autofocus
         defaultValue={value.map(written).join('\n')}
         onBlur={({ target }) => {
+          if (target.value === target.defaultValue) return;
           const records = linesOf(target.value).map(read);
           const incomplete = records.findIndex((one) =>
             fields.some(([field, of]) => 'required' in of && of.required && one[field] === undefined),

@@ -7,7 +7,7 @@ import { Overtaken, SaveState } from '../save-state';
 import { CriteriaSection } from '../sections/criteria';
 import { LegendSection } from '../sections/legend';
 import { SheetIndex } from '../sheet-index';
-import { useOthers, useSheetPage, useWriting, WrittenProvider } from '../use-sheet';
+import { SheetProvider, useOthers, useSheetPage, useWriting, WrittenProvider } from '../use-sheet';
 import { PutInForce } from './put-in-force';
 
 /** What a class keeps of a sheet: legend, requirements and criteria from which its assignments begin. */
@@ -25,10 +25,17 @@ export function RulesDesk({ of: { className } }: { of: ClassName }) {
             {others.length > 0 && (
               <span data-testid="others">{others.map(({ givenName }) => givenName).join(', ')} is here too</span>
             )}
-            <SaveState />
+            <SaveState open={open} />
           </span>
         }
-        actions={<PutInForce />}
+        actions={
+          // The head of the window stands outside the sheet.
+          <SheetProvider value={open}>
+            <WrittenProvider value={written}>
+              <PutInForce />
+            </WrittenProvider>
+          </SheetProvider>
+        }
       />
       <main
         id="main"

@@ -1,4 +1,4 @@
-import { assignmentOf, starterFrom } from '@ichnograph/core';
+import { assignmentOf, starterFrom, withNewIds } from '@ichnograph/core';
 import type { Change, TopicMap } from '@ichnograph/core';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
@@ -22,21 +22,7 @@ function replaceWith({ live }: LiveWork, next: TopicMap): void {
   ]);
 }
 
-/** New ids, so that what is drawn again is not taken for what was there. @param given whether it remembers its origin */
-function renewed(map: TopicMap, given = false): TopicMap {
-  const ids = new Map(map.topics.map(({ id }) => [id, crypto.randomUUID() as string]));
-  return {
-    ...map,
-    topics: map.topics.map((topic) => ({ ...topic, id: ids.get(topic.id)!, ...(given && { origin: topic.id }) })),
-    links: map.links.map((link) => ({
-      ...link,
-      id: crypto.randomUUID(),
-      ...(given && { origin: link.id }),
-      from: ids.get(link.from)!,
-      to: ids.get(link.to)!,
-    })),
-  };
-}
+const newId = (): string => crypto.randomUUID();
 
 export function StarterSection() {
   const { detail, starter, writing } = useSheetPage();
@@ -47,7 +33,7 @@ export function StarterSection() {
   const make = (): void => {
     // Of what is written now: what the page worked out of it may be a moment old.
     const written = assignmentOf(writing.store.getState().sheet, { starter: null, reference: null });
-    replaceWith(starter, renewed(starterFrom(written)));
+    replaceWith(starter, withNewIds(starterFrom(written), newId));
     announce('The starter map is made.');
   };
   const isBare = !map || map.topics.length === 0;
@@ -65,7 +51,9 @@ export function StarterSection() {
         </>
       }
     >
-      {isBare ? (
+      {!map ? (
+        <Opening />
+      ) : isBare ? (
         <p className="text-quiet">
           Empty. {placed === 0 ? 'No term is handed out on the map yet' : `${placed} terms are handed out on the map`}
           {placed === 0 && ': those in the word bank wait beside it'}.
@@ -103,13 +91,17 @@ export function ReferenceSection() {
       actions={
         <>
           {isBare && first && first.topics.length > 0 && (
-            <Button onClick={() => replaceWith(reference, renewed(first, true))}>Begin with the starter map</Button>
+            <Button onClick={() => replaceWith(reference, withNewIds(first, newId, true))}>
+              Begin with the starter map
+            </Button>
           )}
           <DrawLink to={`/assignments/${detail.id}/reference`} what="reference map" />
         </>
       }
     >
-      {isBare ? (
+      {!map ? (
+        <Opening />
+      ) : isBare ? (
         <p className="text-quiet">None yet. Without one, requirements are tried on the starter map alone.</p>
       ) : (
         <MapPicture map={map} legend={assignment.legend} title="Reference map" />
@@ -117,6 +109,12 @@ export function ReferenceSection() {
     </Section>
   );
 }
+
+const Opening = () => (
+  <p role="status" className="text-quiet">
+    Opening it …
+  </p>
+);
 
 /** To the canvas, once what is written is saved: that page draws with the legend as the server has it. */
 function DrawLink({ to, what }: { to: string; what: string }) {

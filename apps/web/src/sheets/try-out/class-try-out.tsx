@@ -83,7 +83,7 @@ function ClassGrid({ maps, preview }: Asked) {
         onLook={(trial, requirement) => look({ trial, requirement })}
         below={
           <tr className="font-mono text-xs">
-            <td className="sticky left-0 bg-white py-1 text-left font-sans text-sm text-quiet">than now</td>
+            <td className="sticky left-0 bg-inherit py-1 text-left font-sans text-sm text-quiet">change</td>
             {trials.map(({ id }) => (
               <td key={id} className={changeOf(id) < 0 ? 'font-bold text-madder' : 'text-quiet'}>
                 {changeWords(changeOf(id))}

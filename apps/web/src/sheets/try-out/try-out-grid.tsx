@@ -34,7 +34,7 @@ export function TryOutGrid({
       <table className="w-full text-center text-sm">
         <thead>
           <tr className="border-b border-ink align-bottom">
-            <th className="sticky left-0 w-6 bg-white text-left">
+            <th className="sticky left-0 w-6 bg-inherit text-left">
               <span className="sr-only">Requirement</span>
             </th>
             {trials.map(({ id, name, mayLeave }) => (
@@ -57,7 +57,7 @@ export function TryOutGrid({
         <tbody>
           {rows.map(({ id, number }) => (
             <tr key={id} className="border-b border-rule">
-              <td className="sticky left-0 bg-white py-1 text-left font-mono text-quiet">{number}</td>
+              <td className="sticky left-0 bg-inherit py-1 text-left font-mono text-quiet">{number}</td>
               {trials.map((trial) => (
                 <td key={trial.id}>
                   <Cell
@@ -70,7 +70,7 @@ export function TryOutGrid({
             </tr>
           ))}
           <tr className="font-mono">
-            <td className="sticky left-0 bg-white py-1.5 text-left font-sans text-quiet">sum</td>
+            <td className="sticky left-0 bg-inherit py-1.5 text-left font-sans text-quiet">sum</td>
             {trials.map(({ id }) => (
               <td key={id}>{sumWords(tried.get(id), assignment)}</td>
             ))}

@@ -37,7 +37,7 @@ interface Spoilt {
 
 /** The requirements at work on the bare starter, the reference, and copies that went wrong. */
 export function TryOut() {
-  const { assignment } = useWritten();
+  const { assignment, ready } = useWritten();
   const [spoilt, setSpoilt] = useState<readonly Spoilt[]>(FIRST);
   const [looked, look] = useState<{ trial: string; requirement: string } | null>(null);
   const { detail } = useSheetPage();
@@ -86,7 +86,11 @@ export function TryOut() {
       <h2 id="try-out-title" className="caption mb-2">
         Try-out
       </h2>
-      {trials.length === 0 ? (
+      {!ready ? (
+        <p role="status" className="text-quiet">
+          Opening the maps …
+        </p>
+      ) : trials.length === 0 ? (
         <p className="text-quiet">Draw a starter or a reference map, and the requirements are tried on it here.</p>
       ) : assignment.requirements.length === 0 ? (
         <p className="text-quiet">What you ask for is tried here, on your maps and on copies that went wrong.</p>
