@@ -44,7 +44,7 @@ test('a published requirement is changed: what would change is shown, and the ma
 
 test('six maps are marked from the pile without a pointer', async ({ browser, school }) => {
   const page = await enter(browser, school, 'maren');
-  await page.getByRole('link', { name: 'Open the pile' }).press('Enter');
+  await page.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).press('Enter');
   await page.getByRole('button', { name: 'Waiting' }).press('Enter');
   await page.getByRole('button', { name: 'Student' }).press('Enter');
   await expect(page.getByRole('row')).toHaveCount(11);
@@ -73,7 +73,7 @@ test('six maps are marked from the pile without a pointer', async ({ browser, sc
     await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(title!);
   }
   await page.goto(`${school.url}/`);
-  await page.getByRole('link', { name: 'Open the pile' }).press('Enter');
+  await page.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).press('Enter');
   await page.getByRole('button', { name: 'Returned' }).press('Enter');
   // One had been returned before.
   await expect(page.getByRole('row')).toHaveCount(8);

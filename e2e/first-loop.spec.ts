@@ -135,7 +135,7 @@ test('a student builds a map from the starter and hands it in; the teacher comme
 
   const teacher = await enter(browser, school, 'maren');
   await test.step('the teacher finds the map in the list of the class', async () => {
-    await teacher.getByRole('link', { name: 'Open the pile' }).click();
+    await teacher.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
     await teacher.getByRole('link', { name: 'Amara Diallo' }).click();
     await expect(teacher.getByTestId('canvas')).toBeVisible();
     await new MapDesk(teacher).unfold('Results');

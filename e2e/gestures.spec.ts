@@ -108,7 +108,7 @@ test('a request whose answer is lost and that is sent again is done once; a seco
   await expect(second.getByText(/^Handed in today/)).toBeVisible();
 
   const maren = await enter(browser, school, 'maren');
-  await maren.getByRole('link', { name: 'Open the pile' }).click();
+  await maren.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
   await maren.getByRole('link', { name: 'Dalia Moreau' }).click();
   const marked = new MapDesk(maren);
   await marked.unfold('Results');

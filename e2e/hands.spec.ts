@@ -20,7 +20,7 @@ test('marking: the view stays where it was through a first comment, and what was
   await expect(noor.getByText(/for the second time$/)).toBeVisible();
 
   const maren = await enter(browser, school, 'maren');
-  await maren.getByRole('link', { name: 'Open the pile' }).click();
+  await maren.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
   await maren.getByRole('link', { name: 'Noor Halvorsen' }).click();
   const marked = new MapDesk(maren);
   await expect(marked.topic('Bridge')).toBeVisible();

@@ -47,7 +47,7 @@ for (const { width, height, least, name, family } of SIZES)
       }).toPass({ timeout: 15_000 });
     };
     const maren = await enter(browser, school, 'maren', { viewport });
-    await maren.getByRole('link', { name: 'Open the pile' }).click();
+    await maren.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
     await maren.getByRole('link', { name: `${name} ${family}` }).click();
     await check(maren, 'marking');
     await maren.getByRole('link', { name: /^Leila Brandt/ }).click();

@@ -79,7 +79,7 @@ async function pictures(browser, url) {
 
   const maren = await enter('maren');
   await take(maren, 'today-teacher');
-  await maren.getByRole('link', { name: 'Open the pile' }).click();
+  await maren.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
   await maren.getByRole('table').waitFor();
   await take(maren, 'pile');
   await maren.getByRole('link', { name: 'Noor Halvorsen' }).click();
@@ -94,7 +94,7 @@ async function pictures(browser, url) {
   await maren.getByRole('button', { name: 'Fit' }).click();
   await take(maren, 'marking');
   await maren.goto(`${url}/`);
-  await maren.getByRole('link', { name: 'Open the pile' }).click();
+  await maren.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
   await maren.getByRole('row').filter({ hasText: 'no. 2' }).getByRole('link').first().click();
   await canvas(maren);
   await unfold(maren, 'Results');

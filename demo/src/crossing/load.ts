@@ -49,8 +49,8 @@ export async function loadCrossing(
     }
     return last!;
   };
-  const ready = await drawn(groups[0]!, -3);
-  clock.at(-2, '11:45');
+  const ready = await drawn(groups[0]!, -2);
+  clock.at(-1, '08:45');
   await ready.handIn('We measured the stream ourselves.');
   await drawn(groups[1]!.slice(0, 2), -1);
 }

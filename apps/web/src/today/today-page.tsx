@@ -224,7 +224,11 @@ function TeacherList({ title, tasks }: { title: string; tasks: TeacherTask[] }) 
                 <p className="mt-1 text-sm text-quiet">The oldest was handed in {showAge(task.oldestWaiting)}.</p>
               )}
             </div>
-            <Link className={buttonClass(task.oldestWaiting ? 'action' : 'plain')} to={`/piles/${task.publicationId}`}>
+            <Link
+              className={buttonClass(task.oldestWaiting ? 'action' : 'plain')}
+              to={`/piles/${task.publicationId}`}
+              aria-label={`${task.oldestWaiting ? 'Open the pile' : 'See the class'}: ${task.title}, ${task.className}`}
+            >
               {task.oldestWaiting ? 'Open the pile' : 'See the class'}
             </Link>
           </li>
