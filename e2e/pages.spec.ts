@@ -242,9 +242,17 @@ test('a teacher’s pages', async ({ browser, school }) => {
   ).toBeVisible();
   await page.getByRole('searchbox', { name: 'Find' }).fill('unicorns');
   await expect(page.getByText('Nothing here has all these words.')).toBeVisible();
+  await page.goto(`${school.url}/assignments`);
+  await page.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
+  await page.getByRole('link', { name: 'The guide for students, to print' }).click();
+  await expect(page.getByRole('heading', { name: 'A finished map, on another subject' })).toBeVisible();
+  await sound(page, 'guide');
   await page.goto(`${school.url}/people`);
   await expect(page.getByRole('table')).toBeVisible();
   await sound(page, 'people, teacher');
+  await page.getByRole('button', { name: 'Standing rules' }).click();
+  await expect(page.getByRole('heading', { name: 'What must a map show?' })).toBeVisible();
+  await sound(page, 'standing rules');
   await page.context().close();
 });
 
@@ -255,6 +263,10 @@ test('an administrator’s pages, and a school that holds nothing yet', async ({
   await page.getByRole('button', { name: 'Make the account' }).click();
   await expect(page.getByText('A given name has 1 to 60 characters')).toBeVisible();
   await accessible(page, 'people, refused');
+  await page.getByRole('searchbox', { name: 'Find a person' }).fill('noor halv');
+  await page.getByRole('link', { name: 'Noor Halvorsen' }).click();
+  await expect(page.getByRole('heading', { name: 'Noor Halvorsen' })).toBeVisible();
+  await sound(page, 'a person');
   await page.context().close();
 
   const empty = new Stack('browser-empty', { demo: false });

@@ -96,7 +96,7 @@ export const STUDENTS_8A = students(NAMES_8A);
 
 /** Sign-in names of those the first page offers with one click, and what each shows. */
 export const FIRST_PAGE: Record<string, string> = {
-  maren: 'Teacher: ten maps wait to be marked',
+  maren: 'Teacher: eleven maps wait to be marked',
   noor: 'Student: has handed in',
   juno: 'Student: half way through',
   kofi: 'Student: got the map back',

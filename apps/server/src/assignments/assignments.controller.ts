@@ -1,30 +1,19 @@
-import { Body, Controller, Delete, Get, HttpCode, Patch, Post } from '@nestjs/common';
-import { ChangeAssignment, ShareAssignment } from '@ichnograph/contract';
+import { Body, Controller, Delete, Get, HttpCode, Post } from '@nestjs/common';
+import { ShareAssignment } from '@ichnograph/contract';
 import type { AssignmentRow } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
-import { Clock } from '../common/clock.js';
 import { Id } from '../common/ids.js';
 import { AssignmentsService } from './assignments.service.js';
 
 @For('teacher')
 @Controller('assignments')
 export class AssignmentsController {
-  constructor(
-    private readonly assignments: AssignmentsService,
-    private readonly clock: Clock,
-  ) {}
+  constructor(private readonly assignments: AssignmentsService) {}
 
   @Get()
   list(@Who() { account }: SignedIn): Promise<AssignmentRow[]> {
     return this.assignments.list(account);
-  }
-
-  @Patch(':id')
-  @HttpCode(204)
-  async change(@Who() { account }: SignedIn, @Id() id: string, @Body() { archived }: ChangeAssignment): Promise<void> {
-    await this.assignments.changeable(id, account.id);
-    if (archived !== undefined) await this.assignments.archive(id, archived ? this.clock.now() : null, account.id);
   }
 
   @Post(':id/collaborators')

@@ -122,7 +122,10 @@ export class LiveService implements BeforeApplicationShutdown {
     classes.onLeave((accountId) => {
       for (const [name, connection] of this.connections())
         if (contextOf(connection)?.signedIn.account.id === accountId)
-          void this.inTurn(name, () => this.look(connection));
+          void this.inTurn(name, async () => {
+            await this.look(connection);
+            connection.sendStateless(JSON.stringify({ type: 'work changed' } satisfies LiveMessage));
+          });
     });
   }
 

@@ -1,5 +1,5 @@
 import { Body, Controller, Get, HttpCode, Patch, Post } from '@nestjs/common';
-import { ChangePublication, Extend, Revise } from '@ichnograph/contract';
+import { ChangeAssignment, ChangePublication, Extend, Revise } from '@ichnograph/contract';
 import type { ClassMap, RevisionPreview } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
@@ -34,6 +34,13 @@ export class RevisingController {
   @HttpCode(204)
   revise(@Acting() named: Named, @Id() id: string, @Body() { returnedToo }: Revise): Promise<void> {
     return this.revising.revise(id, returnedToo ?? false, named);
+  }
+
+  @For('teacher')
+  @Patch('assignments/:id')
+  @HttpCode(204)
+  changeAssignment(@Who() { account }: SignedIn, @Id() id: string, @Body() wanted: ChangeAssignment): Promise<void> {
+    return this.revising.changeAssignment(id, wanted, account.id);
   }
 
   @For('teacher')

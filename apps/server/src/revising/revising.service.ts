@@ -5,11 +5,19 @@ import { adoptRevision, applyChanges, differsInWordingOnly, writeMap } from '@ic
 import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
 import { snapshotOf } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
-import type { ChangeForWork, ChangePublication, ClassMap, RevisionPreview, WorkState } from '@ichnograph/contract';
+import type {
+  ChangeAssignment,
+  ChangeForWork,
+  ChangePublication,
+  ClassMap,
+  RevisionPreview,
+  WorkState,
+} from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { AssignmentsService, DueTimes, Publication, Revisions } from '../assignments/index.js';
+import { Clock } from '../common/clock.js';
 import { conflict, notFound } from '../common/problem.js';
 import { UpdateLog } from '../live/index.js';
 import { PublicationsService } from '../sheets/index.js';
@@ -34,6 +42,7 @@ export class RevisingService {
     private readonly moves: Moves,
     private readonly workService: WorksService,
     private readonly acts: Acts,
+    private readonly clock: Clock,
   ) {}
 
   /** For each work that was begun or handed in what the sheet, as it stands, would change. Nothing is changed by asking. */
@@ -151,8 +160,20 @@ export class RevisingService {
   /** Moves a due time, closes or opens; those who draw just then are told what they may do now. */
   async changePublication(id: string, wanted: ChangePublication, accountId: string): Promise<void> {
     await this.publications.change(id, wanted, accountId);
-    for (const work of await this.data.getRepository(Work).findBy({ publicationId: id }))
-      await this.workService.stateChanged(work.id);
+    await this.tell(await this.data.getRepository(Work).findBy({ publicationId: id }));
+  }
+
+  /** Puts an assignment away, with all that is given out of it, or takes it out again. */
+  async changeAssignment(id: string, { archived }: ChangeAssignment, accountId: string): Promise<void> {
+    await this.assignments.changeable(id, accountId);
+    if (archived === undefined) return;
+    await this.assignments.archive(id, archived ? this.clock.now() : null, accountId);
+    await this.tell(await this.data.getRepository(Work).findBy({ publication: { assignmentId: id } }));
+  }
+
+  /** Those who draw just then may do otherwise now. */
+  private async tell(works: readonly Work[]): Promise<void> {
+    for (const work of works) await this.workService.stateChanged(work.id);
   }
 
   /** A member has read what is new. */

@@ -83,8 +83,8 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
   useMarkingKeys({
     'Alt+PageDown': () => goOn(1),
     'Alt+PageUp': () => goOn(-1),
-    'Alt+J': focusToJudge,
-    'Alt+M': () => document.querySelector<HTMLElement>('[data-write-comment]')?.focus(),
+    'Alt+J': () => inResults(toJudge),
+    'Alt+M': () => inResults(() => document.querySelector<HTMLElement>('[data-write-comment]')),
     ...(mayMark && {
       'Alt+Enter': () =>
         void giveBack().then((done) => {
@@ -242,11 +242,19 @@ function stateSentence(
     : `${handedIn} You are marking it; ${given} can look at it and change nothing.`;
 }
 
-/** To the first criterion without a level, else to the first. */
-function focusToJudge(): void {
+/** Puts the focus on something in the results, which are unfolded where they are a rail. */
+function inResults(find: () => HTMLElement | null | undefined): void {
+  const there = find();
+  if (there) return there.focus();
+  document.querySelector<HTMLElement>('[data-unfold=Results]')?.click();
+  requestAnimationFrame(() => find()?.focus());
+}
+
+/** The first criterion without a level, else the first. */
+function toJudge(): HTMLElement | null | undefined {
   const open =
     document.querySelector('[data-criterion][data-judged=false]') ?? document.querySelector('[data-criterion]');
-  open?.querySelector<HTMLElement>('[role=radio][tabindex="0"]')?.focus();
+  return open?.querySelector<HTMLElement>('[role=radio][tabindex="0"]');
 }
 
 /** Keys that act wherever one is on the page; plain Page Up and Page Down scroll what has the focus. */

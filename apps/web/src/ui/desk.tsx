@@ -108,6 +108,7 @@ function SidePanel({ id, place, side, isNarrow }: { id: string; place: Place; si
             onClick={() => (isRail ? (isNarrow ? setCard(!card) : choose('wide')) : choose('rail'))}
             aria-expanded={!isRail || card}
             aria-label={`${isRail && !card ? 'Unfold' : 'Fold'} ${side.name}`}
+            data-unfold={isRail && !card ? side.name : undefined}
             className={iconButton}
           >
             {isRail ? <Unfold aria-hidden size={16} /> : <Fold aria-hidden size={16} />}

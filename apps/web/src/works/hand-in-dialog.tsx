@@ -6,7 +6,9 @@ import { useStore } from 'zustand';
 import { announce } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { useDraft } from '../app/drafts';
-import { refresh } from '../app/queries';
+import { showMoment } from '../app/dates';
+import { refresh, useTimeZone } from '../app/queries';
+import { useIsPast } from '../app/use-is-past';
 import { Sentence } from '../map';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
@@ -29,6 +31,8 @@ export function HandInDialog({
   onShow: (shown: boolean) => void;
 }) {
   const navigate = useNavigate();
+  const zone = useTimeZone();
+  const isLate = useIsPast(detail.due);
   const { assignment } = useEditor();
   const report = useEditorState((state) => state.report);
   const state = useStore(work.store, (store) => store.state);
@@ -99,6 +103,11 @@ export function HandInDialog({
           placeholder="If there is something to say"
         />
       </label>
+      {isLate && (
+        <p className="mb-2 text-sm text-ochre">
+          It was due {showMoment(detail.due!, zone)}, so it is handed in as late. Your teacher sees by how much.
+        </p>
+      )}
       <p className="mb-4 text-sm text-quiet">
         The map is kept as it is now, with its check.{' '}
         {detail.mayHandInAgain

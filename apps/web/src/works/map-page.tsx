@@ -12,6 +12,7 @@ import { HeadOfPage } from '../app/crumbs';
 import { showDay, showMoment } from '../app/dates';
 import { Loading, useTitle } from '../app/page';
 import { useMe, useTimeZone, useWork } from '../app/queries';
+import { useIsPast } from '../app/use-is-past';
 import { Waiting } from '../app/waiting';
 import { Brief } from '../assignments';
 import { MapFoot, SentencesView, useShow } from '../map';
@@ -79,6 +80,8 @@ type Shown = 'brief' | 'hand in' | 'keys' | 'palette';
 
 function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const zone = useTimeZone();
+  const isPast = useIsPast(detail.due);
+  const isLate = isPast && detail.state === 'in progress';
   const flow = useReactFlow();
   const editor = useEditor();
   const { actions } = editor;
@@ -185,8 +188,8 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           actions={
             <>
               {detail.due && (
-                <span className="hidden whitespace-nowrap text-quiet xl:inline">
-                  Due {showMoment(detail.due, zone)}
+                <span className={`hidden whitespace-nowrap xl:inline ${isLate ? 'text-ochre' : 'text-quiet'}`}>
+                  {isLate ? 'Was due' : 'Due'} {showMoment(detail.due, zone)}
                 </span>
               )}
               {open.back && (

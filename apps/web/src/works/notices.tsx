@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { useStore } from 'zustand';
 import { alertAloud, announce, hush } from '../app/announcer';
 import { showMoment } from '../app/dates';
-import { useTimeZone } from '../app/queries';
+import { useMe, useTimeZone } from '../app/queries';
 import { Button } from '../ui/button';
 import { useEditor, useEditorState } from './editor';
 import { saveSentence, saveWords } from './save-words';
@@ -14,6 +14,7 @@ import type { OpenWork } from './use-live-work';
 export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const { actions } = useEditor();
   const zone = useTimeZone();
+  const { role } = useMe();
   const refusal = useEditorState((state) => state.refusal);
   const state = useStore(open.work.store, (store) => store.state);
   const before = useRef(state);
@@ -37,8 +38,10 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
       : detail.state === 'returned'
         ? 'This map came back to you. Open the comments and choose “Revise” to go on with it.'
         : detail.state === 'handed in' && newest
-          ? `Handed in ${showMoment(newest.handedInAt, zone)}.${detail.mayHandInAgain ? ' You may go on and hand in again until your teacher begins to mark.' : ''}`
-          : null;
+          ? `Handed in ${showMoment(newest.handedInAt, zone)}.${detail.mayHandInAgain && detail.mayEdit ? ' You may go on and hand in again until your teacher begins to mark.' : ''}`
+          : detail.state === 'in progress' && !detail.mayEdit && role === 'student'
+            ? 'This assignment is closed, or its class is put away. Your map is kept as it is; nothing is drawn or handed in now.'
+            : null;
   const waiting = !detail.mayEdit && state === 'saving';
   return (
     // Over the map, not above it: it must not move under a hand because a connection came or went. What is known before
