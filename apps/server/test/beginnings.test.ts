@@ -3,6 +3,7 @@ import type {
   AssignmentRow,
   ClassMap,
   ClassRow,
+  Pile,
   ReadyMadeRow,
   RulesPreview,
   SheetDetail,
@@ -144,6 +145,21 @@ test('opens when it is said to, and is gone from Today once it is put away', asy
   expect([away.archived, away.publications[0]!.closed]).toEqual([true, true]);
   await tobias.call('PATCH', `assignments/${sheet.id}`, { archived: false });
   expect(await tasks()).toHaveLength(1);
+});
+
+test('what a marker has opened is remembered for that marker alone', async () => {
+  const [maren, piet] = [await Person.signedIn('maren'), await Person.signedIn('piet')];
+  const { publicationId } = await maren.teacherTask();
+  const { handIn, client, work } = await drawn('Runa');
+  const { id } = (await handIn()).body;
+  client.close();
+  const lookedAt = async (who: Person) =>
+    (await who.get<Pile>(`publications/${publicationId}/pile`)).body.entries.find(({ workId }) => workId === work.id)!
+      .submission!.lookedAt;
+  expect(await lookedAt(maren)).toBe(false);
+  await maren.get(`submissions/${id}`);
+  await maren.get(`submissions/${id}`);
+  expect([await lookedAt(maren), await lookedAt(piet)]).toEqual([true, false]);
 });
 
 test('the reference is shown to whose map came back, where the teacher allows it', async () => {

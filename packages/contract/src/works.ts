@@ -100,7 +100,8 @@ export interface PileEntry {
   late: boolean;
   /** whether everyone who made it has left the class; what they handed in stays to be marked */
   left: boolean;
-  submission: (SubmissionRow & { flags: number }) | null;
+  /** `lookedAt`: whether the person who asks has opened it */
+  submission: (SubmissionRow & { flags: number; lookedAt: boolean }) | null;
 }
 
 export interface Pile {

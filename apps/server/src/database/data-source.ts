@@ -8,7 +8,7 @@ import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/i
 import { ReadyMade } from '../beginnings/index.js';
 import type { Settings } from '../settings.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
-import { Submission } from '../submissions/index.js';
+import { LookedAt, Submission } from '../submissions/index.js';
 import { GroupMember, Work, WorkMember } from '../works/index.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
@@ -48,6 +48,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     LiveDocument,
     LiveUpdate,
     Submission,
+    LookedAt,
     Comment,
     CommentAnswer,
     JudgementEntry,

@@ -7,7 +7,7 @@ import { Account, personOf } from '../accounts/index.js';
 import { Publication } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { notFound } from '../common/problem.js';
-import { Submission, submissionRowOf } from '../submissions/index.js';
+import { LookedAt, Submission, submissionRowOf } from '../submissions/index.js';
 import { Work, WorkMember } from '../works/index.js';
 
 /** A work with its members and the newest thing handed in of it, no bodies. */
@@ -38,19 +38,33 @@ export class PileService {
       title: publication.revision!.title,
       className: publication.schoolClass!.name,
       due: publication.due?.toISOString() ?? null,
-      entries: (await this.entries([publication])).get(publicationId)!,
+      entries: (await this.entries([publication], accountId)).get(publicationId)!,
     };
   }
 
   /** The piles of several publications at once, by publication. */
-  async entries(publications: readonly Publication[]): Promise<Map<string, PileEntry[]>> {
+  async entries(publications: readonly Publication[], accountId: string): Promise<Map<string, PileEntry[]>> {
     const [standings, rosters] = await Promise.all([
       this.standings(publications.map(({ id }) => id)),
       this.classes.rosters(publications.map(({ classId }) => classId)),
     ]);
-    return new Map(
-      publications.map(({ id, classId }) => [id, entriesOf(rosters.get(classId) ?? [], standings.get(id) ?? [])]),
+    const looked = await this.lookedAt(
+      [...standings.values()].flat().flatMap(({ newest }) => newest?.id ?? []),
+      accountId,
     );
+    return new Map(
+      publications.map(({ id, classId }) => [
+        id,
+        entriesOf(rosters.get(classId) ?? [], standings.get(id) ?? [], looked),
+      ]),
+    );
+  }
+
+  /** Which of these submissions this person has opened. */
+  private async lookedAt(submissionIds: readonly string[], accountId: string): Promise<ReadonlySet<string>> {
+    if (submissionIds.length === 0) return new Set();
+    const rows = await this.data.getRepository(LookedAt).findBy({ submissionId: In([...submissionIds]), accountId });
+    return new Set(rows.map(({ submissionId }) => submissionId));
   }
 
   private async standings(publicationIds: readonly string[]): Promise<Map<string, Standing[]>> {
@@ -94,7 +108,11 @@ export class PileService {
 }
 
 /** Those of the roster, and behind them works of people who have left: what was handed in stays to be marked. */
-function entriesOf(roster: readonly Person[], standings: readonly Standing[]): PileEntry[] {
+function entriesOf(
+  roster: readonly Person[],
+  standings: readonly Standing[],
+  looked: ReadonlySet<string>,
+): PileEntry[] {
   const byPerson = new Map(standings.flatMap((one) => one.members.map(({ id }) => [id, one] as const)));
   const here = roster.map((person) => byPerson.get(person.id) ?? person);
   const left = standings.filter(
@@ -111,7 +129,9 @@ function entriesOf(roster: readonly Person[], standings: readonly Standing[]): P
       late: newest?.late ?? false,
       left: left.includes(one),
       members,
-      submission: newest ? { ...submissionRowOf(newest, true), flags: newest.flags } : null,
+      submission: newest
+        ? { ...submissionRowOf(newest, true), flags: newest.flags, lookedAt: looked.has(newest.id) }
+        : null,
     };
   });
 }

@@ -3,6 +3,7 @@ export { CheckPool } from './check-pool.js';
 export { figuresOfMark } from './figures-of-mark.js';
 export { HandInService } from './hand-in.service.js';
 export { submissionRowOf } from './submission-rows.js';
+export { LookedAt } from './looked-at.entity.js';
 export { Submission } from './submission.entity.js';
 export { SubmissionsModule } from './submissions.module.js';
 export { SubmissionsService } from './submissions.service.js';

@@ -18,6 +18,7 @@ import { Clock } from '../common/clock.js';
 import { notFound } from '../common/problem.js';
 import { membersOf, WorksService } from '../works/index.js';
 import type { Work } from '../works/index.js';
+import { LookedAt } from './looked-at.entity.js';
 import { submissionRowOf } from './submission-rows.js';
 import { Submission } from './submission.entity.js';
 
@@ -63,6 +64,7 @@ export class SubmissionsService {
     const { submission, work, isMember, isStaff } = await this.seen(id, accountId);
     const { number, handedInAt, handedInBy, late, note, leftOut, returnedAt, returnedBy } = submission;
     if (isMember && returnedAt) await this.markRead(id);
+    if (isStaff) await this.noteLook(id, accountId);
     const [{ map, report }, all, people, assignment] = await Promise.all([
       this.bodies(id),
       this.submissions.find({ where: { workId: work.id }, order: { number: 'DESC' } }),
@@ -105,6 +107,16 @@ export class SubmissionsService {
     const assignment = await this.revisions.bodyOf(submission.revisionId);
     if (!showsReference(work, submission, assignment)) throw notFound('reference map');
     return assignment.reference!;
+  }
+
+  private async noteLook(submissionId: string, accountId: string): Promise<void> {
+    await this.data
+      .createQueryBuilder()
+      .insert()
+      .into(LookedAt)
+      .values({ submissionId, accountId, at: this.clock.now() })
+      .orIgnore()
+      .execute();
   }
 
   /** From now on the return stands: a member has read it. */

@@ -63,7 +63,7 @@ export class TodayService {
   /** The same entries as in the pile, counted: what the one shows, the other says. */
   async forTeacher(accountId: string): Promise<TeacherTask[]> {
     const publications = await this.publications(await this.classes.classIdsOf(accountId, STAFF));
-    const piles = await this.piles.entries(publications);
+    const piles = await this.piles.entries(publications, accountId);
     return publications.map(({ id, assignmentId, revision, schoolClass, due }): TeacherTask => {
       const entries = piles.get(id)!;
       const counts = Object.fromEntries(WORK_STATES.map((state) => [state, 0])) as Record<WorkState, number>;

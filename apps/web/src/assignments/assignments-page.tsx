@@ -1,12 +1,11 @@
-import { useId, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import type { AssignmentDetail, AssignmentRow } from '@ichnograph/contract';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { AssignmentRow } from '@ichnograph/contract';
 import { MoreHorizontal } from 'lucide-react';
-import { alertAloud, announce } from '../app/announcer';
-import { api, ApiError, sentenceOfError } from '../app/api';
+import { api } from '../app/api';
 import { showDay, showMoment } from '../app/dates';
 import { Page } from '../app/page';
-import { refresh, useAssignments, useTimeZone } from '../app/queries';
+import { useAssignments, useTimeZone } from '../app/queries';
 import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
 import { Button, buttonClass } from '../ui/button';
@@ -14,6 +13,7 @@ import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
 import { CopyButton, NewAssignment, ReadyMade } from './beginnings';
+import { BringIn } from './bring-in';
 
 export function AssignmentsPage() {
   const assignments = useAssignments();
@@ -197,75 +197,5 @@ function KeepDialog({
         </Button>
       </form>
     </Dialog>
-  );
-}
-
-function BringIn() {
-  const id = useId();
-  const navigate = useNavigate();
-  const [trouble, setTrouble] = useState<{ words: string; places: { path: string; reason: string }[] } | null>(null);
-  const [reading, setReading] = useState(false);
-  const refuse = (words: string, places: { path: string; reason: string }[] = []): void => {
-    setTrouble({ words, places });
-    alertAloud(words);
-  };
-  const bringIn = async (file: File): Promise<void> => {
-    setTrouble(null);
-    setReading(true);
-    try {
-      const made = await api.post<AssignmentDetail>('assignments', {
-        file: JSON.parse((await file.text()).replace(/^\ufeff/, '')) as unknown,
-      });
-      await refresh();
-      announce(`${made.title} is brought in.`);
-      await navigate(`/assignments/${made.id}/sheet`);
-    } catch (error) {
-      if (error instanceof SyntaxError)
-        refuse(`“${file.name}” was not taken: it is not JSON, or the file was cut short.`);
-      else refuse(sentenceOfError(error), error instanceof ApiError ? error.problem.problems : []);
-    } finally {
-      setReading(false);
-    }
-  };
-  return (
-    <section aria-labelledby={`${id}-title`} className="border border-dashed border-[#8b9389] p-4">
-      <h2 id={`${id}-title`} className="font-semibold">
-        Bring in an assignment file
-      </h2>
-      <p className="mt-1 text-quiet">
-        Brief, legend, terms, starter map and requirements travel in one file. A file that breaks a rule is refused with
-        the place and the reason; nothing of it is taken half.
-      </p>
-      <label
-        className={`mt-3 ${buttonClass()} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}
-      >
-        {reading ? 'Reading …' : 'Choose a file'}
-        <input
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          disabled={reading}
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = '';
-            if (file) void bringIn(file);
-          }}
-        />
-      </label>
-      {trouble && (
-        <div className="words mt-4 border-l-4 border-madder bg-madder-wash px-3 py-2">
-          <p>{trouble.words}</p>
-          {trouble.places.length > 1 && (
-            <ul className="mt-2 list-disc pl-5">
-              {trouble.places.map(({ path, reason }, i) => (
-                <li key={i}>
-                  <code className="font-mono text-sm">{path}</code> {reason}
-                </li>
-              ))}
-            </ul>
-          )}
-        </div>
-      )}
-    </section>
   );
 }

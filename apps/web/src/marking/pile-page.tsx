@@ -1,3 +1,4 @@
+import { Eye } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Pile, PileEntry } from '@ichnograph/contract';
@@ -23,11 +24,12 @@ export function PilePage() {
   return <PileTable pile={pile.data} />;
 }
 
-const FILTERS = ['All', 'Waiting', 'Late', 'To judge', 'Returned'] as const;
+const FILTERS = ['All', 'Waiting', 'Not looked at', 'Late', 'To judge', 'Returned'] as const;
 type Filter = (typeof FILTERS)[number];
 const PASSES: Record<Filter, (entry: PileEntry) => boolean> = {
   All: () => true,
   Waiting: isWaiting,
+  'Not looked at': (entry) => isWaiting(entry) && !entry.submission?.lookedAt,
   Late: ({ late }) => late,
   'To judge': (entry) => isWaiting(entry) && (entry.submission?.mark?.notJudged ?? 0) > 0,
   Returned: ({ state }) => state === 'returned' || state === 'done',
@@ -40,7 +42,8 @@ const COLUMNS = {
   'Handed in': ({ submission }: PileEntry) => submission?.handedInAt ?? null,
   Mark: ({ submission }: PileEntry) => submission?.mark?.sum ?? null,
   'To judge': ({ submission }: PileEntry) => submission?.mark?.notJudged ?? null,
-  'To look at': ({ submission }: PileEntry) => submission?.flags ?? null,
+  Flags: ({ submission }: PileEntry) => submission?.flags ?? null,
+  'Looked at': ({ submission }: PileEntry) => (submission ? Number(submission.lookedAt) : null),
 } as const satisfies Record<string, (entry: PileEntry) => string | number | null>;
 type Column = keyof typeof COLUMNS;
 const COLUMN_NAMES = Object.keys(COLUMNS) as Column[];
@@ -166,7 +169,15 @@ function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: 
       <td className="pr-3 text-right font-mono text-sm text-indigo">
         {isWaiting(entry) && (submission?.mark?.notJudged || '')}
       </td>
-      <td className="pr-1 text-right font-mono text-sm">{submission?.flags}</td>
+      <td className="pr-3 text-right font-mono text-sm">{submission?.flags}</td>
+      <td className="pr-1 text-right">
+        {submission?.lookedAt && (
+          <>
+            <Eye aria-hidden size={15} className="ml-auto text-quiet" />
+            <span className="sr-only">looked at</span>
+          </>
+        )}
+      </td>
     </tr>
   );
 }

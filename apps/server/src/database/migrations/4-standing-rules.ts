@@ -13,6 +13,10 @@ const UP = [
     publication_id ${ID} NOT NULL, account_id ${ID} NOT NULL, group_number INT NOT NULL,
     PRIMARY KEY (publication_id, account_id), FOREIGN KEY (publication_id) REFERENCES publication (id),
     FOREIGN KEY (account_id) REFERENCES account (id))`,
+  `CREATE TABLE looked_at (
+    submission_id ${ID} NOT NULL, account_id ${ID} NOT NULL, at DATETIME(3) NOT NULL,
+    PRIMARY KEY (submission_id, account_id), FOREIGN KEY (submission_id) REFERENCES submission (id),
+    FOREIGN KEY (account_id) REFERENCES account (id))`,
   `CREATE TABLE ready_made (
     id ${ID} NOT NULL PRIMARY KEY, owner_id ${ID} NOT NULL, title VARCHAR(300) NOT NULL, guidance TEXT NOT NULL,
     body JSON NOT NULL, created_at DATETIME(3) NOT NULL, FOREIGN KEY (owner_id) REFERENCES account (id))`,
@@ -21,6 +25,7 @@ const UP = [
 const DOWN = [
   `DROP TABLE ready_made`,
   `DROP TABLE group_member`,
+  `DROP TABLE looked_at`,
   `ALTER TABLE publication DROP COLUMN opens_at, DROP COLUMN shows_reference, DROP COLUMN shows_example`,
   `ALTER TABLE assignment DROP FOREIGN KEY assignment_rules_of, DROP FOREIGN KEY assignment_follows`,
   `ALTER TABLE assignment DROP COLUMN rules_of, DROP COLUMN follows, DROP COLUMN archived_at`,
