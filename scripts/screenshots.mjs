@@ -118,6 +118,12 @@ async function pictures(browser, url) {
   await maren.getByRole('link', { name: 'It can be read' }).click();
   await take(maren, 'what-can-i-ask-for');
 
+  await maren.goto(`${url}/assignments`);
+  await maren.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
+  await maren.getByRole('link', { name: 'The guide for students, to print' }).click();
+  await maren.getByRole('heading', { name: 'What your map must show' }).evaluate((heading) => heading.scrollIntoView());
+  await take(maren, 'guide');
+
   await maren.goto(`${url}/people`);
   await maren.getByRole('table').waitFor();
   await take(maren, 'people');

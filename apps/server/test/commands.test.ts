@@ -9,6 +9,37 @@ const node = (args: string[]) =>
 const cases = (...parts: string[]): string => path.join('packages/core/testdata/cases', ...parts);
 const check = (...args: string[]) => node(['apps/cli/dist/check.js', ...args]);
 
+describe('class and weigh', () => {
+  const compared = (...parts: string[]): string => path.join('packages/core/testdata/comparison-cases', ...parts);
+  const maps = (folder: string, many: number): string[] =>
+    Array.from({ length: many }, (_, i) => compared(folder, `map-0${i}.json`));
+  test('print what they find as JSON', () => {
+    const folder = 'class/strongest-of-five';
+    const { status, stdout } = node([
+      'apps/cli/dist/class.js',
+      compared(folder, 'assignment.json'),
+      ...maps(folder, 5),
+    ]);
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ strongest: expect.any(Array) as unknown, likeness: { length: 10 } });
+  });
+  test.each<[string, string[], RegExp]>([
+    [
+      'marks that are all the same',
+      ['marks.json', ...[0, 1, 2, 3, 4, 5].map((i) => `map-0${i}.json`)],
+      /the same mark/,
+    ],
+    ['a file that holds no marks', ['assignment.json', 'map-00.json'], /\$\.marks must be a list of shares/],
+    ['too few maps', ['marks.json', 'map-00.json'], /6 marks/],
+  ])('weigh refuses %s by a sentence', (_, files, words) => {
+    const folder = 'weigh/all-marks-the-same';
+    const [assignment, ...others] = ['assignment.json', ...files].map((file) => compared(folder, file));
+    const { status, stdout, stderr } = node(['apps/cli/dist/weigh.js', assignment!, ...others]);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr).toMatch(words);
+  });
+});
+
 describe('check', () => {
   const assignment = cases('terms-and-kinds/assignment.json');
   const maps = [cases('terms-and-kinds/map-1.json'), cases('terms-and-kinds/map-2.json')];

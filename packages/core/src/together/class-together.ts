@@ -1,0 +1,56 @@
+import type { Assignment, TopicMap } from '../map/types.js';
+import { compositeOf } from './composite.js';
+import type { Composite } from './composite.js';
+import type { Concept } from './concepts.js';
+import { likenessOf } from './likeness.js';
+import type { Likeness } from './likeness.js';
+import { propositionsOf } from './propositions.js';
+import type { ClassProposition } from './propositions.js';
+import { Reader } from './reading.js';
+import type { Reading } from './reading.js';
+import { Spellings } from './spellings.js';
+import { strongestOf } from './strongest.js';
+import type { StrongTie } from './strongest.js';
+
+/** What the maps of a class say together; maps by position. */
+export interface Together {
+  /** by term: who places it, and where only a near match does */
+  terms: { term: string; maps: number[]; near: number[] }[];
+  propositions: ClassProposition[];
+  composite: Composite;
+  strongest: StrongTie[];
+  likeness: Likeness[];
+}
+
+/** @param maps mended, sorted snapshots, all read with the assignment's legend and terms */
+export function togetherOf(maps: readonly TopicMap[], assignment: Assignment): Together {
+  const reader = new Reader(assignment);
+  const readings = maps.map((map) => reader.read(map));
+  const labelOf = labels(readings, reader);
+  const propositions = propositionsOf(readings, labelOf);
+  const composite = compositeOf(readings, propositions, labelOf, assignment);
+  return {
+    terms: assignment.terms.map(({ text: term }, i) => {
+      const matches = readings.map(({ index }) => index.termMatches[i] ?? null);
+      const where = (is: (match: (typeof matches)[number]) => boolean): number[] =>
+        matches.flatMap((match, position) => (is(match) ? [position] : []));
+      return { term, maps: where((match) => match !== null), near: where((match) => match?.near ?? false) };
+    }),
+    propositions,
+    composite,
+    strongest: strongestOf(composite.ties),
+    likeness: likenessOf(readings, assignment.starter && reader.read(assignment.starter)),
+  };
+}
+
+/** A concept as people read it: its term's text, or the commonest spelling over all maps. */
+function labels(readings: readonly Reading[], { concepts }: Reader): (concept: Concept) => string {
+  const spellings = new Map<Concept, Spellings>();
+  for (const { topics } of readings)
+    for (const [concept, own] of topics) {
+      const known = spellings.get(concept) ?? new Spellings();
+      spellings.set(concept, known);
+      for (const { text } of own) known.add(text);
+    }
+  return (concept) => concepts.termOf(concept) ?? spellings.get(concept)?.commonest ?? '';
+}
