@@ -1,5 +1,6 @@
 import { IsBoolean, IsISO8601, IsObject, IsOptional, IsUUID } from 'class-validator';
 import type { Person } from './accounts.js';
+import { PublicationTerms } from './publications.js';
 import type { ExtensionRow } from './publications.js';
 
 export class BringInAssignment {
@@ -8,7 +9,8 @@ export class BringInAssignment {
   file!: Record<string, unknown>;
 }
 
-export class NewPublication {
+/** What is not said about its terms: students may hand in again, see the example, and not the reference. */
+export class NewPublication extends PublicationTerms {
   @IsUUID(undefined, { message: 'choose a class' })
   classId!: string;
 
@@ -21,20 +23,6 @@ export class NewPublication {
   @IsOptional()
   @IsISO8601({ strict: true }, { message: 'choose a date and time to open it' })
   opens?: string;
-
-  @IsOptional()
-  @IsBoolean()
-  mayHandInAgain?: boolean;
-
-  /** whether a student sees the reference map once their map is returned */
-  @IsOptional()
-  @IsBoolean()
-  showsReference?: boolean;
-
-  /** whether the guide has a finished example, on another subject; left out: it has */
-  @IsOptional()
-  @IsBoolean()
-  showsExample?: boolean;
 }
 
 /** What is left out stays as it is. */

@@ -14,8 +14,25 @@ import {
 import type { Person } from './accounts.js';
 import type { WorkState } from './works.js';
 
+/** What a class may see and do with an assignment. */
+export class PublicationTerms {
+  @IsOptional()
+  @IsBoolean()
+  mayHandInAgain?: boolean;
+
+  /** whether a student sees the reference map once their map is returned */
+  @IsOptional()
+  @IsBoolean()
+  showsReference?: boolean;
+
+  /** whether the guide has a finished example, on another subject */
+  @IsOptional()
+  @IsBoolean()
+  showsExample?: boolean;
+}
+
 /** What is left out stays as it is. */
-export class ChangePublication {
+export class ChangePublication extends PublicationTerms {
   /** an instant with offset; null for no due time */
   @IsOptional()
   @ValidateIf((change: ChangePublication) => change.due !== null)
@@ -27,18 +44,6 @@ export class ChangePublication {
   @ValidateIf((change: ChangePublication) => change.opens !== null)
   @IsISO8601({ strict: true }, { message: 'choose a date and time to open it' })
   opens?: string | null;
-
-  @IsOptional()
-  @IsBoolean()
-  showsReference?: boolean;
-
-  @IsOptional()
-  @IsBoolean()
-  showsExample?: boolean;
-
-  @IsOptional()
-  @IsBoolean()
-  mayHandInAgain?: boolean;
 
   /** closed: nothing is drawn or handed in any more */
   @IsOptional()

@@ -9,6 +9,7 @@ import type { Named } from '../acts/index.js';
 import { Id } from '../common/ids.js';
 import { PublicationsService } from './publications.service.js';
 import { SheetsService } from './sheets.service.js';
+import { TrialMapsService } from './trial-maps.service.js';
 
 @For('teacher')
 @Controller('assignments')
@@ -16,6 +17,7 @@ export class SheetsController {
   constructor(
     private readonly sheets: SheetsService,
     private readonly publications: PublicationsService,
+    private readonly trialMaps: TrialMapsService,
   ) {}
 
   @Post()
@@ -63,18 +65,18 @@ export class SheetsController {
 
   @Get(':id/trials')
   trials(@Who() { account }: SignedIn, @Id() id: string): Promise<TrialMapDetail[]> {
-    return this.sheets.trials(id, account);
+    return this.trialMaps.list(id, account);
   }
 
   @Post(':id/trials')
   async addTrial(@Acting() named: Named, @Id() id: string, @Body() wanted: NewTrialMap): Promise<{ id: string }> {
-    return { id: await this.sheets.addTrial(id, wanted, named) };
+    return { id: await this.trialMaps.add(id, wanted, named) };
   }
 
   @Delete(':id/trials/:trialId')
   @HttpCode(204)
   removeTrial(@Who() { account }: SignedIn, @Id() id: string, @Id('trialId') trialId: string): Promise<void> {
-    return this.sheets.removeTrial(id, trialId, account);
+    return this.trialMaps.remove(id, trialId, account);
   }
 
   @Post(':id/publications')

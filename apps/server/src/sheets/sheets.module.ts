@@ -7,11 +7,12 @@ import { LiveModule } from '../live/index.js';
 import { PublicationsService } from './publications.service.js';
 import { SheetsController } from './sheets.controller.js';
 import { SheetsService } from './sheets.service.js';
+import { TrialMapsService } from './trial-maps.service.js';
 
 @Module({
   imports: [AccountsModule, ActsModule, AssignmentsModule, ClassesModule, LiveModule],
   controllers: [SheetsController],
-  providers: [SheetsService, PublicationsService],
+  providers: [SheetsService, PublicationsService, TrialMapsService],
   exports: [SheetsService, PublicationsService],
 })
 export class SheetsModule {}

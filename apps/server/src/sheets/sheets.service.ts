@@ -4,29 +4,17 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import {
   assignmentOf,
   differsInWordingOnly,
-  emptyMap,
   isSheetPart,
-  mend,
   readAssignment,
-  readMap,
   sameAssignment,
   SHEET_PARTS,
   sheetOf,
   writeAssignment,
-  writeMap,
 } from '@ichnograph/core';
-import type { Assignment as AssignmentBody, Reading, Sheet, SheetPart as PartName, TopicMap } from '@ichnograph/core';
-import { fillDocument, snapshotOf } from '@ichnograph/livemap';
-import { referenceDocument, starterDocument, trialDocument } from '@ichnograph/contract';
-import type {
-  AssignmentDetail,
-  NewTrialMap,
-  SavePart,
-  SheetDetail,
-  SheetNow,
-  SheetPartState,
-  TrialMapDetail,
-} from '@ichnograph/contract';
+import type { Assignment as AssignmentBody, Sheet, SheetPart as PartName, TopicMap } from '@ichnograph/core';
+import { snapshotOf } from '@ichnograph/livemap';
+import { referenceDocument, starterDocument } from '@ichnograph/contract';
+import type { AssignmentDetail, SavePart, SheetDetail, SheetNow, SheetPartState } from '@ichnograph/contract';
 import { DataSource } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import * as Y from 'yjs';
@@ -39,9 +27,9 @@ import { Clock } from '../common/clock.js';
 import { isTaken } from '../common/database-errors.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { LiveService, UpdateLog } from '../live/index.js';
+import { filledWith, understoodFile } from './filled.js';
 import { Presence } from './presence.js';
 import { SheetPart } from './sheet-part.entity.js';
-import { TrialMap } from './trial-map.entity.js';
 
 /** Whose standing rules a sheet is, or which revision of such it begins with. */
 export type RulesOfSheet = Partial<Pick<Assignment, 'rulesOf' | 'follows'>>;
@@ -66,10 +54,6 @@ export class SheetsService {
       (await this.assignments.mayChange(assignmentId, accountId)) ? ('write' as const) : null;
     live.register('starter', rightTo);
     live.register('reference', rightTo);
-    live.register('trial', async (id, accountId) => {
-      const trial = await this.data.getRepository(TrialMap).findOneBy({ id });
-      return trial && rightTo(trial.assignmentId, accountId);
-    });
   }
 
   /** Begins a sheet. @returns the assignment's id */
@@ -242,36 +226,6 @@ export class SheetsService {
     return assignmentOf(sheet, { starter: frozenMap(starter), reference: frozenMap(reference) });
   }
 
-  async addTrial(id: string, { name, map }: NewTrialMap, named: Named): Promise<string> {
-    await this.assignments.changeable(id, named.accountId);
-    const read = map ? mend(understoodFile(readMap(map))).map : null;
-    return this.acts.once(named, 'keep a trial map', async (manager) => {
-      const trialId = randomUUID();
-      await manager.insert(TrialMap, { id: trialId, assignmentId: id, name, createdAt: this.clock.now() });
-      await this.log.create(manager, trialDocument(trialId), filledWith(read));
-      return trialId;
-    });
-  }
-
-  /** The trial maps as they stand in committed transactions. */
-  async trials(id: string, account: Account): Promise<TrialMapDetail[]> {
-    await this.assignments.changeable(id, account.id);
-    const rows = await this.data
-      .getRepository(TrialMap)
-      .find({ where: { assignmentId: id }, order: { createdAt: 'ASC' } });
-    return Promise.all(
-      rows.map(async ({ id: trialId, name }) => {
-        const doc = await this.log.stored(trialDocument(trialId));
-        return { id: trialId, name, map: writeMap(doc ? snapshotOf(doc).map : emptyMap()) };
-      }),
-    );
-  }
-
-  async removeTrial(id: string, trialId: string, account: Account): Promise<void> {
-    await this.assignments.changeable(id, account.id);
-    await this.data.getRepository(TrialMap).delete({ id: trialId, assignmentId: id });
-  }
-
   private parts(assignmentId: string): Promise<SheetPart[]> {
     return this.data.getRepository(SheetPart).findBy({ assignmentId });
   }
@@ -292,12 +246,6 @@ export class SheetsService {
   }
 }
 
-function filledWith(map: TopicMap | null): Y.Doc {
-  const doc = new Y.Doc();
-  fillDocument(doc, map ?? emptyMap());
-  return doc;
-}
-
 const frozenMap = (doc: Y.Doc | null): TopicMap | null => {
   if (!doc) return null;
   const { map } = snapshotOf(doc);
@@ -305,9 +253,3 @@ const frozenMap = (doc: Y.Doc | null): TopicMap | null => {
   const unsigned = <T extends { by?: string | undefined }>({ by: _, ...mark }: T): Omit<T, 'by'> => mark;
   return { ...map, topics: map.topics.map(unsigned), links: map.links.map(unsigned) };
 };
-
-function understoodFile<T>({ value, messages }: Reading<T>): T {
-  if (value) return value;
-  const [first] = messages;
-  throw refused(`This file was not taken: ${first?.path} ${first?.reason}.`, messages.slice(0, 20));
-}

@@ -4,7 +4,7 @@ import type { AssignmentDetail } from '@ichnograph/contract';
 import { alertAloud, announce } from '../app/announcer';
 import { api, ApiError, sentenceOfError } from '../app/api';
 import { refresh } from '../app/queries';
-import { buttonClass } from '../ui/button';
+import { ChooseFile } from '../ui/choose-file';
 import { lineOfTrouble, placesIn } from './lines-of-file';
 import type { PlaceInFile } from './lines-of-file';
 
@@ -47,22 +47,11 @@ export function BringIn() {
         Brief, legend, terms, starter map and requirements travel in one file. A file that breaks a rule is refused with
         the place and the reason; nothing of it is taken half.
       </p>
-      <label
-        className={`mt-3 ${buttonClass()} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}
-      >
-        {reading ? 'Reading …' : 'Choose a file'}
-        <input
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          disabled={reading}
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = '';
-            if (file) void bringIn(file);
-          }}
-        />
-      </label>
+      <div className="mt-3">
+        <ChooseFile accept=".json,application/json" disabled={reading} onFile={(file) => void bringIn(file)}>
+          {reading ? 'Reading …' : 'Choose a file'}
+        </ChooseFile>
+      </div>
       {trouble && (
         <div className="words mt-4 border-l-4 border-madder bg-madder-wash px-3 py-2">
           <p>{trouble.words}</p>

@@ -5,7 +5,8 @@ import { api } from '../app/api';
 import { useKnownNames } from '../app/queries';
 import { useAction } from '../app/use-action';
 import { useRested } from '../app/use-rested';
-import { Button, buttonClass } from '../ui/button';
+import { Button } from '../ui/button';
+import { ChooseFile } from '../ui/choose-file';
 import { Trouble } from '../ui/field';
 import { namesIn, readNames, textOfFile } from './read-names';
 import type { Columns, NameRow } from './read-names';
@@ -94,21 +95,9 @@ export function AddNames({
         }}
       />
       <div className="my-2 flex flex-wrap items-center gap-2">
-        <label
-          className={`${buttonClass('plain', true)} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}
-        >
+        <ChooseFile small accept=".csv,.txt,text/csv,text/plain" onFile={(file) => void read(file)}>
           Choose a file
-          <input
-            type="file"
-            accept=".csv,.txt,text/csv,text/plain"
-            className="sr-only"
-            onChange={(event) => {
-              const [file] = event.target.files ?? [];
-              event.target.value = '';
-              if (file) void read(file);
-            }}
-          />
-        </label>
+        </ChooseFile>
         {table.heading && (
           <>
             <ColumnChoice

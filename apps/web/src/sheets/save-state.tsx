@@ -1,3 +1,4 @@
+import type { Person } from '@ichnograph/contract';
 import { useStore } from 'zustand';
 import { Button } from '../ui/button';
 import type { PartState } from './sheet-store';
@@ -14,8 +15,14 @@ const WORDS: Record<PartState, string> = {
 /** The worst of the parts is said. */
 const WORST: readonly PartState[] = ['refused', 'overtaken', 'unreachable', 'waiting'];
 
-/** Whether what is written is safe. It stands in the head of the window, outside the sheet. */
-export function SaveState({ open: { writing, starter, reference } }: { open: OpenSheet }) {
+/** Who else is there, and whether what is written is safe. It stands in the head of the window, outside the sheet. */
+export function SaveState({
+  open: { writing, starter, reference },
+  others,
+}: {
+  open: OpenSheet;
+  others: readonly Person[];
+}) {
   const states = useStore(writing.store, (store) => store.states);
   const maps = [useStore(starter.store, ({ state }) => state), useStore(reference.store, ({ state }) => state)];
   const worst = WORST.find((state) => Object.values(states).includes(state));
@@ -23,9 +30,14 @@ export function SaveState({ open: { writing, starter, reference } }: { open: Ope
   const words = isSaving ? WORDS.waiting : WORDS[worst ?? 'saved'];
   const colour = words === WORDS.saved ? 'bg-action' : words === WORDS.waiting ? 'bg-quiet' : 'bg-madder';
   return (
-    <span className="inline-flex items-center gap-1.5" data-testid="save-state">
-      <span aria-hidden data-drawn className={`h-2 w-2 shrink-0 ${colour}`} />
-      {words}
+    <span className="flex shrink-0 items-center gap-3 text-sm text-quiet">
+      {others.length > 0 && (
+        <span data-testid="others">{others.map(({ givenName }) => givenName).join(', ')} is here too</span>
+      )}
+      <span className="inline-flex items-center gap-1.5" data-testid="save-state">
+        <span aria-hidden data-drawn className={`h-2 w-2 shrink-0 ${colour}`} />
+        {words}
+      </span>
     </span>
   );
 }

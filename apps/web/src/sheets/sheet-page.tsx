@@ -63,14 +63,7 @@ function SheetDesk() {
     <WrittenProvider value={written}>
       <HeadOfPage
         crumbs={[{ name: 'Assignments', to: '/assignments' }, { name: title }]}
-        middle={
-          <span className="flex shrink-0 items-center gap-3 text-sm text-quiet">
-            {others.length > 0 && (
-              <span data-testid="others">{others.map(({ givenName }) => givenName).join(', ')} is here too</span>
-            )}
-            <SaveState open={open} />
-          </span>
-        }
+        middle={<SaveState open={open} others={others} />}
         actions={
           <>
             <SeeAsStudent open={open} assignment={written.assignment} />

@@ -204,7 +204,7 @@ function TeacherList({ title, tasks }: { title: string; tasks: TeacherTask[] }) 
     <section className="mb-8" aria-label={title}>
       <h2 className="caption mb-2">{title}</h2>
       <ul className="grid gap-3">
-        {tasks.map((task) => (
+        {tasks.map((task, i) => (
           <li key={task.publicationId} className="card flex flex-wrap items-center justify-between gap-4 p-4">
             <div className="min-w-0 flex-1">
               <p className="text-sm text-quiet">
@@ -225,7 +225,7 @@ function TeacherList({ title, tasks }: { title: string; tasks: TeacherTask[] }) 
               )}
             </div>
             <Link
-              className={buttonClass(task.oldestWaiting ? 'action' : 'plain')}
+              className={buttonClass(task.oldestWaiting && i === 0 ? 'action' : 'plain')}
               to={`/piles/${task.publicationId}`}
               aria-label={`${task.oldestWaiting ? 'Open the pile' : 'See the class'}: ${task.title}, ${task.className}`}
             >

@@ -2,7 +2,8 @@ import { mend, ontoLegend, openStoredMap, propose, readMapText, requirementSente
 import type { Requirement, TopicMap } from '@ichnograph/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useTrials } from '../../app/queries';
-import { Button, buttonClass } from '../../ui/button';
+import { Button } from '../../ui/button';
+import { ChooseFile } from '../../ui/choose-file';
 import { Trouble } from '../../ui/field';
 import { useSheetPage, useWritten } from '../use-sheet';
 
@@ -114,21 +115,9 @@ function BringMap({ onMap }: { onMap: (source: Source) => void }) {
   };
   return (
     <>
-      <label
-        className={`${buttonClass('plain', true)} focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-action`}
-      >
+      <ChooseFile small accept=".json,application/json" onFile={(file) => void read(file)}>
         Propose from a map file …
-        <input
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          onChange={(event) => {
-            const [file] = event.target.files ?? [];
-            event.target.value = '';
-            if (file) void read(file);
-          }}
-        />
-      </label>
+      </ChooseFile>
       <Trouble>{trouble}</Trouble>
     </>
   );

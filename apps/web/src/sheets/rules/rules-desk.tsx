@@ -20,14 +20,7 @@ export function RulesDesk({ of: { className } }: { of: ClassName }) {
     <WrittenProvider value={written}>
       <HeadOfPage
         crumbs={[{ name: 'People', to: '/people' }, { name: `Standing rules of ${className}` }]}
-        middle={
-          <span className="flex shrink-0 items-center gap-3 text-sm text-quiet">
-            {others.length > 0 && (
-              <span data-testid="others">{others.map(({ givenName }) => givenName).join(', ')} is here too</span>
-            )}
-            <SaveState open={open} />
-          </span>
-        }
+        middle={<SaveState open={open} others={others} />}
         actions={
           // The head of the window stands outside the sheet.
           <SheetProvider value={open}>

@@ -1,0 +1,64 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { emptyMap, mend, readMap, writeMap } from '@ichnograph/core';
+import { snapshotOf } from '@ichnograph/livemap';
+import { trialDocument } from '@ichnograph/contract';
+import type { NewTrialMap, TrialMapDetail } from '@ichnograph/contract';
+import { DataSource } from 'typeorm';
+import type { Account } from '../accounts/index.js';
+import { Acts } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { AssignmentsService } from '../assignments/index.js';
+import { Clock } from '../common/clock.js';
+import { LiveService, UpdateLog } from '../live/index.js';
+import { filledWith, understoodFile } from './filled.js';
+import { TrialMap } from './trial-map.entity.js';
+
+/** Maps kept beside a sheet to try its requirements on: live documents that only those who write it can open. */
+@Injectable()
+export class TrialMapsService {
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly assignments: AssignmentsService,
+    private readonly acts: Acts,
+    private readonly log: UpdateLog,
+    private readonly clock: Clock,
+    live: LiveService,
+  ) {
+    live.register('trial', async (id, accountId) => {
+      const trial = await this.data.getRepository(TrialMap).findOneBy({ id });
+      return trial && (await this.assignments.mayChange(trial.assignmentId, accountId)) ? 'write' : null;
+    });
+  }
+
+  async add(id: string, { name, map }: NewTrialMap, named: Named): Promise<string> {
+    await this.assignments.changeable(id, named.accountId);
+    const read = map ? mend(understoodFile(readMap(map))).map : null;
+    return this.acts.once(named, 'keep a trial map', async (manager) => {
+      const trialId = randomUUID();
+      await manager.insert(TrialMap, { id: trialId, assignmentId: id, name, createdAt: this.clock.now() });
+      await this.log.create(manager, trialDocument(trialId), filledWith(read));
+      return trialId;
+    });
+  }
+
+  /** The trial maps as they stand in committed transactions. */
+  async list(id: string, account: Account): Promise<TrialMapDetail[]> {
+    await this.assignments.changeable(id, account.id);
+    const rows = await this.data
+      .getRepository(TrialMap)
+      .find({ where: { assignmentId: id }, order: { createdAt: 'ASC' } });
+    return Promise.all(
+      rows.map(async ({ id: trialId, name }) => {
+        const doc = await this.log.stored(trialDocument(trialId));
+        return { id: trialId, name, map: writeMap(doc ? snapshotOf(doc).map : emptyMap()) };
+      }),
+    );
+  }
+
+  async remove(id: string, trialId: string, account: Account): Promise<void> {
+    await this.assignments.changeable(id, account.id);
+    await this.data.getRepository(TrialMap).delete({ id: trialId, assignmentId: id });
+  }
+}
