@@ -75,6 +75,20 @@ test('assignments begin with what is in force in their class, and follow it when
   expect([await points(stays.id), (await rowOf(stays.id)).follows?.newest]).toEqual([[3, 4, 1], true]);
 });
 
+test('a word mended in the rules is an amendment too, and what follows is not taken for changed by hand', async () => {
+  const { tobias, rulesId, save, begin, requirementsOf } = await roomWithRules('Rules 7F');
+  await save(rulesId, 'requirements', { requirements: [{ ...requirement('rule-1', 2), hint: 'Lok again.' }] });
+  await tobias.post(`assignments/${rulesId}/amended-rules`, { assignments: [] });
+  const { id } = await begin();
+  await save(rulesId, 'requirements', { requirements: [{ ...requirement('rule-1', 2), hint: 'Look again.' }] });
+  const { body } = await tobias.get<RulesPreview>(`assignments/${rulesId}/amended-rules`);
+  expect(body.differs).toBe(true);
+  expect(body.assignments[0]!.changes).toEqual([{ of: 'requirement', id: 'rule-1', does: 'changed' }]);
+  await tobias.post(`assignments/${rulesId}/amended-rules`, { assignments: [id] });
+  expect(await requirementsOf(id)).toMatchObject([{ hint: 'Look again.' }]);
+  expect((await tobias.post(`assignments/${rulesId}/next-revision`)).status).toBe(422);
+});
+
 test('standing rules are their teachers’, and are no assignment', async () => {
   const { tobias, room, rulesId } = await roomWithRules('Rules 7D');
   const maren = await Person.signedIn('maren');

@@ -34,12 +34,12 @@ test('data from before is upgraded at the next start: the same figures in the pi
   const maren = await Person.signedIn('maren', stack.url);
   const { publicationId } = await maren.teacherTask();
   const pile = async (): Promise<Pile> => (await maren.get<Pile>(`publications/${publicationId}/pile`)).body;
-  const before = await pile();
-  const handedIn = before.entries.flatMap(({ submission }) => submission?.id ?? []);
+  const handedIn = (await pile()).entries.flatMap(({ submission }) => submission?.id ?? []);
   expect(handedIn.length).toBeGreaterThan(5);
   const details = await Promise.all(
     handedIn.map(async (id) => (await maren.get<SubmissionDetail>(`submissions/${id}`)).body),
   );
+  const before = await pile();
   await stack.killServer();
 
   const database = await connection();

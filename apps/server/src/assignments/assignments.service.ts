@@ -39,14 +39,14 @@ export class AssignmentsService {
       ],
       order: { createdAt: 'DESC' },
     });
-    return this.rowsOf(seen, accountId);
+    return this.rows(seen, accountId);
   }
 
   /** An assignment as a list has it; one that this person may not see is not there. */
   async row(id: string, accountId: string): Promise<AssignmentRow> {
     const assignment = await this.data.getRepository(Assignment).findOneBy({ id });
     if (!assignment || !(await this.maySee(assignment, accountId))) throw notFound('assignment');
-    const [row] = await this.rowsOf([assignment], accountId);
+    const [row] = await this.rows([assignment], accountId);
     return row!;
   }
 
@@ -139,7 +139,8 @@ export class AssignmentsService {
     return classIds.length === 0 ? [] : this.data.getRepository(Publication).findBy({ classId: In([...classIds]) });
   }
 
-  private async rowsOf(assignments: readonly Assignment[], accountId: string): Promise<AssignmentRow[]> {
+  /** These as a list has them, for whoever may know of them: in their order. */
+  async rows(assignments: readonly Assignment[], accountId: string): Promise<AssignmentRow[]> {
     if (assignments.length === 0) return [];
     const ids = In(assignments.map(({ id }) => id));
     const [revisions, publications, shared, owners, mine] = await Promise.all([

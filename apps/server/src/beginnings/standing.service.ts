@@ -77,19 +77,12 @@ export class StandingService {
     const [newest, next] = await Promise.all([this.revisions.newest(id), this.publications.complete(id)]);
     const rules = rulesOf(sheetOf(next));
     const followers = await this.followers(id);
+    const rows = await this.assignments.rows(followers, accountId);
     const assignments: RulesForAssignment[] = [];
-    for (const follower of followers) {
-      const row = await this.assignments.row(follower.id, accountId).catch(() => null);
+    for (const [i, { title, owner, mayChange, publications }] of rows.entries()) {
+      const follower = followers[i]!;
       const { changes } = await this.followed(follower, rules);
-      if (row)
-        assignments.push({
-          id: row.id,
-          title: row.title,
-          owner: row.owner,
-          mayChange: row.mayChange,
-          given: row.publications.length,
-          changes,
-        });
+      assignments.push({ id: follower.id, title, owner, mayChange, given: publications.length, changes });
     }
     return {
       revision: newest?.number ?? 0,

@@ -18,7 +18,7 @@ import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { AssignmentsService, DueTimes, Publication, Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
-import { conflict, notFound } from '../common/problem.js';
+import { conflict, notFound, refused } from '../common/problem.js';
 import { UpdateLog } from '../live/index.js';
 import { PublicationsService } from '../sheets/index.js';
 import { CheckPool, Submission, SubmissionsService } from '../submissions/index.js';
@@ -47,7 +47,7 @@ export class RevisingService {
 
   /** For each work that was begun or handed in what the sheet, as it stands, would change. Nothing is changed by asking. */
   async preview(id: string, accountId: string): Promise<RevisionPreview> {
-    await this.assignments.changeable(id, accountId);
+    await this.givable(id, accountId);
     const next = await this.publications.complete(id);
     const newest = await this.revisions.newest(id);
     if (!newest) throw conflict('This assignment was not given out yet, so nothing is changed by changing it.');
@@ -76,7 +76,7 @@ export class RevisingService {
 
   /** Makes the sheet, as it stands, the newest revision, and moves works on to it. */
   async revise(id: string, returnedToo: boolean, named: Named): Promise<void> {
-    await this.assignments.changeable(id, named.accountId);
+    await this.givable(id, named.accountId);
     const next = await this.publications.complete(id);
     if (!(await this.revisions.newest(id))) throw conflict('Give the assignment to a class first.');
     await this.acts.once(named, 'revise', async (manager) => {
@@ -96,6 +96,12 @@ export class RevisingService {
       return revisionId;
     });
     await this.moves.all(named.accountId);
+  }
+
+  /** @throws unless this person may change it, and it is an assignment that a class can have */
+  private async givable(id: string, accountId: string): Promise<void> {
+    const { rulesOf } = await this.assignments.changeable(id, accountId);
+    if (rulesOf) throw refused('Standing rules are amended, not revised.');
   }
 
   private works(assignmentId: string): Promise<Work[]> {

@@ -102,36 +102,38 @@ function PileTable({ pile }: { pile: Pile }) {
       }
     >
       <Trouble>{trouble}</Trouble>
-      <div className="mb-3 flex">
+      <div className="mb-3 flex overflow-x-auto p-0.5">
         <Segments label="Show" options={FILTERS} value={filter} onChange={setFilter} />
       </div>
-      <table className="w-full text-left">
-        <thead>
-          <tr className="caption border-b border-ink">
-            {COLUMN_NAMES.map((name, i) => (
-              <th
-                key={name}
-                className={`py-1 ${i > 2 ? 'text-right' : ''}`}
-                aria-sort={name === column ? (down ? 'descending' : 'ascending') : 'none'}
-              >
-                <button
-                  type="button"
-                  className="caption hover:text-ink"
-                  onClick={() => setOrder({ column: name, down: name === column && !down })}
+      <div className="overflow-x-auto">
+        <table className="w-full text-left">
+          <thead>
+            <tr className="caption border-b border-ink">
+              {COLUMN_NAMES.map((name, i) => (
+                <th
+                  key={name}
+                  className={`py-1 ${i > 2 ? 'text-right' : ''}`}
+                  aria-sort={name === column ? (down ? 'descending' : 'ascending') : 'none'}
                 >
-                  {name}
-                  <span aria-hidden>{name === column ? (down ? ' ↓' : ' ↑') : ''}</span>
-                </button>
-              </th>
+                  <button
+                    type="button"
+                    className="caption hover:text-ink"
+                    onClick={() => setOrder({ column: name, down: name === column && !down })}
+                  >
+                    {name}
+                    <span aria-hidden>{name === column ? (down ? ' ↓' : ' ↑') : ''}</span>
+                  </button>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((entry) => (
+              <Row key={entry.members[0]!.id} entry={entry} publicationId={pile.publicationId} zone={zone} />
             ))}
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map((entry) => (
-            <Row key={entry.members[0]!.id} entry={entry} publicationId={pile.publicationId} zone={zone} />
-          ))}
-        </tbody>
-      </table>
+          </tbody>
+        </table>
+      </div>
       {shown.length === 0 && <p className="mt-3 text-quiet">None of them just now.</p>}
     </Page>
   );
