@@ -1,7 +1,8 @@
 /** A place in an assignment file, in a teacher's words. */
 export function placeWords(path: string): string {
   const [, field = '', index] = /^\$\.(\w+)(?:\[(\d+)\])?/.exec(path) ?? [];
-  const name = FIELDS[field] ?? path;
+  const name = FIELDS[field];
+  if (name === undefined) return path;
   return index === undefined ? name : `${name} ${Number(index) + 1}`;
 }
 

@@ -23,15 +23,15 @@ function subjectOf(
 ): string {
   const named = (list: readonly { id: string; name: string }[], what: string): string => {
     const one = list.find((item) => item.id === id);
-    return one ? `${what} “${one.name}”` : `a ${what.toLowerCase()} that is no more among the rules`;
+    return one ? `The ${what} “${one.name}”` : `A ${what} that is no more among the rules`;
   };
   switch (of) {
     case 'topic kind':
-      return named(legend.topicKinds, 'The kind of topic');
+      return named(legend.topicKinds, 'kind of topic');
     case 'link kind':
-      return named(legend.linkKinds, 'The kind of link');
+      return named(legend.linkKinds, 'kind of link');
     case 'criterion':
-      return named(criteria, 'The criterion');
+      return named(criteria, 'criterion');
     case 'requirement': {
       const one = requirements.find((item) => item.id === id);
       return one
