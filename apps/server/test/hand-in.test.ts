@@ -134,6 +134,20 @@ test('again and again until the teacher begins to mark; then read only until it 
   });
 });
 
+test.each([1, 2, 3])('a return during a hand-in is one thing or the other, never half (%i)', async (round) => {
+  const [{ person, work, client, handIn }, maren] = [await drawn(`Ottoline${round}`), await Person.signedIn('maren')];
+  const first = (await handIn()).body;
+  const [again, back] = await Promise.all([handIn(), maren.post(`submissions/${first.id}/return`)]);
+  client.close();
+  const { body: now } = await person.get<WorkDetail>(`works/${work.id}`);
+  const wasFirst = back.status === 204;
+  expect([again.status, back.status]).toEqual(wasFirst ? [409, 204] : [201, 409]);
+  expect([now.state, now.submissions.length]).toEqual(wasFirst ? ['returned', 1] : ['handed in', 2]);
+  // Whichever came second left no trace.
+  const { body: trail } = await maren.get<unknown[]>(`submissions/${first.id}/trail`);
+  expect(trail).toHaveLength(wasFirst ? 1 : 0);
+});
+
 test('where one hands in once, the map closes with it', async () => {
   const [maren, student] = [await Person.signedIn('maren'), await Person.signedIn('uma')];
   const { body: rows } = await maren.get<{ id: string }[]>('assignments');
