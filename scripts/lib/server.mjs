@@ -37,10 +37,10 @@ export function startServer({ port, database, demo = false, env = {} }) {
 }
 
 /** Asks a child to end and waits; after ten seconds it is ended. */
-export async function stopServer(child) {
+export async function stopServer(child, signal = 'SIGTERM') {
   if (child.exitCode !== null || child.signalCode !== null) return;
   const ended = new Promise((resolve) => child.once('exit', resolve));
-  child.kill('SIGTERM');
+  child.kill(signal);
   const force = setTimeout(() => child.kill('SIGKILL'), 10_000);
   await ended;
   clearTimeout(force);

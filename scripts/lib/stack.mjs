@@ -54,7 +54,7 @@ export class Stack {
   }
 
   async remove() {
-    if (this.server) await stopServer(this.server);
+    if (this.server) await stopServer(this.server, 'SIGKILL');
     await this.database?.remove();
   }
 }
