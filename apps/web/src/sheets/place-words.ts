@@ -18,4 +18,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   requirements: 'Requirement',
   criteria: 'Criterion',
   marks: 'Marks',
+  due: 'The due time',
+  opens: 'The time it opens',
+  classId: 'The class',
 };
