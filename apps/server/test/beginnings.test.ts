@@ -141,7 +141,7 @@ test('opens when it is said to, and is gone from Today once it is put away', asy
   expect([upsideDown.status, upsideDown.problem.problems![0]!.path]).toEqual([422, '$.opens']);
   const [publication] = (await give({ due: later.toISOString(), opens: soon.toISOString() })).body.publications;
   const tasks = async () =>
-    (await student.get<StudentTask[]>('today/student')).body.filter(({ title }) => title === 'Timeline');
+    (await student.get<StudentTask[]>('today/student')).body.filter(({ className }) => className === 'Later 7E');
   expect(await tasks()).toEqual([]);
   const early = await student.post(`publications/${publication!.id}/work`);
   expect([early.status, early.problem.detail]).toEqual([409, 'This assignment is not open yet.']);

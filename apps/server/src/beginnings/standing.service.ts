@@ -81,7 +81,7 @@ export class StandingService {
     const assignments: RulesForAssignment[] = [];
     for (const [i, { title, owner, mayChange, publications }] of rows.entries()) {
       const follower = followers[i]!;
-      const { changes } = await this.followed(follower, rules);
+      const { changes } = await this.followed(follower, rules, await this.sheets.written(follower.id));
       assignments.push({ id: follower.id, title, owner, mayChange, given: publications.length, changes });
     }
     return {
@@ -103,6 +103,7 @@ export class StandingService {
         if (following.includes(follower.id)) await this.follow(manager, follower, revisionId, rules, named.accountId);
       return revisionId;
     });
+    for (const one of following) await this.sheets.correct(one);
   }
 
   /** Lets one assignment take over what is in force now. */
@@ -117,6 +118,7 @@ export class StandingService {
       await this.follow(manager, assignment, newest.id, rules, named.accountId);
       return id;
     });
+    await this.sheets.correct(id);
   }
 
   private async follow(
@@ -126,18 +128,19 @@ export class StandingService {
     rules: StandingRules,
     by: string,
   ): Promise<void> {
-    const followed = await this.followed(follower, rules);
+    const followed = await this.followed(follower, rules, await this.sheets.held(manager, follower.id));
     if (followed.changes.some(({ does }) => does !== 'kept'))
       await this.sheets.replace(manager, follower.id, followed.rules, by);
     await manager.update(Assignment, { id: follower.id }, { follows: revisionId });
   }
 
   private async followed(
-    { id, follows }: Assignment,
+    { follows }: Assignment,
     rules: StandingRules,
+    sheet: Sheet,
   ): Promise<{ rules: StandingRules; changes: RuleChange[] }> {
     const before = rulesOf(sheetOf(await this.revisions.bodyOf(follows!)));
-    return followRules(rulesOf(await this.sheets.written(id)), before, rules);
+    return followRules(rulesOf(sheet), before, rules);
   }
 
   private async followers(id: string, manager: EntityManager = this.data.manager): Promise<Assignment[]> {

@@ -139,10 +139,16 @@ export class SheetsService {
     return saved;
   }
 
-  /** What is written of some parts, for whoever changes them in one go with something else. */
+  /** What is written. */
   async written(id: string): Promise<Sheet> {
     await this.ensure(id);
-    return Object.fromEntries((await this.parts(id)).map(({ part, body }) => [part, body])) as unknown as Sheet;
+    return asSheet(await this.parts(id));
+  }
+
+  /** The same, held for the rest of a transaction: nobody saves between its being read and written over. */
+  async held(manager: EntityManager, assignmentId: string): Promise<Sheet> {
+    await this.ensure(assignmentId);
+    return asSheet(await manager.find(SheetPart, { where: { assignmentId }, lock: { mode: 'pessimistic_write' } }));
   }
 
   /** Writes over some parts, inside a transaction; who has the sheet open sees it follow. */
@@ -157,7 +163,7 @@ export class SheetsService {
   }
 
   /** A typo in what is given out is mended at once: words that no check reads need no new revision. */
-  private async correct(id: string): Promise<void> {
+  async correct(id: string): Promise<void> {
     const newest = await this.revisions.newest(id);
     if (!newest) return;
     const [before, now] = await Promise.all([this.revisions.bodyOf(newest.id), this.frozen(id)]);
@@ -246,6 +252,9 @@ export class SheetsService {
     }
   }
 }
+
+const asSheet = (parts: readonly SheetPart[]): Sheet =>
+  Object.fromEntries(parts.map(({ part, body }) => [part, body])) as unknown as Sheet;
 
 const frozenMap = (doc: Y.Doc | null): TopicMap | null => {
   if (!doc) return null;
