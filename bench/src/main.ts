@@ -3,6 +3,7 @@ import { benchPile } from './pile.js';
 import { benchRush } from './rush.js';
 import { benchSaving } from './saving.js';
 import { benchSizes } from './sizes.js';
+import { benchTidy } from './tidy.js';
 
 const PARTS: Record<string, () => void | Promise<void>> = {
   checks: benchChecks,
@@ -10,6 +11,7 @@ const PARTS: Record<string, () => void | Promise<void>> = {
   pile: benchPile,
   rush: benchRush,
   saving: benchSaving,
+  tidy: benchTidy,
   sizes: benchSizes,
 };
 

@@ -40,6 +40,30 @@ describe('class and weigh', () => {
   });
 });
 
+describe('tidy', () => {
+  const map = 'packages/core/testdata/bridges/map.json';
+  const tidy = (...args: string[]) => node(['apps/cli/dist/tidy.js', ...args]);
+  test('prints the map laid out anew, and moves no topic that was not named', () => {
+    const before = JSON.parse(readFileSync(map, 'utf8')) as { topics: { id: string; x: number }[] };
+    const [one, other, ...rest] = before.topics;
+    const { status, stdout } = tidy(map, '--way', 'sideways', '--topics', `${one!.id},${other!.id}`);
+    expect(status).toBe(0);
+    const after = JSON.parse(stdout) as typeof before & { format: string };
+    expect(after.format).toBe('ichnograph-map');
+    expect(after.topics.slice(2).map(({ x }) => x)).toEqual(rest.map(({ x }) => x));
+    expect(after.topics).toHaveLength(before.topics.length);
+  });
+  test.each([
+    [['--way', 'upward'], /^usage: tidy/],
+    [[], /^usage: tidy/],
+    [['--way', 'downward', '--topics', 'nobody'], /no topic has the id “nobody”/],
+  ])('refuses %j by a sentence', (args, words) => {
+    const { status, stdout, stderr } = tidy(map, ...args);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr).toMatch(words);
+  });
+});
+
 describe('check', () => {
   const assignment = cases('terms-and-kinds/assignment.json');
   const maps = [cases('terms-and-kinds/map-1.json'), cases('terms-and-kinds/map-2.json')];

@@ -83,6 +83,8 @@ export { addLink, setPhrase, turnLinks } from './commands/links.js';
 export { asItsKind, askToComplete, setLinkKind, setLooks, setTopicKind } from './commands/looks.js';
 export { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './commands/whole-map.js';
 export type { Copied } from './commands/whole-map.js';
+export { TIDY_WAYS, tidyMap } from './tidy/tidy.js';
+export type { TidyWay } from './tidy/tidy.js';
 export { gatherText } from './commands/gather.js';
 export type { Gathered, Gathering } from './commands/gather.js';
 export { freeSpot } from './commands/free-spot.js';

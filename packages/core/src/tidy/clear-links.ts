@@ -1,0 +1,180 @@
+import RBush from 'rbush';
+import { entersBox } from '../geometry/boxes.js';
+import { isBeside } from '../geometry/drawn-part.js';
+import type { Point, Polyline } from '../geometry/points.js';
+import { linkStyle } from '../map/style.js';
+import type { LinkStyle } from '../map/style.js';
+import type { Legend, Link, Topic } from '../map/types.js';
+import type { Pulse } from '../pulse.js';
+import { Ground } from './ways.js';
+import type { Bounds, Way, WordsPlace } from './ways.js';
+
+/** How a link takes its way, and where its words stand on it. */
+export type Course = Pick<LinkStyle, 'route' | 'bend' | 'phraseAt'>;
+
+/** Of what lies beside it: words on words, a line through words, lines that cross. */
+const COST = { wordsOnWords: 50, lineInWords: 30, crossing: 6 } as const;
+const PASSES = 3;
+/** Of more links than this each is looked at once. */
+const MANY = 800;
+
+interface Around {
+  legend: Legend | undefined;
+  /** where a link was given room to pass: tried first among bends */
+  wayOf?: (link: Link) => readonly Point[];
+  pulse?: Pulse;
+}
+
+/**
+ * Chooses for each link a course that is clear: straight where that will do, bent where it would run through topics, words
+ * or many lines, its words slid along it. One link after the other, the worst placed first, a few times over.
+ * @param moving the links that may be changed; all others are in the way as they are
+ * @returns by link its course, and of how many words lie on something or under a line, or the line runs through a topic
+ */
+export function clearLinks(
+  topics: readonly Topic[],
+  links: readonly Link[],
+  moving: ReadonlySet<string>,
+  { legend, wayOf = () => [], pulse = () => undefined }: Around,
+): { courses: Map<string, Course>; unclear: number } {
+  const ground = new Ground(topics, legend, wayOf);
+  const drawing = new Drawing();
+  const own = links.filter(({ id }) => moving.has(id));
+  const waysOf = new Map(own.map((link) => [link, ground.waysOf(link)]));
+  for (const link of links) {
+    const style = linkStyle(link, legend);
+    const way = waysOf.get(link)?.[0] ?? ground.wayNow(link, style);
+    drawing.put({ way, words: way.words[0] ?? null });
+  }
+  const passes = own.length > MANY ? 1 : PASSES;
+  for (let pass = 0, changed = true; changed && pass < passes; pass++) {
+    changed = false;
+    // What is straight and in nobody's way is as good as can be; later only what lies on something is looked at again.
+    const bad = pass === 0 ? 1 : COST.lineInWords;
+    const costs = own.map((link) => ({ link, cost: drawing.costNow(link) })).filter(({ cost }) => cost >= bad);
+    for (const { link } of costs.sort((a, b) => b.cost - a.cost)) {
+      pulse();
+      changed = drawing.redraw(link, waysOf.get(link)!) || changed;
+    }
+  }
+  return {
+    courses: new Map(own.map((link) => [link.id, drawing.courseOf(link)])),
+    unclear: own.filter((link) => !drawing.isClear(link)).length,
+  };
+}
+
+/** What has been chosen for a link. */
+interface Choice {
+  way: Way;
+  words: WordsPlace | null;
+}
+interface Drawn extends Bounds {
+  choice: Choice;
+}
+
+/** All links as they are drawn at the moment. */
+class Drawing {
+  private readonly lines = new RBush<Drawn>();
+  private readonly texts = new RBush<Drawn>();
+  private readonly now = new Map<Link, { choice: Choice; line: Drawn; text: Drawn | null }>();
+
+  put(choice: Choice): void {
+    const line = { ...choice.way.bounds, choice };
+    const text = choice.words && { ...choice.words.box, choice };
+    this.now.set(choice.way.link, { choice, line, text });
+    // What its ends cover whole has no line that anything could meet.
+    if (choice.way.line.points.length > 0) this.lines.insert(line);
+    if (text) this.texts.insert(text);
+  }
+
+  private take(link: Link): void {
+    const { line, text } = this.now.get(link)!;
+    this.lines.remove(line);
+    if (text) this.texts.remove(text);
+  }
+
+  courseOf(link: Link): Course {
+    const { way, words } = this.now.get(link)!.choice;
+    return { ...way.route, phraseAt: words?.at ?? 0.5 };
+  }
+
+  isClear(link: Link): boolean {
+    const { way, words } = this.now.get(link)!.choice;
+    return way.cost < way.plain + 1 && (words === null || this.wordsCost(words, link, Infinity) < COST.lineInWords);
+  }
+
+  costNow(link: Link): number {
+    const { way, words } = this.now.get(link)!.choice;
+    return this.lineCost(way, Infinity) + (words ? this.wordsCost(words, link, Infinity) : 0);
+  }
+
+  /** Draws a link the way that costs least; says whether that is another. */
+  redraw(link: Link, ways: readonly Way[]): boolean {
+    const before = this.now.get(link)!.choice;
+    const choice = this.cheapest(ways, link);
+    if (!choice || (choice.way === before.way && choice.words === before.words)) return false;
+    this.take(link);
+    this.put(choice);
+    return true;
+  }
+
+  private cheapest(ways: readonly Way[], link: Link): Choice | null {
+    let choice: Choice | null = null;
+    let least = Infinity;
+    for (const way of ways) {
+      if (way.plain >= least) continue;
+      const cost = this.lineCost(way, least);
+      if (cost >= least) continue;
+      if (way.words.length === 0) [choice, least] = [{ way, words: null }, cost];
+      for (const words of way.words) {
+        const all = cost + this.wordsCost(words, link, least - cost);
+        if (all < least) [choice, least] = [{ way, words }, all];
+      }
+    }
+    return choice;
+  }
+
+  /** What a line costs among the others; what comes after more than `enough` is not worked out. */
+  private lineCost(way: Way, enough: number): number {
+    const { link, line, bounds } = way;
+    let sum = way.cost;
+    if (sum > enough) return sum;
+    for (const { choice } of this.lines.search(bounds)) {
+      const other = choice.way;
+      if (other.link === link || sharesEnd(link, other.link)) continue;
+      if (cross(line, other.line)) sum += COST.crossing;
+      if (sum > enough) return sum;
+    }
+    for (const words of this.texts.search(bounds))
+      if (words.choice.way.link !== link && entersBox(line, words)) sum += COST.lineInWords;
+    return sum;
+  }
+
+  private wordsCost({ box, cost }: WordsPlace, link: Link, enough: number): number {
+    let sum = cost;
+    if (sum > enough) return sum;
+    for (const { choice } of this.texts.search(box)) if (choice.way.link !== link) sum += COST.wordsOnWords;
+    if (sum > enough) return sum;
+    for (const { choice } of this.lines.search(box))
+      if (choice.way.link !== link && entersBox(choice.way.line, box)) sum += COST.lineInWords;
+    return sum;
+  }
+}
+
+const sharesEnd = (one: Link, other: Link): boolean =>
+  other.from === one.from || other.from === one.to || other.to === one.from || other.to === one.to;
+
+/** Whether two lines cross: by plain arithmetic, since this only chooses and nothing is judged by it. */
+function cross({ points: one, box }: Polyline, { points: other, box: theirs }: Polyline): boolean {
+  for (let i = 1; i < one.length; i++) {
+    const [a, b] = [one[i - 1]!, one[i]!];
+    if (isBeside(a, b, theirs)) continue;
+    for (let j = 1; j < other.length; j++) {
+      const [c, d] = [other[j - 1]!, other[j]!];
+      if (!isBeside(c, d, box) && isLeft(a, b, c) !== isLeft(a, b, d) && isLeft(c, d, a) !== isLeft(c, d, b))
+        return true;
+    }
+  }
+  return false;
+}
+const isLeft = (a: Point, b: Point, c: Point): boolean => (b.x - a.x) * (c.y - a.y) > (b.y - a.y) * (c.x - a.x);

@@ -1,0 +1,195 @@
+import { phraseBlock } from '../geometry/draw-link.js';
+import { boxOf, unionOf } from '../geometry/points.js';
+import { freeSpot } from '../commands/free-spot.js';
+import { onMap } from '../commands/maker.js';
+import { kindOfLink, kindOfTopic } from '../map/style.js';
+import type { Change } from '../map/changes.js';
+import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
+import type { Pulse } from '../pulse.js';
+import { isBlank } from '../words/normal-form.js';
+import { clearLinks } from './clear-links.js';
+import type { Course } from './clear-links.js';
+import { partsOf } from './graph.js';
+import type { Box, Graph, Tie } from './graph.js';
+import { layered } from './layered.js';
+import type { Layout, Place } from './layered.js';
+import { outward } from './outward.js';
+import { timeline } from './timeline.js';
+
+export const TIDY_WAYS = ['downward', 'outward', 'sideways', 'timeline'] as const;
+export type TidyWay = (typeof TIDY_WAYS)[number];
+
+/** Canvas units between parts that nothing joins. */
+const APART = 60;
+/** How much further apart things are tried where words have no room, and up to how many links. */
+const WIDER = [1.15, 1.35];
+const MANY = 150;
+
+/**
+ * What lays a map out anew, as one gesture: topics in the way that is asked for, no two on each other; links on courses that
+ * are clear, where the map allows. Stays about where it was, and keeps the person's order where nothing else decides. A link
+ * kind that sets a route keeps it.
+ * @param topicIds the topics that may move; left out: all
+ */
+export function tidyMap(
+  map: TopicMap,
+  { way, topicIds }: { way: TidyWay; topicIds?: readonly string[] },
+  legend: Legend | undefined = map.legend,
+  pulse?: Pulse,
+): Change[] {
+  const chosen = topicIds && new Set(topicIds);
+  const topics = map.topics.filter(({ id }) => chosen?.has(id) ?? true);
+  if (topics.length === 0) return [];
+  const ids = new Map(topics.map(({ id }, i) => [id, i]));
+  const inside = map.links.filter(({ from, to }) => ids.has(from) && ids.has(to));
+  const graph: Graph = { boxes: topics, ties: inside.map((link) => tieOf(link, ids)) };
+  const bare = packed(graph, topics, way, legend);
+  const moving = map.links.filter(({ from, to }) => ids.has(from) || ids.has(to));
+  const drawnOn = (laid: Layout) => {
+    const moved = new Map(topics.map((topic, i) => [topic.id, { ...topic, ...laid.places[i]! }]));
+    const ways = new Map(inside.map(({ id }, i) => [id, laid.ways[i]!]));
+    const clear = clearLinks(
+      map.topics.map((topic) => moved.get(topic.id) ?? topic),
+      map.links,
+      new Set(moving.map(({ id }) => id)),
+      { legend, wayOf: ({ id }) => ways.get(id) ?? [], ...(pulse && { pulse }) },
+    );
+    return { ...laid, ...clear };
+  };
+  let best = drawnOn(settled(map, topics, bare));
+  // Where words still lie on something, all is moved further apart, as far as that helps and does not take long.
+  for (const wider of moving.length > MANY ? [] : WIDER) {
+    if (best.unclear === 0) break;
+    const next = drawnOn(settled(map, topics, stretched(bare, wider)));
+    if (next.unclear < best.unclear) best = next;
+  }
+  const { places, courses } = best;
+  return [
+    ...topics.map((topic, i): Change => ({ do: 'set', in: 'topics', id: topic.id, fields: { ...places[i]! } })),
+    ...moving.map((link): Change => {
+      const fields = asGiven(courses.get(link.id)!, kindOfLink(legend, link.kind)?.route);
+      return { do: 'set', in: 'links', id: link.id, fields };
+    }),
+  ];
+}
+
+/** A course as a link holds it: what its kind or the default says anyway is left to that. */
+const asGiven = ({ route, bend, phraseAt }: Course, kinds: Course['route'] = 'straight') => ({
+  route: route === kinds ? undefined : route,
+  bend: bend === (route === 'curved' ? 0.2 : 0) ? undefined : bend,
+  phraseAt: phraseAt === 0.5 ? undefined : phraseAt,
+});
+
+function tieOf({ from, to, phrase }: Link, ids: ReadonlyMap<string, number>): Tie {
+  const block = isBlank(phrase) ? null : phraseBlock(phrase);
+  return {
+    from: ids.get(from)!,
+    to: ids.get(to)!,
+    words: block && { width: block.width + 8, height: block.height + 4 },
+  };
+}
+
+/**
+ * Each part laid out by itself, then the parts beside each other in rows; a timeline is one part. Where nothing has a place
+ * in time, what leads to something comes before it.
+ */
+function packed(graph: Graph, topics: readonly Topic[], way: TidyWay, legend: Legend | undefined): Layout {
+  const times = topics.map(({ sequence }) => sequence);
+  if (way === 'timeline' && times.some((time) => time !== undefined))
+    return { places: timeline(graph, times), ways: graph.ties.map(() => []) };
+  const whole: Layout = { places: topics.map(() => ({ x: 0, y: 0 })), ways: graph.ties.map(() => []) };
+  const parts = partsOf(graph).map((part) => {
+    const own = partOf(graph, part);
+    const laid =
+      way === 'outward' ? outward(own.graph, centreOf(own.graph, part, topics, legend)) : inLayers(own.graph, way);
+    const box = unionOf(laid.places.map((place, i) => boxOf({ ...own.graph.boxes[i]!, ...place })))!;
+    return { part, ties: own.ties, laid, box, width: box.right - box.left, height: box.bottom - box.top };
+  });
+  const area = parts.reduce((sum, { width, height }) => sum + (width + APART) * (height + APART), 0);
+  const widest = Math.max(1.5 * Math.sqrt(area), ...parts.map(({ width }) => width));
+  let [left, top, tall] = [0, 0, 0];
+  for (const { part, ties, laid, box, width, height } of parts) {
+    if (left > 0 && left + width > widest) [left, top, tall] = [0, top + tall + APART, 0];
+    const step = { x: left - box.left, y: top - box.top };
+    laid.places.forEach((place, i) => (whole.places[part[i]!] = by(place, step)));
+    laid.ways.forEach((points, i) => (whole.ways[ties[i]!] = points.map((point) => by(point, step))));
+    [left, tall] = [left + width + APART, Math.max(tall, height)];
+  }
+  return whole;
+}
+
+function stretched({ places, ways }: Layout, by: number): Layout {
+  const further = ({ x, y }: Place): Place => ({ x: x * by, y: y * by });
+  return { places: places.map(further), ways: ways.map((points) => points.map(further)) };
+}
+
+const by = ({ x, y }: Place, step: Place): Place => ({ x: x + step.x, y: y + step.y });
+
+/** A part as a graph of its own, and which ties of the whole its ties are. */
+function partOf({ boxes, ties }: Graph, part: readonly number[]): { graph: Graph; ties: number[] } {
+  const place = new Map(part.map((box, i) => [box, i]));
+  const own = [...ties.keys()].filter((tie) => place.has(ties[tie]!.from));
+  return {
+    ties: own,
+    graph: {
+      boxes: part.map((box) => boxes[box]!),
+      ties: own.map((tie) => ({
+        ...ties[tie]!,
+        from: place.get(ties[tie]!.from)!,
+        to: place.get(ties[tie]!.to)!,
+      })),
+    },
+  };
+}
+
+/** Sideways is downward with width and height exchanged. */
+function inLayers({ boxes, ties }: Graph, way: TidyWay): Layout {
+  if (way === 'downward') return layered({ boxes, ties });
+  const turned = ({ width, height, x, y }: Box): Box => ({ width: height, height: width, x: y, y: x });
+  const { places, ways } = layered({
+    boxes: boxes.map(turned),
+    ties: ties.map(({ words, ...tie }) => ({ ...tie, words: words && { width: words.height, height: words.width } })),
+  });
+  const back = ({ x, y }: Place): Place => ({ x: y, y: x });
+  return { places: places.map(back), ways: ways.map((points) => points.map(back)) };
+}
+
+/** What stands in the middle: the root of the map, else what leads to most others, else what most is tied to; of several the first. */
+function centreOf({ ties, boxes }: Graph, part: readonly number[], topics: readonly Topic[], legend?: Legend): number {
+  const root = part.findIndex((topic) => kindOfTopic(legend, topics[topic]!.kind)?.root);
+  if (root >= 0) return root;
+  const out: number[][] = boxes.map(() => []);
+  const tied = boxes.map(() => 0);
+  const isLedTo = boxes.map(() => false);
+  for (const { from, to } of ties) {
+    out[from]!.push(to);
+    isLedTo[to] = true;
+    tied[from]! += 1;
+    tied[to]! += 1;
+  }
+  const reached = (start: number): number => {
+    const seen = new Set([start]);
+    for (const box of seen) for (const next of out[box]!) seen.add(next);
+    return seen.size;
+  };
+  const worth = boxes.map((_, box) => (isLedTo[box] ? 0 : boxes.length * reached(box)) + tied[box]!);
+  return worth.indexOf(worth.reduce((most, one) => Math.max(most, one), 0));
+}
+
+/** About where they were; a selection beside what does not move. Whole units. */
+function settled(map: TopicMap, topics: readonly Topic[], { places, ways }: Layout): Layout {
+  const middle = (of: readonly Topic[]): Place & { width: number; height: number } => {
+    const { left, top, right, bottom } = unionOf(of.map((topic) => boxOf(topic)))!;
+    return { x: (left + right) / 2, y: (top + bottom) / 2, width: right - left, height: bottom - top };
+  };
+  const now = middle(topics.map((topic, i) => ({ ...topic, ...places[i]! })));
+  const before = middle(topics);
+  const moving = new Set(topics.map(({ id }) => id));
+  const others = map.topics.filter(({ id }) => !moving.has(id));
+  const spot = others.length > 0 ? freeSpot({ ...map, topics: others }, before, now) : before;
+  const step = { x: Math.round(spot.x - now.x), y: Math.round(spot.y - now.y) };
+  return {
+    places: places.map(({ x, y }) => onMap({ x: Math.round(x) + step.x, y: Math.round(y) + step.y })),
+    ways: ways.map((points) => points.map((point) => by(point, step))),
+  };
+}

@@ -1,0 +1,204 @@
+import Flatbush from 'flatbush';
+import { boxesMeet, entersBox } from '../geometry/boxes.js';
+import { phraseBlock, phraseBoxOn } from '../geometry/draw-link.js';
+import { longestOutside, solidOf } from '../geometry/drawn-part.js';
+import type { Solid } from '../geometry/drawn-part.js';
+import { centreLine } from '../geometry/path.js';
+import { boxOf, distance, lengthOf, polyline } from '../geometry/points.js';
+import type { Box, Point, Polyline } from '../geometry/points.js';
+import type { TextBlock } from '../geometry/text.js';
+import { kindOfLink } from '../map/style.js';
+import type { LinkStyle } from '../map/style.js';
+import type { Legend, Link, Topic } from '../map/types.js';
+import { isBlank } from '../words/normal-form.js';
+import { remembered } from '../words/word-forms.js';
+
+/** What a way costs at least, of whatever stands beside it: words under a topic, and a line through one. */
+const COST = { wordsOnTopic: 60, lineInTopic: 40 } as const;
+const ELBOWS = [0, 0.15, -0.15, 0.3, -0.3];
+const BENDS = [0.15, -0.15, 0.32, -0.32];
+const ALONG = [0.5, 0.42, 0.58, 0.34, 0.66, 0.24, 0.76, 0.18, 0.82];
+/** Steps of a curve while ways are tried. */
+const STEPS = 8;
+
+/** A box as both its readers have it. */
+export interface Bounds extends Box {
+  minX: number;
+  minY: number;
+  maxX: number;
+  maxY: number;
+}
+const boundsOf = ({ left, top, right, bottom }: Box): Bounds => ({
+  left,
+  top,
+  right,
+  bottom,
+  minX: left,
+  minY: top,
+  maxX: right,
+  maxY: bottom,
+});
+
+/** Where words could stand on a way, and what that costs whatever other links do. */
+export interface WordsPlace {
+  at: number;
+  box: Bounds;
+  cost: number;
+}
+
+export type Route = Pick<LinkStyle, 'route' | 'bend'>;
+
+/** One way that a link could take; what is asked of it is worked out once, when it is first asked for. */
+export class Way {
+  /** what it costs whatever stands beside it: the plainest is best */
+  readonly plain: number;
+  private drawn?: Polyline;
+  private held?: Bounds;
+  private inTopics?: number;
+  private placed?: WordsPlace[];
+
+  constructor(
+    readonly link: Link,
+    readonly route: Route,
+    /** shares of the line at which its words may stand */
+    private readonly along: readonly number[],
+    private readonly ground: Ground,
+  ) {
+    this.plain = route.bend === 0 ? 0 : 1 + 4 * Math.abs(route.bend);
+  }
+
+  get line(): Polyline {
+    return (this.drawn ??= this.ground.lineOf(this.link, this.route));
+  }
+
+  get bounds(): Bounds {
+    return (this.held ??= boundsOf(this.line.box));
+  }
+
+  /** with what it costs to run through topics */
+  get cost(): number {
+    this.inTopics ??= this.ground.topicsEntered(this.line, this.link);
+    return this.plain + COST.lineInTopic * this.inTopics;
+  }
+
+  /** Where its words could stand, the plainest first; none where it has none. */
+  get words(): readonly WordsPlace[] {
+    return (this.placed ??= this.placesOfWords());
+  }
+
+  private placesOfWords(): WordsPlace[] {
+    const block = this.ground.blockOf(this.link);
+    const { points } = this.line;
+    if (!block || points.length === 0) return [];
+    const room = this.along.length > 1 ? this.ground.roomOf(this.link) : undefined;
+    return [...this.along, ...(room ? [shareAt(points, room)] : [])].map((at) => {
+      const box = boundsOf(phraseBoxOn(points, at, block)!);
+      return { at, box, cost: 2 * Math.abs(at - 0.5) + COST.wordsOnTopic * this.ground.topicsMet(box) };
+    });
+  }
+}
+
+/** The topics as they stand, and the ways that links can take between them. */
+export class Ground {
+  private readonly byId: ReadonlyMap<string, Topic>;
+  private readonly solids: ReadonlyMap<string, Solid>;
+  private readonly boxes: readonly Box[];
+  private readonly tree: Flatbush | null;
+  private readonly blocks = remembered(phraseBlock);
+
+  /** @param wayOf where a link was given room to pass */
+  constructor(
+    private readonly topics: readonly Topic[],
+    private readonly legend: Legend | undefined,
+    private readonly wayOf: (link: Link) => readonly Point[],
+  ) {
+    this.byId = new Map(topics.map((topic) => [topic.id, topic]));
+    this.solids = new Map(topics.map((topic) => [topic.id, solidOf(topic, legend)]));
+    this.boxes = topics.map((topic) => boxOf(topic, 2));
+    this.tree = topics.length > 0 ? new Flatbush(topics.length) : null;
+    for (const { left, top, right, bottom } of this.boxes) this.tree?.add(left, top, right, bottom);
+    this.tree?.finish();
+  }
+
+  /** All ways of a link, the plainest first. A kind that sets a route keeps it. */
+  waysOf(link: Link): Way[] {
+    const way = (route: Route['route'], bend: number): Way => new Way(link, { route, bend }, ALONG, this);
+    const set = kindOfLink(this.legend, link.kind)?.route;
+    if (set === 'elbow') return ELBOWS.map((bend) => way('elbow', bend));
+    const straight = set === 'curved' ? [] : [way('straight', 0)];
+    if (set === 'straight') return straight;
+    const given = bendThrough(this.byId.get(link.from)!, this.byId.get(link.to)!, this.roomOf(link));
+    return [...straight, ...[...(given === null ? [] : [given]), ...BENDS].map((bend) => way('curved', bend))];
+  }
+
+  /** The way of a link as it is drawn now. */
+  wayNow(link: Link, { route, bend, phraseAt }: LinkStyle): Way {
+    return new Way(link, { route, bend }, [phraseAt], this);
+  }
+
+  /** the middle of the room that a link was given */
+  roomOf(link: Link): Point | undefined {
+    const way = this.wayOf(link);
+    return way[Math.floor(way.length / 2)];
+  }
+
+  blockOf({ phrase }: Link): TextBlock | null {
+    return isBlank(phrase) ? null : this.blocks(phrase);
+  }
+
+  lineOf(link: Link, { route, bend }: Route): Polyline {
+    const line = coarseLine(this.byId.get(link.from)!, this.byId.get(link.to)!, route, bend);
+    return polyline(longestOutside(line, [this.solids.get(link.from)!, this.solids.get(link.to)!]));
+  }
+
+  topicsMet(box: Box): number {
+    return this.within(box).filter((t) => boxesMeet(box, this.boxes[t]!)).length;
+  }
+
+  topicsEntered(line: Polyline, { from, to }: Link): number {
+    const isOther = ({ id }: Topic): boolean => id !== from && id !== to;
+    return this.within(line.box).filter((t) => isOther(this.topics[t]!) && entersBox(line, this.boxes[t]!)).length;
+  }
+
+  private within({ left, top, right, bottom }: Box): number[] {
+    return this.tree && left <= right ? this.tree.search(left, top, right, bottom) : [];
+  }
+}
+
+/** `centreLine` in fewer steps: near enough to choose by. */
+function coarseLine(a: Point, b: Point, route: Route['route'], bend: number): Point[] {
+  if (route !== 'curved') return centreLine(a, b, route, bend);
+  const c = { x: (a.x + b.x) / 2 - bend * (b.y - a.y), y: (a.y + b.y) / 2 + bend * (b.x - a.x) };
+  return Array.from({ length: STEPS + 1 }, (_, i) => {
+    const t = i / STEPS;
+    const [p, q, r] = [(1 - t) ** 2, 2 * t * (1 - t), t ** 2];
+    return { x: p * a.x + q * c.x + r * b.x, y: p * a.y + q * c.y + r * b.y };
+  });
+}
+
+/** The share of a line at which it comes nearest to a point. */
+function shareAt(line: readonly Point[], at: Point): number {
+  let [nearest, share, before] = [Infinity, 0.5, 0];
+  const whole = lengthOf(line) || 1;
+  for (let i = 1; i < line.length; i++) {
+    const [a, b] = [line[i - 1]!, line[i]!];
+    const [x, y] = [b.x - a.x, b.y - a.y];
+    const long = distance(a, b);
+    const along = Math.min(1, Math.max(0, (x * (at.x - a.x) + y * (at.y - a.y)) / (long * long || 1)));
+    const far = distance(at, { x: a.x + along * x, y: a.y + along * y });
+    if (far < nearest) [nearest, share] = [far, (before + along * long) / whole];
+    before += long;
+  }
+  return Math.round(share * 100) / 100;
+}
+
+/** The bend that leads a curve by a point half way; null where there is none, or where that is straight. */
+function bendThrough(a: Point, b: Point, by: Point | undefined): number | null {
+  const [x, y] = [b.x - a.x, b.y - a.y];
+  const long = Math.sqrt(x * x + y * y);
+  if (!by || long === 0) return null;
+  // How far to the side of the straight line; the control point is twice as far.
+  const aside = (x * (by.y - a.y) - y * (by.x - a.x)) / long;
+  const bend = Math.round(Math.min(0.6, Math.max(-0.6, (2 * aside) / long)) * 100) / 100;
+  return Math.abs(bend) < 0.03 ? null : bend;
+}
