@@ -27,7 +27,9 @@ export type { TopicDrawing } from './geometry/draw-topic.js';
 export { fitTopic, layoutTopic } from './geometry/fit.js';
 export { layoutText, textWidth } from './geometry/text.js';
 export { FONT_FAMILY, mapToSvg } from './render/svg.js';
-export { drawMark, drawnBox, drawnMarks, markAt } from './marks/marks.js';
+export { signsOf, TOPIC_MARKS, topicMarks } from './marks/topic-signs.js';
+export type { TopicMark } from './marks/topic-signs.js';
+export { drawMark, drawnBox, drawnMarks, markAt, markBoxes } from './marks/marks.js';
 export type { DrawnMark } from './marks/marks.js';
 export type { DrawnShape, Drawing, Scene } from './marks/mark-type.js';
 export type { TitleBlockText } from './render/title-block.js';
@@ -78,9 +80,39 @@ export { labelOf, outlineSentence, reasonOf, requirementParts, requirementSenten
 export type { SentencePart } from './wording/say.js';
 export { reportFile } from './wording/report-file.js';
 export type { ReportFile } from './wording/report-file.js';
-export { addTopic, growTopic, moveTopics, resizeTopic, setText } from './commands/topics.js';
-export { addLink, setPhrase, turnLinks } from './commands/links.js';
-export { asItsKind, askToComplete, setLinkKind, setLooks, setTopicKind } from './commands/looks.js';
+export { addTopic, growTopic, moveTopics, resizeTopic, setText, splitLink } from './commands/topics.js';
+export { addLink, bendLink, linkAll, reattach, setPhrase, turnLinks } from './commands/links.js';
+export { branchOf, cutLoose, dropTarget, hangFrom, hangsBy } from './commands/branches.js';
+export {
+  EDGES,
+  LAYERS,
+  lineUp,
+  makeRoom,
+  moveClear,
+  sameSize,
+  setInRow,
+  setLayer,
+  stretchRow,
+} from './commands/arrange.js';
+export type { Along, Edge, Layer } from './commands/arrange.js';
+export {
+  addWebAddress,
+  clearMarks,
+  removeWebAddress,
+  setBankNote,
+  setNote,
+  setSequence,
+  setSource,
+  toggleMark,
+  webAddress,
+} from './commands/enrich.js';
+export { makeGroup, makeRegion, setRegion, ungroup, withGroups } from './commands/together.js';
+export { foldedOf, mapWithout, toggleFold, unfoldAll } from './commands/fold.js';
+export type { Folded } from './commands/fold.js';
+export { CrossingCounter, uncross } from './commands/uncross.js';
+export { chooseBy, CHOICES } from './commands/choose.js';
+export type { Choice } from './commands/choose.js';
+export { asItsKind, askToComplete, copyLooks, isFixed, setLinkKind, setLooks, setTopicKind } from './commands/looks.js';
 export { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './commands/whole-map.js';
 export type { Copied } from './commands/whole-map.js';
 export { TIDY_WAYS, tidyMap } from './tidy/tidy.js';

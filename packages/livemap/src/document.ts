@@ -77,8 +77,22 @@ function memberOf(fields: object): Y.Map<unknown> {
 }
 
 function setField(member: Y.Map<unknown>, field: string, value: unknown): void {
+  const there = member.get(field);
   if (value === undefined) member.delete(field);
+  // What two write in one note at a time is both kept: only what differs is written.
+  else if (there instanceof Y.Text && typeof value === 'string') rewrite(there, value);
   else member.set(field, stored(field, value));
+}
+
+function rewrite(text: Y.Text, wanted: string): void {
+  const now = text.toString();
+  let start = 0;
+  while (start < now.length && start < wanted.length && now[start] === wanted[start]) start++;
+  let end = 0;
+  const most = Math.min(now.length, wanted.length) - start;
+  while (end < most && now[now.length - 1 - end] === wanted[wanted.length - 1 - end]) end++;
+  if (now.length - end > start) text.delete(start, now.length - end - start);
+  if (wanted.length - end > start) text.insert(start, wanted.slice(start, wanted.length - end));
 }
 
 const stored = (field: string, value: unknown): unknown =>

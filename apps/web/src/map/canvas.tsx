@@ -1,7 +1,7 @@
 import '@xyflow/react/dist/base.css';
 import './canvas.css';
-import { drawnBox, drawnMarks, markAt } from '@ichnograph/core';
-import type { Legend, TopicMap } from '@ichnograph/core';
+import { branchOf, drawnBox, drawnMarks, dropTarget, markAt, markBoxes, withGroups } from '@ichnograph/core';
+import type { Legend, Topic, TopicMap } from '@ichnograph/core';
 import {
   Background,
   BackgroundVariant,
@@ -13,8 +13,8 @@ import {
   ViewportPortal,
 } from '@xyflow/react';
 import type { EdgeChange, FinalConnectionState, NodeChange } from '@xyflow/react';
-import { memo, useEffect, useRef, useState } from 'react';
-import type { KeyboardEvent, ReactNode, RefObject } from 'react';
+import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import type { ClipboardEvent, KeyboardEvent, ReactNode, RefObject } from 'react';
 import { setHasMap } from '../app/crumbs';
 import { BalloonLayer, markScaleAt } from './balloon-layer';
 import { CanvasLink, CanvasTopic } from './canvas-marks';
@@ -39,6 +39,10 @@ export interface Gestures {
   onGrow: (from: string, at: Spot) => void;
   onMake: (at: Spot) => void;
   onEdit: (id: string) => void;
+  /** a topic was dropped on another */
+  onHang: (id: string, from: string) => void;
+  /** a region's title was pressed */
+  onRegion: (id: string) => void;
 }
 
 interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
@@ -48,6 +52,10 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   padding?: Padding;
   /** whether a tap adds to what is chosen, for hands without keys */
   gathering?: boolean;
+  /** where topics stood before they were laid out anew: they are seen to go from there */
+  glide?: ReadonlyMap<string, Spot> | null;
+  /** text that is pasted, and text to be copied or cut, while the canvas has the focus */
+  clipboard?: { onPaste: (text: string) => void; onCopy: () => string; onCut: () => string } | undefined;
   onSelect: (ids: readonly string[]) => void;
   onHover?: (id: string | null) => void;
   onKey?: (event: KeyboardEvent) => void;
@@ -81,12 +89,33 @@ const Behind = memo(function Behind({ map, legend }: { map: TopicMap; legend: Le
   );
 });
 
+/** What of a region can be pressed: its title, and where there is none its upper left corner. */
+function RegionTitles({ map, legend, onRegion }: { map: TopicMap; legend: Legend; onRegion: (id: string) => void }) {
+  const boxes = useMemo(() => markBoxes(map, legend, 'regions'), [map, legend]);
+  return map.regions.map((region) => {
+    const own = boxes.get(region.id);
+    if (!own) return null;
+    return (
+      <button
+        key={region.id}
+        type="button"
+        className="nodrag nopan pointer-events-auto absolute cursor-pointer opacity-0 focus-visible:opacity-100"
+        style={{ left: own.left, top: own.top, width: Math.max(24, own.right - own.left), height: 22 }}
+        aria-label={`Region ${region.title || 'without a title'}: change it`}
+        onClick={() => onRegion(region.id)}
+      />
+    );
+  });
+}
+
 /** The one canvas: of students, markers and readers. It owns nothing but the view and what is in the hand. */
 export function Canvas({
   label,
   flags,
   padding = FREE,
   gathering = false,
+  glide = null,
+  clipboard,
   onSelect,
   onHover,
   onKey,
@@ -102,10 +131,12 @@ export function Canvas({
   const own = useRef<HTMLDivElement>(null);
   const host = hostRef ?? own;
   const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
+  const [drop, setDrop] = useState<Topic | null>(null);
   const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
   const settled = useFit(fitKey, shown, padding);
-  /** where what is dragged was when it was grasped: another person may move it meanwhile */
-  const grasped = useRef<Spot>({ x: 0, y: 0 });
+  /** what is dragged, where it was when it was grasped (another person may move it meanwhile), and all that goes with it */
+  const grasped = useRef<Grasped>({ id: '', at: { x: 0, y: 0 }, carried: [] });
+  useGlide(glide, map, setMoved);
 
   const select = (changes: readonly (NodeChange<TopicNode> | EdgeChange<LinkEdge>)[]): void => {
     const selects = changes.filter((change) => change.type === 'select');
@@ -129,17 +160,40 @@ export function Canvas({
 
   const onNodesChange = (changes: NodeChange<TopicNode>[]): void => {
     select(changes);
-    const steps = changes.flatMap((change) =>
-      change.type === 'position' && change.position && gestures ? [[change.id, change.position] as const] : [],
-    );
-    if (steps.length > 0) setMoved((before) => new Map([...before, ...steps]));
+    const { id, at, carried } = grasped.current;
+    const change = changes.find((one) => one.type === 'position' && one.id === id);
+    if (change?.type !== 'position' || !change.position || !gestures) return;
+    const step = { x: change.position.x - at.x, y: change.position.y - at.y };
+    setMoved(new Map(carried.map((topic) => [topic.id, { x: topic.x + step.x, y: topic.y + step.y }])));
   };
-  const drop = (_event: unknown, node: TopicNode, dragged: TopicNode[]): void => {
-    const step = { x: node.position.x - grasped.current.x, y: node.position.y - grasped.current.y };
+  const grasp = (event: { altKey: boolean }, node: TopicNode, dragged: readonly TopicNode[]): void => {
+    const ids = dragged.map((one) => one.id);
+    const all = new Set(withGroups(map, event.altKey ? branchOf(map, ids) : ids));
+    const { x, y } = node.data.topic;
+    grasped.current = { id: node.id, at: { x, y }, carried: map.topics.filter((topic) => all.has(topic.id)) };
+  };
+  /** The topic under the hand, if what is dragged is one topic, alone or with its branch, that can hang there. */
+  const under = (event: MouseEvent | TouchEvent): Topic | null => {
+    const { id, carried } = grasped.current;
+    if (!gestures || carried.length === 0) return null;
+    if (carried.length > 1 && !sameIds(carried, branchOf(map, [id]))) return null;
+    const { clientX, clientY } = 'changedTouches' in event ? event.changedTouches[0]! : event;
+    const at = flow.screenToFlowPosition({ x: clientX, y: clientY });
+    const held = new Set(carried.map((topic) => topic.id));
+    return dropTarget(map, [...held, ...branchOf(map, [id])], at) ?? null;
+  };
+  const letGo = (event: unknown, node: TopicNode): void => {
+    const { at, carried } = grasped.current;
+    const step = { x: node.position.x - at.x, y: node.position.y - at.y };
+    const target = under(event as MouseEvent);
     setMoved(NOT_MOVED);
-    if (Math.hypot(step.x, step.y) * flow.getZoom() >= LEAST_DRAG)
+    setDrop(null);
+    grasped.current = { id: '', at, carried: [] };
+    if (Math.hypot(step.x, step.y) * flow.getZoom() < LEAST_DRAG) return;
+    if (target) gestures?.onHang(node.id, target.id);
+    else
       gestures?.onMove(
-        dragged.map(({ id }) => id),
+        carried.map(({ id }) => id),
         step,
       );
   };
@@ -163,6 +217,15 @@ export function Canvas({
       data-testid="canvas"
       data-focus-home
       onKeyDown={onKey}
+      onPaste={(event) => {
+        if (clipboard && !isField(event)) clipboard.onPaste(taken(event).getData('text/plain'));
+      }}
+      onCopy={(event) => {
+        if (clipboard && !isField(event)) taken(event).setData('text/plain', clipboard.onCopy());
+      }}
+      onCut={(event) => {
+        if (clipboard && !isField(event)) taken(event).setData('text/plain', clipboard.onCut());
+      }}
       onPointerDownCapture={settled}
       onKeyDownCapture={settled}
       onDoubleClick={(event) => {
@@ -178,10 +241,12 @@ export function Canvas({
         nodeOrigin={[0.5, 0.5]}
         onNodesChange={onNodesChange}
         onEdgesChange={select}
-        onNodeDragStart={(_event, node) => {
-          grasped.current = { x: node.data.topic.x, y: node.data.topic.y };
+        onNodeDragStart={grasp}
+        onNodeDrag={(event) => {
+          const target = under(event);
+          if (target !== drop) setDrop(target);
         }}
-        onNodeDragStop={drop}
+        onNodeDragStop={letGo}
         onConnectEnd={connected}
         onNodeDoubleClick={(_event, node) => gestures?.onEdit(node.id)}
         onEdgeDoubleClick={(_event, edge) => gestures?.onEdit(edge.id)}
@@ -227,13 +292,88 @@ export function Canvas({
         <ViewportPortal>
           <Behind map={map} legend={shown.legend} />
           <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
+          {gestures && <RegionTitles map={map} legend={shown.legend} onRegion={gestures.onRegion} />}
           {overlay}
+          {drop && <DropHint target={drop} text={map.topics.find(({ id }) => id === grasped.current.id)?.text ?? ''} />}
         </ViewportPortal>
         <MarkScale host={host} />
       </ReactFlow>
       {children}
     </div>
   );
+}
+
+/** What happens in a field on the canvas is the field's. */
+const isField = ({ target }: ClipboardEvent): boolean => (target as Element).closest('input, textarea') !== null;
+function taken(event: ClipboardEvent): DataTransfer {
+  event.preventDefault();
+  return event.clipboardData;
+}
+
+interface Grasped {
+  id: string;
+  at: Spot;
+  carried: readonly Topic[];
+}
+
+const sameIds = (topics: readonly Topic[], ids: readonly string[]): boolean =>
+  topics.length === ids.length && topics.every(({ id }, i) => ids[i] === id);
+
+/** Says what letting go will do, before it is done. */
+function DropHint({ target, text }: { target: Topic; text: string }) {
+  const { x, y, width, height } = target;
+  return (
+    <div
+      className="pointer-events-none absolute z-[998] border-2 border-dashed border-action bg-action/10"
+      data-testid="drop-hint"
+      style={{ left: x - width / 2 - 6, top: y - height / 2 - 6, width: width + 12, height: height + 12 }}
+    >
+      <span className="absolute bottom-full left-0 mb-1 whitespace-nowrap border border-action bg-paper px-1.5 py-0.5 text-sm">
+        Let go to hang “{text}” from “{target.text}”
+      </span>
+    </div>
+  );
+}
+
+const GLIDE_MS = 200;
+/** More would not run smoothly: they are simply there. */
+const MOST_GLIDING = 250;
+
+/** Topics are seen to go from where they stood to where they were laid, unless less motion is asked for. */
+function useGlide(
+  from: ReadonlyMap<string, Spot> | null,
+  map: TopicMap,
+  setMoved: (places: ReadonlyMap<string, Spot>) => void,
+): void {
+  const newest = useRef(map);
+  useEffect(() => {
+    newest.current = map;
+  });
+  useLayoutEffect(() => {
+    if (!from || from.size > MOST_GLIDING || window.matchMedia('(prefers-reduced-motion: reduce)').matches) return;
+    const begun = performance.now();
+    let frame = 0;
+    const step = (): void => {
+      const share = Math.min(1, (performance.now() - begun) / GLIDE_MS);
+      const eased = 1 - (1 - share) ** 3;
+      if (share === 1) return setMoved(NOT_MOVED);
+      setMoved(
+        new Map(
+          newest.current.topics.flatMap(({ id, x, y }) => {
+            const at = from.get(id);
+            return at ? [[id, { x: at.x + (x - at.x) * eased, y: at.y + (y - at.y) * eased }] as const] : [];
+          }),
+        ),
+      );
+      frame = requestAnimationFrame(step);
+    };
+    setMoved(from);
+    frame = requestAnimationFrame(step);
+    return () => {
+      cancelAnimationFrame(frame);
+      setMoved(NOT_MOVED);
+    };
+  }, [from, setMoved]);
 }
 
 /** Tells the balloons how much to grow on a map shown small, so that their numbers can still be read. */

@@ -2,13 +2,24 @@ import type { KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
 import { ARROW_KEYS, goTo, isOnCanvas, selectAloud } from '../map';
 import { commandOf } from './commands';
-import type { Command, DeskHand } from './commands';
+import type { Command, DeskHand } from './command';
+
+/** Keys that are held for others, and say nothing by themselves. */
+const ON_THEIR_OWN = new Set(['Shift', 'Control', 'Alt', 'Meta', 'CapsLock']);
 
 /** Keys on the canvas itself. Nothing here acts while words are typed or the focus is elsewhere. */
 export function onCanvasKey(event: KeyboardEvent, commands: readonly Command[], desk: DeskHand): void {
   if (!isOnCanvas(event)) return;
   const { store, actions, assignment } = desk.editor;
-  const { map, selection } = store.getState();
+  const { map, selection, leading } = store.getState();
+  if (leading && !ON_THEIR_OWN.has(event.key)) {
+    event.preventDefault();
+    event.stopPropagation();
+    actions.lead(false);
+    const led = commands.find(({ leader }) => leader === event.key.toUpperCase());
+    if (led && (led.can?.(store.getState()) ?? true)) led.run(desk);
+    return;
+  }
   const way = ARROW_KEYS[event.key];
   const command = event.ctrlKey || event.metaKey;
   if (way && event.altKey) {

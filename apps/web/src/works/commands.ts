@@ -4,35 +4,10 @@ import { createContext, useContext } from 'react';
 import type { KeyboardEvent } from 'react';
 import { nextLink, selectAloud } from '../map';
 import { useEditorState } from './editor';
-import type { Editor, EditorState, Spot } from './editor';
-
-/** What a command may use of the page it acts on. */
-export interface DeskHand {
-  editor: Editor;
-  mayEdit: boolean;
-  mayHandIn: boolean;
-  /** the middle of what is seen of the map */
-  centre: () => Spot;
-  leaveCanvas: () => void;
-  fit: () => void;
-  show: (what: 'brief' | 'hand in' | 'keys' | 'palette' | 'Map' | 'Sentences') => void;
-}
-
-/**
- * One thing a person can do on the map page: what it is called, its keys, whether it can act now, and the act. Keys, bars,
- * palette and the list of keys all read this.
- */
-export interface Command {
-  id: string;
-  name: string;
-  /** chords as `chordOf` writes them */
-  keys: readonly string[];
-  /** on the canvas its keys act only while that has the focus; on the page wherever nothing is being typed */
-  where: 'canvas' | 'page';
-  edits?: boolean;
-  can?: (state: EditorState) => boolean;
-  run: (desk: DeskHand) => void;
-}
+import type { EditorState } from './editor';
+import { ARRANGING, CHOOSING, HANGING } from './arranging';
+import { act } from './command';
+import type { Command, DeskHand } from './command';
 
 const topicsIn = ({ map, selection }: EditorState): number =>
   map.topics.filter(({ id }) => selection.includes(id)).length;
@@ -42,6 +17,9 @@ const anything = ({ selection }: EditorState): boolean => selection.length > 0;
 const oneTopic = (state: EditorState): boolean => state.selection.length === 1 && topicsIn(state) === 1;
 const one = (state: EditorState): boolean => state.selection.length === 1;
 const copying = (state: EditorState): boolean => topicsIn(state) > 0;
+
+/** A browser may keep its clipboard from a page; what was copied can still be pasted here. */
+const toClipboard = (words: string): void => void navigator.clipboard?.writeText(words).catch(() => undefined);
 
 const EDITING: readonly Command[] = [
   act(
@@ -79,7 +57,7 @@ const EDITING: readonly Command[] = [
     can: one,
     run: ({ editor }) => editor.actions.edit(editor.store.getState().selection[0]!),
   },
-  act('link', 'Link the selected topic to another', ['Alt+K'], 'canvas', oneTopic, (a) => a.askLink(true)),
+  act('link', 'Link the selected topic to another', ['Alt+K'], 'canvas', oneTopic, (a) => a.ask('link')),
   {
     id: 'next-link',
     name: 'Go to the next link of the selected topic',
@@ -101,12 +79,13 @@ const EDITING: readonly Command[] = [
   ),
   act('as-its-kind', 'Draw as its kind again', [], 'canvas', anything, (a) => a.asItsKind()),
   act('delete', 'Delete what is selected', ['Delete', 'Backspace'], 'canvas', anything, (a) => a.remove()),
-  act('copy', 'Copy', ['Mod+C'], 'canvas', copying, (a) => a.copy()),
-  act('cut', 'Cut', ['Mod+X'], 'canvas', copying, (a) => {
-    a.copy();
+  // Their keys come as events of the clipboard, which alone may be written and read without asking.
+  act('copy', 'Copy', [], 'canvas', copying, (a) => toClipboard(a.copy())),
+  act('cut', 'Cut', [], 'canvas', copying, (a) => {
+    toClipboard(a.copy());
     a.remove();
   }),
-  act('paste', 'Paste', ['Mod+V'], 'canvas', undefined, (a) => a.paste()),
+  act('paste', 'Paste what was copied here', [], 'canvas', undefined, (a) => a.paste()),
   act('duplicate', 'Duplicate', ['Mod+D'], 'canvas', copying, (a) => a.duplicate()),
 ];
 
@@ -125,6 +104,16 @@ const LOOKING: readonly Command[] = [
     where: 'canvas',
     run: ({ editor, leaveCanvas }) => (anything(editor.store.getState()) ? editor.actions.select([]) : leaveCanvas()),
   },
+  {
+    id: 'find',
+    name: 'Find on the map',
+    keys: ['Mod+F'],
+    where: 'page',
+    run: ({ editor, show }) => {
+      show('Map');
+      editor.actions.seek(editor.store.getState().sought ?? '');
+    },
+  },
   { id: 'fit', name: 'Show the whole map', keys: [], where: 'page', run: ({ fit }) => fit() },
   { id: 'map', name: 'Show the map', keys: [], where: 'page', run: ({ show }) => show('Map') },
   { id: 'sentences', name: 'Show the sentences', keys: [], where: 'page', run: ({ show }) => show('Sentences') },
@@ -132,17 +121,6 @@ const LOOKING: readonly Command[] = [
   { id: 'keys', name: 'Show the keys of this page', keys: ['?'], where: 'page', run: ({ show }) => show('keys') },
   { id: 'palette', name: 'Find a command', keys: ['Mod+K'], where: 'page', run: ({ show }) => show('palette') },
 ];
-
-function act(
-  id: string,
-  name: string,
-  keys: readonly string[],
-  where: Command['where'],
-  can: Command['can'],
-  run: (actions: Editor['actions']) => void,
-): Command {
-  return { id, name, keys, where, edits: true, ...(can && { can }), run: ({ editor }) => run(editor.actions) };
-}
 
 /** A kind by its place in the legend: of what is selected, else of the next mark. */
 function kindCommands({ legend }: Assignment): Command[] {
@@ -178,9 +156,15 @@ export function commandsFor(assignment: Assignment, { mayEdit, mayHandIn }: Pick
     where: 'page',
     run: ({ show }) => show('hand in'),
   };
-  return [...EDITING, ...kindCommands(assignment), ...LOOKING, ...(mayHandIn ? [handIn] : [])].filter(
-    ({ edits }) => mayEdit || !edits,
-  );
+  return [
+    ...EDITING,
+    ...HANGING,
+    ...ARRANGING,
+    ...CHOOSING,
+    ...kindCommands(assignment),
+    ...LOOKING,
+    ...(mayHandIn ? [handIn] : []),
+  ].filter(({ edits }) => mayEdit || !edits);
 }
 
 /** Keys that are held together, in one order and one spelling: `Mod` is Ctrl, or ⌘ on a Mac. */

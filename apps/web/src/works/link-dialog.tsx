@@ -3,25 +3,40 @@ import { useState } from 'react';
 import { Dialog } from '../ui/dialog';
 import { useEditor, useEditorState } from './editor';
 
-/** Links the selected topic to another without a pointer: type a part of its text, choose it. */
+/** Asks for a topic without a pointer: to link to, to hang from, to take an end of a link to. Type a part of its text, choose it. */
 export function LinkDialog({ onClosed }: { onClosed: () => void }) {
   const { actions } = useEditor();
-  const open = useEditorState((state) => state.linking);
+  const asking = useEditorState((state) => state.asking);
   const map = useEditorState((state) => state.map);
-  const from = useEditorState(({ map: { topics }, selection }) => topics.find(({ id }) => selection.includes(id)));
+  const held = useEditorState(({ map: { topics, links }, selection }) =>
+    [...topics, ...links].find(({ id }) => selection.includes(id)),
+  );
   const [words, setWords] = useState('');
   const wanted = normalForm(words);
-  const found = map.topics.filter(({ id, text }) => id !== from?.id && normalForm(text).includes(wanted));
+  const found = map.topics.filter(({ id, text }) => id !== held?.id && normalForm(text).includes(wanted));
   const choose = (to: string): void => {
-    if (!from) return;
+    if (!held || !asking) return;
     setWords('');
-    actions.link(from.id, to);
+    if (asking === 'link') actions.link(held.id, to);
+    else if (asking === 'hang') actions.hang(held.id, to);
+    else actions.reattach(held.id, asking, to);
   };
+  const name = held && 'text' in held ? held.text : '';
   return (
     <Dialog
-      open={open && from !== undefined}
-      onOpenChange={actions.askLink}
-      title={`Link from “${from?.text ?? ''}”`}
+      open={asking !== null && held !== undefined}
+      onOpenChange={(is) => {
+        if (!is) actions.ask(null);
+      }}
+      title={
+        asking === 'hang'
+          ? `Hang “${name}” from …`
+          : asking === 'from'
+            ? 'Let the link begin at …'
+            : asking === 'to'
+              ? 'Let the link lead to …'
+              : `Link from “${name}”`
+      }
       onCloseAutoFocus={(event) => {
         event.preventDefault();
         onClosed();
@@ -41,7 +56,7 @@ export function LinkDialog({ onClosed }: { onClosed: () => void }) {
           }
         }}
       />
-      <ul className="grid max-h-64 gap-px overflow-y-auto" aria-label="Topics to link to">
+      <ul className="grid max-h-64 gap-px overflow-y-auto" aria-label="Topics">
         {found.map(({ id, text }) => (
           <li key={id}>
             <button

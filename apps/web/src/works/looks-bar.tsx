@@ -1,9 +1,22 @@
 import { effectiveKind } from '@ichnograph/core';
 import type { Assignment, Link, Topic } from '@ichnograph/core';
-import { ArrowLeftRight, Eraser, Link2, Pencil, Redo2, SquareDashedMousePointer, Trash2, Undo2 } from 'lucide-react';
+import {
+  ArrowLeftRight,
+  Eraser,
+  LayoutDashboard,
+  Link2,
+  MousePointerClick,
+  Pencil,
+  Redo2,
+  SquareDashedMousePointer,
+  Trash2,
+  Undo2,
+} from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useMedia } from '../app/use-media';
 import { Button } from '../ui/button';
+import { AboutTopic } from './about-topic';
+import { CommandMenu } from './command-menu';
 import { useCommand } from './commands';
 import { useEditor, useEditorState } from './editor';
 import { LooksPopover, same } from './looks-popover';
@@ -40,6 +53,11 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
           </Button>
         )}
         <span aria-hidden className="mx-1 h-5 border-l border-rule" />
+        <CommandMenu group="arrange" name="Arrange" sign={<LayoutDashboard aria-hidden size={14} />} />
+        {selection.length > 0 && (
+          <CommandMenu group="choose" name="Select" sign={<MousePointerClick aria-hidden size={14} />} />
+        )}
+        <Tidying />
         {selection.length === 0 ? (
           <span className="truncate text-sm text-quiet">
             Double-click an empty place to make a topic. Select something to change it.
@@ -62,6 +80,7 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
                 onChange={actions.setLinkKind}
               />
             )}
+            <AboutTopic topics={topics} />
             <LooksPopover topics={topics} links={links} assignment={assignment} disabled={isFixed} />
             {own && topics.length > 0 && (
               <Button
@@ -105,6 +124,20 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
         )}
       </div>
     </div>
+  );
+}
+
+/** While a map is being laid out: that it is, and the way out. */
+function Tidying() {
+  const cancel = useEditorState((state) => state.tidying);
+  if (!cancel) return null;
+  return (
+    <span role="status" className="flex items-center gap-2 whitespace-nowrap text-sm">
+      Tidying …
+      <Button small onClick={cancel}>
+        Stop
+      </Button>
+    </span>
   );
 }
 

@@ -1,4 +1,5 @@
 import type { WorkDetail } from '@ichnograph/contract';
+import { foldedOf, mapWithout } from '@ichnograph/core';
 import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
 import { useEffect, useMemo, useState } from 'react';
 import type { RefObject } from 'react';
@@ -11,6 +12,11 @@ import { useCommands } from './commands';
 import { useEditor, useEditorState } from './editor';
 import type { Typing } from './editor';
 import { isBare } from './first-step';
+import { LeaderCard } from './command-menu';
+import { FindBar } from './find-bar';
+import { FoldSigns } from './fold-signs';
+import { LinkGrips } from './link-grips';
+import { NoteCard } from './note-card';
 import { ResizeGrip } from './resize-grip';
 import { TypingOverlay } from './typing-overlay';
 import type { OpenWork } from './use-live-work';
@@ -32,6 +38,7 @@ export function MapCanvas({ detail, open, host }: Props) {
   const requirement = useEditorState((state) => state.requirement);
   const typing = useEditorState((state) => state.typing);
   const gathering = useEditorState((state) => state.gathering);
+  const glide = useEditorState((state) => state.glide);
   const selection = useMemo(() => new Set(selected), [selected]);
   const bare = isBare(map);
   const { legend } = open.assignment;
@@ -41,6 +48,8 @@ export function MapCanvas({ detail, open, host }: Props) {
     bare || inSight(open) === 'nothing' ? null : report,
     requirement,
   );
+  const folded = useMemo(() => foldedOf(map), [map]);
+  const shown = useMemo(() => mapWithout(map, folded.hidden), [map, folded]);
   const remarks = useRemarks(detail);
   const margin = useMarginWidth(remarks.length);
   const [comment, chooseComment] = useState<string | null>(null);
@@ -51,14 +60,29 @@ export function MapCanvas({ detail, open, host }: Props) {
       onGrow: (from, at) => actions.make(at, from),
       onMake: (at) => actions.make(at),
       onEdit: actions.edit,
+      onHang: actions.hang,
+      onRegion: actions.askRegion,
     }),
     [actions],
   );
   useInView(typing);
+  const clipboard = {
+    // What was copied here comes back as it was; text from elsewhere becomes topics.
+    onPaste: (text: string): void => {
+      if (text !== '' && !actions.isCopied(text)) actions.gatherText(text, desk.centre());
+      else actions.paste();
+    },
+    onCopy: actions.copy,
+    onCut: (): string => {
+      const words = actions.copy();
+      actions.remove();
+      return words;
+    },
+  };
   return (
     <Canvas
       label={`Map with ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic; the view “Sentences” is the map as text.`}
-      map={map}
+      map={shown}
       legend={legend}
       selection={selection}
       flags={flags}
@@ -66,8 +90,10 @@ export function MapCanvas({ detail, open, host }: Props) {
       typing={typing && typing.what !== 'new' ? typing.id : null}
       padding={{ ...FREE, right: FREE.right + margin }}
       gathering={gathering}
+      glide={glide}
       fitKey={detail.id}
       hostRef={host}
+      clipboard={detail.mayEdit ? clipboard : undefined}
       onSelect={actions.select}
       onHover={actions.hover}
       onKey={(event) => onCanvasKey(event, commands, desk)}
@@ -75,9 +101,11 @@ export function MapCanvas({ detail, open, host }: Props) {
       overlay={
         <>
           {marks}
+          <FoldSigns folded={folded} />
           {detail.mayEdit && (
             <>
               <ResizeGrip />
+              <LinkGrips assignment={open.assignment} />
               <TypingOverlay
                 assignment={open.assignment}
                 onDone={() =>
@@ -91,6 +119,9 @@ export function MapCanvas({ detail, open, host }: Props) {
         </>
       }
     >
+      <LeaderCard />
+      <NoteCard />
+      <FindBar host={host} />
       <Margin
         map={map}
         legend={legend}

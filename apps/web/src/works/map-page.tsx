@@ -22,7 +22,7 @@ import { Dialog } from '../ui/dialog';
 import { Segments } from '../ui/segments';
 import { ChecksPanel } from './checks-panel';
 import { commandOf, CommandsProvider, commandsFor } from './commands';
-import type { DeskHand } from './commands';
+import type { DeskHand } from './command';
 import { DeleteGiven } from './delete-given';
 import { EditorProvider, useEditor, useEditorState } from './editor';
 import type { Spot, Typing } from './editor';
@@ -33,6 +33,7 @@ import { LooksBar } from './looks-bar';
 import { MapCanvas } from './map-canvas';
 import { Notices } from './notices';
 import { CommandPalette, KeysDialog } from './palette';
+import { RegionDialog } from './region-dialog';
 import { ReadingLine } from './reading-line';
 import { SaveWords } from './save-words';
 import { useLiveWork } from './use-live-work';
@@ -279,6 +280,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           onShow={(is) => setShown(is ? 'hand in' : null)}
         />
         <LinkDialog onClosed={focusWork} />
+        <RegionDialog onClosed={focusWork} />
         <DeleteGiven host={host} open={open} />
       </DndContext>
     </CommandsProvider>

@@ -56,6 +56,9 @@ export function CommandPalette({
 const WALKING: [keys: string, what: string][] = [
   ['Arrow keys', 'Go to the next topic that way; with Shift, add it to the selection'],
   ['Alt + arrow keys', 'Move the selected topics; with Shift, one unit at a time'],
+  ['Ctrl + C, Ctrl + X', 'Copy, cut: topics with the links between them; their words for pasting elsewhere'],
+  ['Ctrl + V', 'Paste: what was copied here, or text from elsewhere as topics, a branch or a table'],
+  ['Alt + drag', 'Move a topic with all that hangs from it; dropped on another it hangs there'],
   ['Any letter', 'Type over the words of what is selected'],
   ['Ctrl + click, Shift + click', 'Add to the selection'],
 ];

@@ -2,11 +2,13 @@ import { done, refused } from '../map/changes.js';
 import type { Change, Outcome } from '../map/changes.js';
 import { LINK_LOOKS, TOPIC_LOOKS } from '../map/types.js';
 import type { Assignment, LinkLooks, TopicLooks, TopicMap } from '../map/types.js';
+import { linkStyle, topicStyle } from '../map/style.js';
 import { refitted } from './maker.js';
 
-type Ruled = Pick<Assignment, 'legend' | 'looks' | 'styleMode'>;
+export type Ruled = Pick<Assignment, 'legend' | 'looks' | 'styleMode'>;
 
-const isFixed = ({ looks, styleMode }: Ruled): boolean => styleMode === 'guided' && looks === 'fixed';
+/** Whether the kind alone decides the looks. */
+export const isFixed = ({ looks, styleMode }: Ruled): boolean => styleMode === 'guided' && looks === 'fixed';
 
 /** Gives all the topics and links named the looks that fit each. All of them, or none with the reason. */
 export function setLooks(map: TopicMap, ids: readonly string[], looks: TopicLooks & LinkLooks, rules: Ruled): Outcome {
@@ -61,6 +63,22 @@ export function setLinkKind(map: TopicMap, ids: readonly string[], kind: string 
       rules,
     ),
   );
+}
+
+/** The looks of one topic or link as it is drawn, to be given to others. */
+export function copyLooks(map: TopicMap, id: string, { legend }: Ruled): TopicLooks & LinkLooks {
+  const topic = map.topics.find((one) => one.id === id);
+  const link = map.links.find((one) => one.id === id);
+  const taken = (style: object, names: readonly string[]): object =>
+    Object.fromEntries(Object.entries(style).filter(([name]) => names.includes(name)));
+  if (topic) return taken(topicStyle(topic, legend), TOPIC_LOOKS);
+  // How far a link bows is where it runs, not how it looks.
+  return link
+    ? taken(
+        linkStyle(link, legend),
+        LINK_LOOKS.filter((name) => name !== 'bend'),
+      )
+    : {};
 }
 
 /** The changes that set fields on the topics and links named, leaving out those that would change nothing. */

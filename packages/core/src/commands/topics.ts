@@ -66,6 +66,33 @@ export function growTopic(
   );
 }
 
+/**
+ * Makes a topic in the middle of a link: the link leads to it with its words, and a new one leads on. What stood too near is
+ * not moved; the topic stands in the nearest free place.
+ */
+export function splitLink(
+  map: TopicMap,
+  id: string,
+  wanted: { text: string; kind: string | null; origin?: string },
+  maker: Maker,
+  legend: Legend,
+): Outcome {
+  const link = map.links.find((one) => one.id === id);
+  if (!link) return refused('linkGone');
+  if (wanted.text.length > LIMITS.text) return TOO_LONG;
+  if (map.topics.length >= LIMITS.topics) return FULL;
+  if (map.links.length >= LIMITS.links) return refused('linksFull', { most: LIMITS.links });
+  const [from, to] = [topicOf(map, link.from)!, topicOf(map, link.to)!];
+  const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+  const draft = newTopic({ ...wanted, at: middle }, maker, legend);
+  const topic = { ...draft, ...onMap(freeSpot(map, middle, draft)) };
+  return done(
+    { do: 'add', to: 'topics', item: topic },
+    { do: 'set', in: 'links', id, fields: { to: topic.id, bend: undefined, phraseAt: undefined } },
+    { do: 'add', to: 'links', item: newLink({ from: topic.id, to: to.id, phrase: '', kind: link.kind }, maker) },
+  );
+}
+
 /** Changes a topic's words; its size follows in the same change. */
 export function setText(map: TopicMap, id: string, text: string, legend: Legend): Outcome {
   const topic = topicOf(map, id);

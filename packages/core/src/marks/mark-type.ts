@@ -14,7 +14,7 @@ export interface Stroke {
 export type DrawnShape =
   | {
       draw: 'path';
-      part: 'outline' | 'fold' | 'line' | 'head' | 'region' | 'frame';
+      part: 'outline' | 'fold' | 'line' | 'head' | 'region' | 'frame' | 'sign';
       /** SVG path data */
       d: string;
       /** `#rrggbb` or `none` */

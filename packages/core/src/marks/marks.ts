@@ -74,6 +74,17 @@ export function drawnBox(map: TopicMap, legend: Legend | undefined): Box | null 
   return unionOf(layered.flatMap((type) => marksOf(map, type).flatMap((mark) => type.bounds(mark, scene) ?? [])));
 }
 
+/** The boxes around what is drawn of one list's marks, by id. */
+export function markBoxes(map: TopicMap, legend: Legend | undefined, list: Collection): Map<string, Box> {
+  const [scene, type] = [sceneOf(map, legend), MARKS[list] as MarkType<AnyMark>];
+  return new Map(
+    marksOf(map, type).flatMap((mark): [string, Box][] => {
+      const box = type.bounds(mark, scene);
+      return box ? [[mark.id, box]] : [];
+    }),
+  );
+}
+
 /** The id of the topmost mark of some list at a point of the map. */
 export function markAt(map: TopicMap, legend: Legend | undefined, list: Collection, at: Point): string | undefined {
   const [scene, type] = [sceneOf(map, legend), MARKS[list] as MarkType<AnyMark>];

@@ -4,6 +4,7 @@ import { LIMITS, TOPIC } from '../map/types.js';
 import type { Topic } from '../map/types.js';
 import type { DrawnShape, MarkType, Stroke } from './mark-type.js';
 import { cut, or } from './repair.js';
+import { drawSigns } from './topic-signs.js';
 
 /** How near counts as on it, canvas units. */
 const REACH = 4;
@@ -33,6 +34,7 @@ export const topicMark: MarkType<Topic> = {
       { draw: 'path', part: 'outline', d: outline, fill: style.fill, stroke: stroke(1.25) },
       ...(fold ? [{ draw: 'path', part: 'fold', d: fold, fill: 'none', stroke: stroke(1) } as const] : []),
       { draw: 'words', lines, ink: style.ink, size: style.fontSize, bold: style.bold, italic: style.italic },
+      ...drawSigns(topic),
     ];
     return { at: { x: topic.x, y: topic.y }, z: style.z, shapes };
   },

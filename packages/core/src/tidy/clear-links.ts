@@ -20,6 +20,7 @@ const MANY = 800;
 
 interface Around {
   legend: Legend | undefined;
+  keepRoutes?: boolean;
   /** where a link was given room to pass: tried first among bends */
   wayOf?: (link: Link) => readonly Point[];
   pulse?: Pulse;
@@ -35,9 +36,9 @@ export function clearLinks(
   topics: readonly Topic[],
   links: readonly Link[],
   moving: ReadonlySet<string>,
-  { legend, wayOf = () => [], pulse = () => undefined }: Around,
+  { legend, keepRoutes = false, wayOf = () => [], pulse = () => undefined }: Around,
 ): { courses: Map<string, Course>; unclear: number } {
-  const ground = new Ground(topics, legend, wayOf);
+  const ground = new Ground(topics, legend, wayOf, keepRoutes);
   const drawing = new Drawing();
   const own = links.filter(({ id }) => moving.has(id));
   const waysOf = new Map(own.map((link) => [link, ground.waysOf(link)]));

@@ -29,11 +29,12 @@ const MANY = 150;
  * What lays a map out anew, as one gesture: topics in the way that is asked for, no two on each other; links on courses that
  * are clear, where the map allows. Stays about where it was, and keeps the person's order where nothing else decides. A link
  * kind that sets a route keeps it.
- * @param topicIds the topics that may move; left out: all
+ * @param wanted.topicIds the topics that may move; left out: all
+ * @param wanted.keepRoutes whether links stay on the routes they have, as where the kind alone decides the looks
  */
 export function tidyMap(
   map: TopicMap,
-  { way, topicIds }: { way: TidyWay; topicIds?: readonly string[] },
+  { way, topicIds, keepRoutes = false }: { way: TidyWay; topicIds?: readonly string[]; keepRoutes?: boolean },
   legend: Legend | undefined = map.legend,
   pulse?: Pulse,
 ): Change[] {
@@ -52,7 +53,7 @@ export function tidyMap(
       map.topics.map((topic) => moved.get(topic.id) ?? topic),
       map.links,
       new Set(moving.map(({ id }) => id)),
-      { legend, wayOf: ({ id }) => ways.get(id) ?? [], ...(pulse && { pulse }) },
+      { legend, keepRoutes, wayOf: ({ id }) => ways.get(id) ?? [], ...(pulse && { pulse }) },
     );
     return { ...laid, ...clear };
   };

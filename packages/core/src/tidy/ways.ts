@@ -7,7 +7,7 @@ import { centreLine } from '../geometry/path.js';
 import { boxOf, distance, lengthOf, polyline } from '../geometry/points.js';
 import type { Box, Point, Polyline } from '../geometry/points.js';
 import type { TextBlock } from '../geometry/text.js';
-import { kindOfLink } from '../map/style.js';
+import { kindOfLink, linkStyle } from '../map/style.js';
 import type { LinkStyle } from '../map/style.js';
 import type { Legend, Link, Topic } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
@@ -111,6 +111,7 @@ export class Ground {
     private readonly topics: readonly Topic[],
     private readonly legend: Legend | undefined,
     private readonly wayOf: (link: Link) => readonly Point[],
+    private readonly keepRoutes: boolean,
   ) {
     this.byId = new Map(topics.map((topic) => [topic.id, topic]));
     this.solids = new Map(topics.map((topic) => [topic.id, solidOf(topic, legend)]));
@@ -123,7 +124,7 @@ export class Ground {
   /** All ways of a link, the plainest first. A kind that sets a route keeps it. */
   waysOf(link: Link): Way[] {
     const way = (route: Route['route'], bend: number): Way => new Way(link, { route, bend }, ALONG, this);
-    const set = kindOfLink(this.legend, link.kind)?.route;
+    const set = this.keepRoutes ? linkStyle(link, this.legend).route : kindOfLink(this.legend, link.kind)?.route;
     if (set === 'elbow') return ELBOWS.map((bend) => way('elbow', bend));
     const straight = set === 'curved' ? [] : [way('straight', 0)];
     if (set === 'straight') return straight;

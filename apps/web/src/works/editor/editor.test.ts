@@ -6,7 +6,7 @@ import type { KeyboardEvent } from 'react';
 import * as Y from 'yjs';
 import { onCanvasKey } from '../canvas-keys';
 import { commandOf, commandsFor } from '../commands';
-import type { DeskHand } from '../commands';
+import type { DeskHand } from '../command';
 import { createEditor } from './editor';
 import type { Editor } from './editor';
 import { isBare } from '../first-step';
@@ -324,7 +324,7 @@ describe('keys on the canvas', () => {
     expect(state().selection).toEqual([second]);
     editor.actions.select(['a']);
     press('k', { altKey: true });
-    expect(state().linking).toBe(true);
+    expect(state().asking).toBe('link');
   });
 
   test('the usual commands, and Delete', () => {

@@ -5,7 +5,9 @@ import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 import { announce } from '../../app/announcer';
+import { arrangeActions } from './arrange-actions';
 import { bankActions } from './bank-actions';
+import { enrichActions } from './enrich-actions';
 import { createHand } from './hand';
 import { markActions } from './mark-actions';
 import type { EditorState } from './state';
@@ -29,7 +31,13 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     requirement: null,
     refusal: null,
     deleting: null,
-    linking: false,
+    asking: null,
+    tidying: null,
+    glide: null,
+    leading: false,
+    about: false,
+    region: null,
+    sought: null,
     gathering: false,
     canUndo: false,
     canRedo: false,
@@ -74,6 +82,9 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     ...typingActions(hand),
     ...bankActions(hand),
     ...markActions(hand),
+    ...arrangeActions(hand),
+    ...enrichActions(hand),
+    seek: (sought: string | null): void => set({ sought }),
     select: (selection: readonly string[]): void => set({ selection }),
     selectAll: (): void => set({ selection: [...get().map.topics, ...get().map.links].map(({ id }) => id) }),
     gather: (gathering: boolean): void => set({ gathering }),
@@ -94,7 +105,11 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     },
     checkTookTooLong: (): void => set({ tooLong: true }),
   };
-  return { store, actions, assignment, destroy: unsubscribe };
+  const destroy = (): void => {
+    unsubscribe();
+    get().tidying?.();
+  };
+  return { store, actions, assignment, destroy };
 }
 
 /** Stands for a result that the server has not given yet: unknown is not unmet. */

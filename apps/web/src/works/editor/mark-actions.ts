@@ -17,7 +17,7 @@ import type { Copied, LinkLooks, TopicLooks } from '@ichnograph/core';
 import { announce } from '../../app/announcer';
 import { addedId } from './hand';
 import type { Hand } from './hand';
-import type { Spot } from './state';
+import type { Asking, Spot } from './state';
 
 /** What is done to topics and links that are there. */
 export function markActions({
@@ -33,6 +33,8 @@ export function markActions({
   selectedLinks,
 }: Hand) {
   let clipboard: Copied | null = null;
+  /** the words that stand for it on the system's clipboard */
+  let words = '';
   const paste = (held: Copied | null = clipboard): void => {
     if (!held || held.length === 0) return;
     const changes = run(pasteMarks(get().map, held, { x: 30, y: 30 }, maker));
@@ -46,10 +48,10 @@ export function markActions({
       void run(resizeTopic(get().map, id, size, legend)),
     link: (from: string, to: string): void => {
       const id = addedId(run(addLink(get().map, { from, to, phrase: '', kind: get().next.linkKind }, maker)), 'links');
-      set({ linking: false });
+      set({ asking: null });
       if (id) set({ selection: [id], typing: { what: 'phrase', id }, words: '' });
     },
-    askLink: (linking: boolean): void => set({ linking }),
+    ask: (asking: Asking | null): void => set({ asking }),
     turn: (): void => void run(turnLinks(get().map, selectedLinks())),
     setTopicKind: (kind: string | null): void => void run(setTopicKind(get().map, selectedTopics(), kind, assignment)),
     setLinkKind: (kind: string | null): void => void run(setLinkKind(get().map, selectedLinks(), kind, assignment)),
@@ -73,9 +75,18 @@ export function markActions({
         );
     },
     keep: (): void => set({ deleting: null }),
-    copy: (): void => {
-      clipboard = copyMarks(get().map, selectedTopics());
+    /** Copies topics for pasting here. @returns their words, for pasting anywhere else */
+    copy: (): string => {
+      const ids = selectedTopics();
+      clipboard = copyMarks(get().map, ids);
+      words = get()
+        .map.topics.filter(({ id }) => ids.includes(id))
+        .map(({ text }) => text)
+        .join('\n');
+      return words;
     },
+    /** Whether text on the system's clipboard is what was copied here. */
+    isCopied: (text: string): boolean => clipboard !== null && text.replaceAll('\r\n', '\n') === words,
     paste: (): void => paste(),
     duplicate: (): void => paste(copyMarks(get().map, selectedTopics())),
     undo: (): void => {

@@ -7,9 +7,11 @@ export interface Spot {
 
 /** What is being typed: a new topic that is not on the map yet, a topic's text, or a link's phrase. */
 export type Typing =
-  | { what: 'new'; at: Spot; from: string | null }
+  | { what: 'new'; at: Spot; from: string | null; between?: string }
   | { what: 'topic'; id: string; fresh?: boolean }
   | { what: 'phrase'; id: string; fresh?: boolean };
+
+export type Asking = 'link' | 'hang' | 'from' | 'to';
 
 export interface EditorState {
   map: TopicMap;
@@ -29,7 +31,20 @@ export interface EditorState {
   refusal: string | null;
   /** given topics about to be deleted, waiting for a yes */
   deleting: readonly string[] | null;
-  linking: boolean;
+  /** the dialog that asks for a topic: to link to, to hang from, or to take an end of a link to */
+  asking: Asking | null;
+  /** ends a tidying that is under way */
+  tidying: (() => void) | null;
+  /** where topics stood before they were laid out anew, to show how they go */
+  glide: ReadonlyMap<string, Spot> | null;
+  /** whether what the selected topic bears is open */
+  about: boolean;
+  /** the region whose dialog is open, or a new one */
+  region: string | null;
+  /** words that are looked for on the map; null when nothing is */
+  sought: string | null;
+  /** whether the next key says how to arrange */
+  leading: boolean;
   /** whether a tap adds to what is chosen */
   gathering: boolean;
   canUndo: boolean;

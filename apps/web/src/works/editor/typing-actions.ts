@@ -1,4 +1,15 @@
-import { addTopic, freeSpot, growTopic, isBlank, normalForm, setPhrase, setText } from '@ichnograph/core';
+import {
+  addTopic,
+  freeSpot,
+  growTopic,
+  hangsBy,
+  isBlank,
+  normalForm,
+  refused,
+  setPhrase,
+  setText,
+  splitLink,
+} from '@ichnograph/core';
 import { addedId, takeFromBank } from './hand';
 import type { Hand } from './hand';
 import type { Spot, Typing } from './state';
@@ -28,6 +39,16 @@ export function typingActions({ legend, maker, get, set, run, kindOfChip, select
         y: sibling ? topic.y : topic.y + topic.height / 2 + 90,
       };
       make(freeSpot(map, beside, { width: 110, height: 40 }), from);
+    },
+    /** A topic in the middle of the selected link, or of the link by which the selected topic hangs. */
+    between: (): void => {
+      const { map, selection } = get();
+      const [id] = selection;
+      const link = map.links.find((one) => one.id === id) ?? hangsBy(map).get(id ?? '');
+      if (!link) return void run(refused('hangsFromNothing'));
+      const [from, to] = [link.from, link.to].map((end) => map.topics.find((one) => one.id === end)!);
+      const at = { x: (from!.x + to!.x) / 2, y: (from!.y + to!.y) / 2 };
+      set({ typing: { what: 'new', at, from: null, between: link.id }, words: '', refusal: null });
     },
     edit,
     /**
@@ -71,9 +92,11 @@ export function typingActions({ legend, maker, get, set, run, kindOfChip, select
       };
       const parent = typing.from !== null && map.topics.some(({ id }) => id === typing.from) ? typing.from : null;
       const made = run(
-        parent
-          ? growTopic(map, { ...wanted, from: parent, linkKind: next.linkKind }, maker, legend)
-          : addTopic(map, wanted, maker, legend),
+        typing.between !== undefined
+          ? splitLink(map, typing.between, wanted, maker, legend)
+          : parent
+            ? growTopic(map, { ...wanted, from: parent, linkKind: next.linkKind }, maker, legend)
+            : addTopic(map, wanted, maker, legend),
         ...takeFromBank(chip),
       );
       const id = addedId(made, 'topics');

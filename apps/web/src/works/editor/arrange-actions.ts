@@ -1,0 +1,131 @@
+import {
+  chooseBy,
+  clearMarks,
+  copyLooks,
+  cutLoose,
+  done,
+  hangFrom,
+  isFixed,
+  lineUp,
+  linkAll,
+  makeGroup,
+  makeRoom,
+  moveClear,
+  reasonOf,
+  bendLink,
+  reattach,
+  refused,
+  sameSize,
+  setInRow,
+  setLayer,
+  setLooks,
+  toggleFold,
+  uncross,
+  unfoldAll,
+  ungroup,
+} from '@ichnograph/core';
+import type { Along, Choice, Edge, Layer, LinkLooks, TidyWay, TopicLooks } from '@ichnograph/core';
+import { announce } from '../../app/announcer';
+import { startTidying } from '../tidier';
+import type { Hand } from './hand';
+
+/** What moves, orders, hangs and chooses several things at once. */
+export function arrangeActions({
+  assignment,
+  legend,
+  maker,
+  get,
+  set,
+  run,
+  refuse,
+  selectedTopics,
+  selectedLinks,
+}: Hand) {
+  let looks: (TopicLooks & LinkLooks) | null = null;
+  const several = (): string[] => selectedTopics();
+  return {
+    setInRow: (along: Along): void => void run(setInRow(get().map, several(), along)),
+    lineUp: (edge: Edge): void => void run(lineUp(get().map, several(), edge)),
+    sameSize: (of: 'width' | 'height' | 'both'): void => void run(sameSize(get().map, several(), of, legend)),
+    setLayer: (to: Layer): void => void run(setLayer(get().map, get().selection, to, legend)),
+    moveClear: (): void => void run(moveClear(get().map, several())),
+    uncross: (): void => void run(uncross(get().map, legend)),
+    /** Pushes what stands beyond the selected topics aside, to make room behind them. */
+    makeRoom: (along: Along): void => {
+      const topics = get().map.topics.filter(({ id }) => get().selection.includes(id));
+      const size = along === 'x' ? 'width' : 'height';
+      const edge = Math.max(...topics.map((topic) => topic[along] + topic[size] / 2));
+      void run(makeRoom(get().map, along, edge, along === 'x' ? 160 : 90));
+    },
+    pushFrom: (along: Along, line: number, by: number): void => void run(makeRoom(get().map, along, line, by)),
+    /** Lays out what is selected, if that are several topics, else the whole map. One step to take back. */
+    tidy: async (way: TidyWay): Promise<void> => {
+      if (get().tidying) return;
+      const { map } = get();
+      const chosen = selectedTopics();
+      const job = startTidying({
+        map,
+        wanted: { way, keepRoutes: isFixed(assignment), ...(chosen.length > 1 && { topicIds: chosen }) },
+        legend,
+      });
+      set({ tidying: job.cancel });
+      const how = await job.done;
+      set({ tidying: null });
+      if (how === 'cancelled') return announce('Tidying was ended. Nothing is changed.');
+      if (how === 'failed') return void refuse(reasonOf({ code: 'tidyFailed' }));
+      set({ glide: new Map(get().map.topics.map(({ id, x, y }) => [id, { x, y }])) });
+      run(done(...how));
+      announce(chosen.length > 1 ? `${chosen.length} topics are tidied.` : 'The map is tidied.');
+    },
+    choose: (choice: Choice): void => {
+      const found = chooseBy(get().map, get().selection, choice, assignment);
+      set({ selection: found });
+      announce(found.length === 1 ? 'One thing is selected.' : `${found.length} things are selected.`);
+    },
+    chooseFlagged: (): void => {
+      const { report, requirement, map } = get();
+      const result = report?.results.find(({ id }) => id === requirement);
+      const ids = new Set(result?.evidence.flatMap((one) => (one.flag === false ? [] : [...one.topics, ...one.links])));
+      if (ids.size === 0) return void refuse(reasonOf({ code: 'nothingFlagged' }));
+      set({ selection: [...map.topics, ...map.links].flatMap(({ id }) => (ids.has(id) ? [id] : [])) });
+    },
+    hang: (id: string, from: string): void => {
+      set({ asking: null });
+      const { map, next } = get();
+      if (run(hangFrom(map, { id, from, linkKind: next.linkKind }, maker)))
+        announce(
+          `${map.topics.find((one) => one.id === id)?.text} hangs from ${map.topics.find((one) => one.id === from)?.text}.`,
+        );
+    },
+    cutLoose: (): void => void run(cutLoose(get().map, selectedTopics())),
+    reattach: (id: string, end: 'from' | 'to', topic: string): void => {
+      set({ asking: null });
+      run(reattach(get().map, id, end, topic));
+    },
+    bend: (id: string, to: { bend?: number; phraseAt?: number }): void =>
+      void run(bendLink(get().map, id, to, assignment)),
+    /** Joins the selected topics with the one selected last. */
+    linkAll: (way: 'to one' | 'from one'): void => {
+      const { selection, map, next } = get();
+      const ids = selection.filter((id) => map.topics.some((topic) => topic.id === id));
+      const one = ids.at(-1)!;
+      run(linkAll(map, { ids, one, way, kind: next.linkKind }, maker));
+    },
+    fold: (): void => void run(toggleFold(get().map, selectedTopics())),
+    unfoldAll: (): void => void run(unfoldAll(get().map)),
+    group: (): void => void run(makeGroup(get().map, selectedTopics(), maker)),
+    ungroup: (): void => void run(ungroup(get().map, selectedTopics())),
+    copyLooks: (): void => {
+      const [id] = get().selection;
+      if (id === undefined) return;
+      looks = copyLooks(get().map, id, assignment);
+      announce('The looks are copied.');
+    },
+    giveLooks: (): void => {
+      const ids = [...selectedTopics(), ...selectedLinks()];
+      run(looks ? setLooks(get().map, ids, looks, assignment) : refused('nothingChosen'));
+    },
+    clearMarks: (): void => void run(clearMarks(get().map, selectedTopics())),
+    lead: (leading: boolean): void => set({ leading }),
+  };
+}
