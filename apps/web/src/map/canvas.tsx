@@ -131,7 +131,7 @@ export function Canvas({
   const own = useRef<HTMLDivElement>(null);
   const host = hostRef ?? own;
   const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
-  const [drop, setDrop] = useState<Topic | null>(null);
+  const [drop, setDrop] = useState<{ text: string; target: Topic } | null>(null);
   const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
   const settled = useFit(fitKey, shown, padding);
   /** what is dragged, where it was when it was grasped (another person may move it meanwhile), and all that goes with it */
@@ -242,9 +242,9 @@ export function Canvas({
         onNodesChange={onNodesChange}
         onEdgesChange={select}
         onNodeDragStart={grasp}
-        onNodeDrag={(event) => {
+        onNodeDrag={(event, node) => {
           const target = under(event);
-          if (target !== drop) setDrop(target);
+          if (target?.id !== drop?.target.id) setDrop(target && { text: node.data.topic.text, target });
         }}
         onNodeDragStop={letGo}
         onConnectEnd={connected}
@@ -294,10 +294,11 @@ export function Canvas({
           <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
           {gestures && <RegionTitles map={map} legend={shown.legend} onRegion={gestures.onRegion} />}
           {overlay}
-          {drop && <DropHint target={drop} text={map.topics.find(({ id }) => id === grasped.current.id)?.text ?? ''} />}
+          {drop && <DropRing target={drop.target} />}
         </ViewportPortal>
         <MarkScale host={host} />
       </ReactFlow>
+      {drop && <DropWords {...drop} />}
       {children}
     </div>
   );
@@ -319,19 +320,26 @@ interface Grasped {
 const sameIds = (topics: readonly Topic[], ids: readonly string[]): boolean =>
   topics.length === ids.length && topics.every(({ id }, i) => ids[i] === id);
 
-/** Says what letting go will do, before it is done. */
-function DropHint({ target, text }: { target: Topic; text: string }) {
-  const { x, y, width, height } = target;
+/** A ring around the topic on which what is in the hand would hang. */
+function DropRing({ target: { x, y, width, height } }: { target: Topic }) {
   return (
     <div
       className="pointer-events-none absolute z-[998] border-2 border-dashed border-action bg-action/10"
-      data-testid="drop-hint"
       style={{ left: x - width / 2 - 6, top: y - height / 2 - 6, width: width + 12, height: height + 12 }}
+    />
+  );
+}
+
+/** Says what letting go will do, before it is done. */
+function DropWords({ text, target }: { text: string; target: Topic }) {
+  return (
+    <p
+      role="status"
+      data-testid="drop-words"
+      className="words pointer-events-none absolute left-1/2 top-3 z-30 max-w-[90%] -translate-x-1/2 border border-action bg-paper px-2.5 py-1"
     >
-      <span className="absolute bottom-full left-0 mb-1 whitespace-nowrap border border-action bg-paper px-1.5 py-0.5 text-sm">
-        Let go to hang “{text}” from “{target.text}”
-      </span>
-    </div>
+      Let go to hang “{text}” from “{target.text}”
+    </p>
   );
 }
 

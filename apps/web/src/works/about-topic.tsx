@@ -75,7 +75,7 @@ function Note({ topic }: { topic: Topic }) {
         <span className="font-mono text-xs text-quiet">{count === 1 ? '1 word' : `${count} words`}</span>
       </span>
       <textarea
-        className="field min-h-40 resize-y leading-relaxed"
+        className="field min-h-28 resize-y leading-relaxed"
         maxLength={20000}
         value={text}
         spellCheck

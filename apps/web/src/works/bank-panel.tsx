@@ -1,9 +1,13 @@
-import { kindOfTopic } from '@ichnograph/core';
+import { kindOfTopic, normalForm } from '@ichnograph/core';
 import type { Chip, Legend } from '@ichnograph/core';
 import { useDraggable } from '@dnd-kit/core';
-import { X } from 'lucide-react';
+import { MessageSquareText, X } from 'lucide-react';
+import { useState } from 'react';
 import { useDraft } from '../app/drafts';
 import { useEditor, useEditorState } from './editor';
+
+/** From so many terms on they can be looked for. */
+const MANY = 10;
 
 /** Terms that wait beside the map, the teacher's and the student's own. Drag one onto the map, or press Enter on it. */
 export function BankPanel({
@@ -20,6 +24,8 @@ export function BankPanel({
   const known = useEditorState((state) => state.report !== null);
   const [draft, setText] = useDraft<string>(`a term for ${workId}`);
   const text = draft ?? '';
+  const [sought, seek] = useState('');
+  const shown = chips.filter((chip) => normalForm(chip.text).includes(normalForm(sought)));
   const add = (): void => {
     if (actions.addToBank(text)) setText(null);
   };
@@ -47,12 +53,23 @@ export function BankPanel({
           actions.addToBank(pasted);
         }}
       />
+      {chips.length > MANY && (
+        <input
+          type="search"
+          aria-label="Find in the bank"
+          className="field mb-2"
+          placeholder="Find in the bank"
+          value={sought}
+          onChange={({ target }) => seek(target.value)}
+        />
+      )}
+      {chips.length > 0 && shown.length === 0 && <p className="text-sm text-quiet">No term has these words.</p>}
       {chips.length === 0 && (
         <p className="text-sm text-quiet">{known ? 'Every given term is on the map.' : 'Looking what is placed …'}</p>
       )}
       <ul className="grid gap-1">
-        {chips.map((chip) => (
-          <li key={chip.key} className="flex min-w-0">
+        {shown.map((chip) => (
+          <li key={chip.key} className="grid min-w-0 grid-cols-[1fr_auto_auto]">
             <ChipButton chip={chip} legend={legend} onPlace={onPlace} />
           </li>
         ))}
@@ -63,6 +80,7 @@ export function BankPanel({
 
 function ChipButton({ chip, legend, onPlace }: { chip: Chip; legend: Legend; onPlace: (chip: Chip) => void }) {
   const { actions } = useEditor();
+  const [asked, ask] = useState(false);
   const { attributes, listeners, setNodeRef, isDragging } = useDraggable({ id: chip.key, data: chip });
   const colour = kindOfTopic(legend, chip.kind)?.outline ?? (chip.own ? '#8a5a00' : '#4d5867');
   return (
@@ -84,6 +102,35 @@ function ChipButton({ chip, legend, onPlace }: { chip: Chip; legend: Legend; onP
         {chip.own && <span className="shrink-0 text-xs text-quiet">mine</span>}
         {chip.origin && <span className="shrink-0 text-xs text-quiet">was given</span>}
       </button>
+      <button
+        type="button"
+        aria-label={`Say why ${chip.text} is not placed`}
+        aria-expanded={asked}
+        title="Say why it is not placed"
+        className={`px-1.5 hover:text-action ${chip.note ? 'text-action' : 'text-quiet'}`}
+        onClick={() => ask(!asked)}
+      >
+        <MessageSquareText aria-hidden size={13} />
+      </button>
+      {asked && (
+        <input
+          autoFocus
+          className="field col-span-full mt-1 text-sm"
+          aria-label={`Why ${chip.text} is not placed`}
+          placeholder="Could not place it because …"
+          maxLength={2000}
+          defaultValue={chip.note ?? ''}
+          onBlur={({ target }) => {
+            if (target.value !== (chip.note ?? '')) actions.sayWhy(chip, target.value);
+            ask(false);
+          }}
+          onKeyDown={({ key, currentTarget }) => {
+            if (key === 'Enter') currentTarget.blur();
+            if (key === 'Escape') ask(false);
+          }}
+        />
+      )}
+      {chip.note && !asked && <p className="words col-span-full pl-2 text-sm text-quiet">because {chip.note}</p>}
       {chip.own && (
         <button
           type="button"

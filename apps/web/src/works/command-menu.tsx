@@ -58,7 +58,7 @@ export function LeaderCard() {
   if (!leading) return null;
   const led = commands.filter(({ leader }) => leader !== undefined);
   return (
-    <div role="status" className="card absolute bottom-3 left-3 z-30 max-w-[calc(100%-24px)] p-2.5">
+    <div role="status" className="card absolute inset-x-3 bottom-3 z-30 max-w-[46rem] p-2.5">
       <p className="caption mb-1.5">Arrange: press a letter, or Escape</p>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-4 gap-y-0.5 text-sm">
         {led.map(({ id, leader, name, can }) => (

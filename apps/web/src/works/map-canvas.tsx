@@ -70,7 +70,7 @@ export function MapCanvas({ detail, open, host }: Props) {
     // What was copied here comes back as it was; text from elsewhere becomes topics.
     onPaste: (text: string): void => {
       if (text !== '' && !actions.isCopied(text)) actions.gatherText(text, desk.centre());
-      else actions.paste();
+      else actions.paste(text === '' ? undefined : text);
     },
     onCopy: actions.copy,
     onCut: (): string => {

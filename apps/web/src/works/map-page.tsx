@@ -1,6 +1,6 @@
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { Active, DragEndEvent } from '@dnd-kit/core';
-import { drawnBox, kindOfTopic } from '@ichnograph/core';
+import { drawnBox, kindOfTopic, markAt } from '@ichnograph/core';
 import type { Chip, Legend } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
@@ -153,7 +153,10 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
       !host.current?.contains(over)
     )
       return;
-    actions.place(active.data.current as Chip, flow.screenToFlowPosition({ x, y }));
+    const [chip, at] = [active.data.current as Chip, flow.screenToFlowPosition({ x, y })];
+    const target = markAt(editor.store.getState().map, legend, 'topics', at);
+    if (target === undefined) actions.place(chip, at);
+    else actions.placeUnder(chip, target);
   };
   /** Places a term in the nearest free place, and brings it into sight if that is out of it. */
   const placeNearCentre = (chip: Chip): void => {

@@ -11,8 +11,7 @@ const MOST_ADDRESS = 2000;
 const MOST_ADDRESSES = 50;
 const MOST_MARKS = 20;
 
-const set = (id: string, fields: Partial<Topic>): Outcome =>
-  done({ do: 'set', in: 'topics', id, fields: fields });
+const set = (id: string, fields: Partial<Topic>): Outcome => done({ do: 'set', in: 'topics', id, fields: fields });
 
 /** Writes a topic's note (Markdown); an empty one is taken away. All notes of a map share a limit. */
 export function setNote(map: TopicMap, id: string, note: string): Outcome {
@@ -97,7 +96,7 @@ export function clearMarks(map: TopicMap, ids: readonly string[]): Outcome {
 /** Says why a term could not be placed: evidence for the teacher. A given term that waits gets an entry of its own for it. */
 export function setBankNote(
   map: TopicMap,
-  entry: { own?: string; text: string },
+  entry: { own: string | undefined; text: string },
   note: string,
   maker: { newId: () => string; by: string },
 ): Outcome {

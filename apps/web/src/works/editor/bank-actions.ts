@@ -1,4 +1,4 @@
-import { addTopic, addToBank, freeSpot } from '@ichnograph/core';
+import { addTopic, addToBank, freeSpot, growTopic } from '@ichnograph/core';
 import type { Chip } from '@ichnograph/core';
 import { announce } from '../../app/announcer';
 import { addedId, takeFromBank } from './hand';
@@ -24,6 +24,14 @@ export function bankActions({ live, assignment, legend, maker, get, set, run, ki
     look: (chip: Chip | null): void => set({ chip }),
     /** @returns the id of the topic that was made */
     place,
+    /** Places a chip that was dropped on a topic: below it, linked to it. */
+    placeUnder: (chip: Chip, from: string): void => {
+      const origin = chip.origin !== undefined && { origin: chip.origin };
+      const wanted = { from, text: chip.text, kind: kindOfChip(chip), linkKind: get().next.linkKind, ...origin };
+      const made = run(growTopic(get().map, wanted, maker, legend), ...takeFromBank(chip));
+      const link = addedId(made, 'links');
+      if (link) set({ selection: [link], chip: null, typing: { what: 'phrase', id: link }, words: '' });
+    },
     /** Places a chip that was not dropped anywhere: in the nearest free place. */
     placeNear: (chip: Chip, near: Spot): string | null =>
       place(chip, freeSpot(get().map, near, { width: 120, height: 40 })),

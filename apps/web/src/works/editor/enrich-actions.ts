@@ -42,7 +42,8 @@ export function enrichActions({ legend, maker, get, set, run, selectedTopics }: 
       set({ region: null });
       if (region) run(removeMarks(map, [region]));
     },
-    sayWhy: (chip: Chip, note: string): void => void run(setBankNote(get().map, chip, note, maker)),
+    sayWhy: (chip: Chip, note: string): void =>
+      void run(setBankNote(get().map, { own: chip.own ?? chip.noteEntry, text: chip.text }, note, maker)),
     /**
      * Text from elsewhere laid onto the map: a branch, a list or a table. It hangs from the selected topic, if that is one.
      * @param at about where, when nothing is selected

@@ -56,5 +56,7 @@ export const addedId = (changes: readonly Change[] | false, to: 'topics' | 'link
 };
 
 /** What placing a chip takes out of the student's own list. */
-export const takeFromBank = (chip: Chip | undefined): Change[] =>
-  chip?.own ? [{ do: 'remove', from: 'wordBank', id: chip.own }] : [];
+export const takeFromBank = (chip: Chip | undefined): Change[] => {
+  const entry = chip?.own ?? chip?.noteEntry;
+  return entry === undefined ? [] : [{ do: 'remove', from: 'wordBank', id: entry }];
+};

@@ -15,6 +15,8 @@ import {
 } from '@ichnograph/core';
 import type { Copied, LinkLooks, TopicLooks } from '@ichnograph/core';
 import { announce } from '../../app/announcer';
+import { keepClip, keptClip, ontoOwn } from './clipboard';
+import type { Clip } from './clipboard';
 import { addedId } from './hand';
 import type { Hand } from './hand';
 import type { Asking, Spot } from './state';
@@ -32,15 +34,18 @@ export function markActions({
   selectedTopics,
   selectedLinks,
 }: Hand) {
-  let clipboard: Copied | null = null;
-  /** the words that stand for it on the system's clipboard */
-  let words = '';
-  const paste = (held: Copied | null = clipboard): void => {
+  let clip: Clip | null = null;
+  const clipOf = (text: string): Clip | null => {
+    const words = text.replaceAll('\r\n', '\n');
+    return [clip, keptClip(maker.by)].find((one) => one?.words === words) ?? null;
+  };
+  const paste = (held: Copied | undefined): void => {
     if (!held || held.length === 0) return;
     const changes = run(pasteMarks(get().map, held, { x: 30, y: 30 }, maker));
     if (!changes) return;
     set({ selection: changes.flatMap((change) => (change.do === 'add' ? [change.item.id] : [])) });
-    clipboard = copyMarks(get().map, selectedTopics());
+    // The next paste lies beside this one.
+    if (clip) clip = { ...clip, copied: copyMarks(get().map, selectedTopics()) };
   };
   return {
     move: (ids: readonly string[], step: Spot): void => void run(moveTopics(get().map, ids, step)),
@@ -75,19 +80,24 @@ export function markActions({
         );
     },
     keep: (): void => set({ deleting: null }),
-    /** Copies topics for pasting here. @returns their words, for pasting anywhere else */
+    /** Copies topics for pasting here and on other maps. @returns their words, for pasting anywhere else */
     copy: (): string => {
       const ids = selectedTopics();
-      clipboard = copyMarks(get().map, ids);
-      words = get()
+      const words = get()
         .map.topics.filter(({ id }) => ids.includes(id))
         .map(({ text }) => text)
         .join('\n');
+      clip = { words, copied: copyMarks(get().map, ids), legend };
+      keepClip(maker.by, clip);
       return words;
     },
-    /** Whether text on the system's clipboard is what was copied here. */
-    isCopied: (text: string): boolean => clipboard !== null && text.replaceAll('\r\n', '\n') === words,
-    paste: (): void => paste(),
+    /** Whether text on the system's clipboard is what was copied on a map of one's own. */
+    isCopied: (text: string): boolean => clipOf(text) !== null,
+    /** @param text what is on the system's clipboard; left out, what was copied last */
+    paste: (text?: string): void => {
+      const held = text === undefined ? (clip ?? keptClip(maker.by)) : clipOf(text);
+      paste(held ? ontoOwn(held, legend) : undefined);
+    },
     duplicate: (): void => paste(copyMarks(get().map, selectedTopics())),
     undo: (): void => {
       live.undo();
