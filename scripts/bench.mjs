@@ -6,11 +6,11 @@ import { DATABASE_PACKAGES } from './lib/database.mjs';
 import { ensureBuilt, ensureNode, ensurePackages } from './lib/prepare.mjs';
 import { run } from './lib/say.mjs';
 
-const PARTS = ['checks', 'heap', 'saving', 'pile', 'rush', 'sizes', 'tidy'];
+const PARTS = ['checks', 'editor', 'heap', 'saving', 'pile', 'rush', 'sizes', 'tidy'];
 
 await run(async () => {
   ensureNode();
-  await ensurePackages(DATABASE_PACKAGES);
+  await ensurePackages({ ...DATABASE_PACKAGES, chromium: 'chromium' });
   await ensureBuilt();
   // Each part in a process of its own: what one leaves in memory must not weigh on the next.
   for (const part of process.argv.slice(2).length ? process.argv.slice(2) : PARTS) {

@@ -1,4 +1,5 @@
 import { benchChecks, benchHeap } from './checks.js';
+import { benchEditor } from './editor.js';
 import { benchPile } from './pile.js';
 import { benchRush } from './rush.js';
 import { benchSaving } from './saving.js';
@@ -7,6 +8,7 @@ import { benchTidy } from './tidy.js';
 
 const PARTS: Record<string, () => void | Promise<void>> = {
   checks: benchChecks,
+  editor: benchEditor,
   heap: benchHeap,
   pile: benchPile,
   rush: benchRush,

@@ -20,6 +20,7 @@ import { RevisingModule } from './revising/index.js';
 import { SheetsModule } from './sheets/index.js';
 import { SubmissionsModule } from './submissions/index.js';
 import { TodayModule } from './today/index.js';
+import { VersionsModule } from './versions/index.js';
 import { WorksModule } from './works/index.js';
 
 export interface Outside {
@@ -65,6 +66,7 @@ export class AppModule {
         BeginningsModule,
         WorksModule,
         SubmissionsModule,
+        VersionsModule,
         MarkingModule,
         RevisingModule,
         PersonsModule,

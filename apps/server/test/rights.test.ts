@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { RequestMethod } from '@nestjs/common';
-import type { CommentRow } from '@ichnograph/contract';
+import type { CommentRow, VersionRow } from '@ichnograph/contract';
 import { AppModule } from '../src/app.module.js';
 import { Person } from './setup/client.js';
 import { drawn } from './setup/works.js';
@@ -117,6 +117,9 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /publications/:id/pile': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /works/:id': { expect: [401, 200, 404, 200, 200, 404, 404] },
   'GET /works/:id/answer-checks': { expect: [401, 200, 404, 403, 403, 403, 403] },
+  'GET /works/:id/versions': { expect: [401, 200, 404, 200, 200, 404, 404] },
+  'POST /works/:id/versions': { expect: [401, 201, 404, 403, 403, 403, 403], body: { name: 'A version' } },
+  'GET /versions/:id': { expect: [401, 200, 404, 200, 200, 404, 404] },
   'POST /works/:id/revise': { expect: [401, 409, 404, 403, 403, 403, 403] },
   'POST /works/:id/hand-in': {
     expect: [401, 409, 404, 403, 403, 403, 403],
@@ -176,7 +179,9 @@ test('who may do what, route by route', async () => {
     ({ name }) => name === 'Technology 9B',
   )!.id;
   const { publicationId, assignmentId } = await maren!.teacherTask();
+  const version = (await member.post<VersionRow>(`works/${work.id}/versions`, { name: 'Of Hazel' })).body.id;
   const ids: Record<string, string> = {
+    versions: version,
     accounts: (await halina!.get<{ me: { id: string } }>('welcome')).body.me.id,
     classes: room,
     assignments: assignmentId,

@@ -112,3 +112,20 @@ export interface Pile {
   due: string | null;
   entries: PileEntry[];
 }
+
+/** A point in a map's history; without a name it was kept by itself. */
+export interface VersionRow {
+  id: string;
+  /** ISO instant */
+  at: string;
+  name: string | null;
+  by: string | null;
+  topics: number;
+  links: number;
+}
+
+export class NameVersion {
+  @IsString()
+  @Length(1, 200, { message: 'a version has a name of 1 to 200 characters' })
+  name!: string;
+}

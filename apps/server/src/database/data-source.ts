@@ -9,10 +9,12 @@ import { ReadyMade } from '../beginnings/index.js';
 import type { Settings } from '../settings.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
 import { LookedAt, Submission } from '../submissions/index.js';
+import { MapVersion } from '../versions/index.js';
 import { GroupMember, Work, WorkMember } from '../works/index.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
+import { Versions1700000000005 } from './migrations/5-versions.js';
 import { StandingRules1700000000004 } from './migrations/4-standing-rules.js';
 
 /** `type: 'mariadb'`, migrations only: with `mysql` or `synchronize` columns would be dropped and made anew. */
@@ -49,10 +51,17 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     LiveUpdate,
     Submission,
     LookedAt,
+    MapVersion,
     Comment,
     CommentAnswer,
     JudgementEntry,
     MarkChange,
   ],
-  migrations: [FirstLoop1700000000001, SoundBase1700000000002, OwnAssignment1700000000003, StandingRules1700000000004],
+  migrations: [
+    FirstLoop1700000000001,
+    SoundBase1700000000002,
+    OwnAssignment1700000000003,
+    StandingRules1700000000004,
+    Versions1700000000005,
+  ],
 });

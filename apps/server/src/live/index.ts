@@ -1,4 +1,5 @@
 /** What other folders may use of this one. */
+export { readDocumentName } from './document-names.js';
 export { LiveDocument } from './live-document.entity.js';
 export { LiveUpdate } from './live-update.entity.js';
 export { LiveModule } from './live.module.js';

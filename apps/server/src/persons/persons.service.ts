@@ -13,6 +13,7 @@ import { conflict, notFound } from '../common/problem.js';
 import { LiveDocument, LiveService, LiveUpdate } from '../live/index.js';
 import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
+import { MapVersion } from '../versions/index.js';
 import { GroupMember, Work, WorkMember } from '../works/index.js';
 
 /** What is kept of a person: written out for them, and erased when they ask for it. */
@@ -43,6 +44,10 @@ export class PersonsService {
       manager.findBy(CommentAnswer, { authorId: id }),
       manager.findBy(JudgementEntry, { submissionId: In(submissions.map((one) => one.id)) }),
     ]);
+    const versions = await manager.find(MapVersion, {
+      where: { workId: In(works.map((work) => work.id)) },
+      order: { at: 'ASC' },
+    });
     const [assignments, readyMades, marks, extensions, groups] = await Promise.all([
       manager.findBy(Assignment, { ownerId: id }),
       manager.findBy(ReadyMade, { ownerId: id }),
@@ -53,6 +58,7 @@ export class PersonsService {
     return {
       account: { ...accountRowOf(account), createdAt: account.createdAt },
       classes: enrolments.map(({ schoolClass, part }) => ({ name: schoolClass!.name, part })),
+      versions: versions.map(({ id: _id, byId: _byId, ...version }) => version),
       works: works.map((work) => ({
         assignment: work.revision!.title,
         state: work.state,
@@ -145,12 +151,15 @@ const SUBMISSION_FIELDS = {
 async function withoutName(manager: EntityManager, workId: string): Promise<void> {
   const submissions = await manager.find(Submission, { where: { workId }, select: { id: true, map: true } });
   for (const { id, map } of submissions) await manager.update(Submission, { id }, { map: { ...map, author: '' } });
+  // Points of its history are the person's own, and no part of what was handed in.
+  await manager.delete(MapVersion, { workId });
 }
 
 async function forget(manager: EntityManager, workId: string): Promise<void> {
   const name = workDocument(workId);
   await manager.delete(LiveUpdate, { documentName: name });
   await manager.delete(LiveDocument, { name });
+  await manager.delete(MapVersion, { workId });
   await manager.delete(WorkMember, { workId });
   await manager.delete(Work, { id: workId });
 }

@@ -25,6 +25,7 @@ import type {
   TeacherTask,
   TrialMapDetail,
   Welcome,
+  VersionRow,
   WorkDetail,
 } from '@ichnograph/contract';
 import { api, ApiError, whenSignedOut } from './api';
@@ -91,6 +92,9 @@ export const useSubmission = (id: string | null) => useQuery(read<SubmissionDeta
 export const useComments = (submissionId: string | null) =>
   useQuery(read<CommentRow[]>(`submissions/${submissionId}/comments`, submissionId !== null));
 
+export const useVersions = (workId: string) => useQuery(read<VersionRow[]>(`works/${workId}/versions`));
+export const useVersion = (id: string | null) =>
+  useQuery(read<{ map: Record<string, unknown> }>(`versions/${id}`, id !== null));
 export const useReference = (submissionId: string | null) =>
   useQuery(read<{ map: Record<string, unknown> }>(`submissions/${submissionId}/reference`, submissionId !== null));
 export const useJudgements = (submissionId: string | null) =>

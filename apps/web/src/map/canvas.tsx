@@ -14,14 +14,17 @@ import {
 } from '@xyflow/react';
 import type { EdgeChange, FinalConnectionState, NodeChange } from '@xyflow/react';
 import { memo, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
-import type { ClipboardEvent, KeyboardEvent, ReactNode, RefObject } from 'react';
+import type { ClipboardEvent, KeyboardEvent, MouseEvent as ReactMouseEvent, ReactNode, RefObject } from 'react';
 import { setHasMap } from '../app/crumbs';
 import { BalloonLayer, markScaleAt } from './balloon-layer';
 import { CanvasLink, CanvasTopic } from './canvas-marks';
 import type { LinkEdge, TopicNode } from './canvas-marks';
 import { Shapes } from './drawing';
+import { lift, Lifted } from './lifted';
+import type { Lift, LiftedHandle } from './lifted';
 import type { Flags } from './flags';
 import { useMarks } from './use-marks';
+import { useSteady } from './use-steady';
 import type { Shown } from './use-marks';
 import { FREE, useShow } from './view';
 import type { Padding } from './view';
@@ -68,6 +71,11 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   hostRef?: RefObject<HTMLDivElement | null>;
 }
 
+const CENTRE: [number, number] = [0.5, 0.5];
+const NEVER = (): boolean => false;
+const CONNECTING = { stroke: '#1f6f63', strokeWidth: 2, strokeDasharray: '5 4' };
+const ADDING = ['Shift', 'Control', 'Meta'];
+const OTHER_BUTTONS = [1, 2];
 const NODE_TYPES = { topic: CanvasTopic };
 const EDGE_TYPES = { link: CanvasLink };
 /** What moved less was a click, screen pixels. */
@@ -131,6 +139,8 @@ export function Canvas({
   const own = useRef<HTMLDivElement>(null);
   const host = hostRef ?? own;
   const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
+  const [lifted, setLifted] = useState<Lift | null>(null);
+  const layer = useRef<LiftedHandle>(null);
   const [drop, setDrop] = useState<{ text: string; target: Topic } | null>(null);
   const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
   const settled = useFit(fitKey, shown, padding);
@@ -164,7 +174,8 @@ export function Canvas({
     const change = changes.find((one) => one.type === 'position' && one.id === id);
     if (change?.type !== 'position' || !change.position || !gestures) return;
     const step = { x: change.position.x - at.x, y: change.position.y - at.y };
-    setMoved(new Map(carried.map((topic) => [topic.id, { x: topic.x + step.x, y: topic.y + step.y }])));
+    if (!lifted) setLifted(lift(map, new Set(carried.map((topic) => topic.id))));
+    layer.current?.to(step);
   };
   const grasp = (event: { altKey: boolean }, node: TopicNode, dragged: readonly TopicNode[]): void => {
     const ids = dragged.map((one) => one.id);
@@ -186,7 +197,7 @@ export function Canvas({
     const { at, carried } = grasped.current;
     const step = { x: node.position.x - at.x, y: node.position.y - at.y };
     const target = under(event as MouseEvent);
-    setMoved(NOT_MOVED);
+    setLifted(null);
     setDrop(null);
     grasped.current = { id: '', at, carried: [] };
     if (Math.hypot(step.x, step.y) * flow.getZoom() < LEAST_DRAG) return;
@@ -205,6 +216,29 @@ export function Canvas({
     if (target !== undefined) gestures?.onLink(fromNode.id, target);
     else gestures?.onGrow(fromNode.id, at);
   };
+  const handlers = useSteady({
+    onNodesChange,
+    onEdgesChange: select,
+    onNodeDragStart: grasp,
+    onNodeDrag: (event: MouseEvent | TouchEvent, node: TopicNode): void => {
+      const target = under(event);
+      if (target?.id !== drop?.target.id) setDrop(target && { text: node.data.topic.text, target });
+    },
+    onNodeDragStop: letGo,
+    onSelectionDragStart: (event: ReactMouseEvent, dragged: TopicNode[]): void => grasp(event, dragged[0]!, dragged),
+    onSelectionDragStop: (event: ReactMouseEvent, dragged: TopicNode[]): void => letGo(event, dragged[0]!),
+    onConnectEnd: connected,
+    onNodeDoubleClick: (_event: unknown, { id }: TopicNode): void => gestures?.onEdit(id),
+    onEdgeDoubleClick: (_event: unknown, { id }: LinkEdge): void => gestures?.onEdit(id),
+    onEdgeMouseEnter: (_event: unknown, { id }: LinkEdge): void => onHover?.(id),
+    onEdgeMouseLeave: (): void => onHover?.(null),
+    onNodeMouseEnter: (_event: unknown, { id }: TopicNode): void => onHover?.(id),
+    onNodeMouseLeave: (): void => onHover?.(null),
+    // Movements without an event are the program's own.
+    onMove: (event: MouseEvent | TouchEvent | null): void => {
+      if (event) settled();
+    },
+  });
   return (
     // The canvas takes keys only while it has the focus itself; Escape leaves it.
     <div
@@ -216,6 +250,7 @@ export function Canvas({
       id="canvas"
       data-testid="canvas"
       data-focus-home
+      data-lifting={lifted ? '' : undefined}
       onKeyDown={onKey}
       onPaste={(event) => {
         if (clipboard && !isField(event)) clipboard.onPaste(taken(event).getData('text/plain'));
@@ -238,26 +273,12 @@ export function Canvas({
         edges={edges}
         nodeTypes={NODE_TYPES}
         edgeTypes={EDGE_TYPES}
-        nodeOrigin={[0.5, 0.5]}
-        onNodesChange={onNodesChange}
-        onEdgesChange={select}
-        onNodeDragStart={grasp}
-        onNodeDrag={(event, node) => {
-          const target = under(event);
-          if (target?.id !== drop?.target.id) setDrop(target && { text: node.data.topic.text, target });
-        }}
-        onNodeDragStop={letGo}
-        onConnectEnd={connected}
-        onNodeDoubleClick={(_event, node) => gestures?.onEdit(node.id)}
-        onEdgeDoubleClick={(_event, edge) => gestures?.onEdit(edge.id)}
-        onEdgeMouseEnter={(_event, edge) => onHover?.(edge.id)}
-        onEdgeMouseLeave={() => onHover?.(null)}
-        onNodeMouseEnter={(_event, node) => onHover?.(node.id)}
-        onNodeMouseLeave={() => onHover?.(null)}
+        nodeOrigin={CENTRE}
+        {...handlers}
         connectionMode={ConnectionMode.Loose}
         connectionRadius={0}
-        isValidConnection={() => false}
-        connectionLineStyle={{ stroke: '#1f6f63', strokeWidth: 2, strokeDasharray: '5 4' }}
+        isValidConnection={NEVER}
+        connectionLineStyle={CONNECTING}
         nodesDraggable={gestures !== undefined}
         nodesConnectable={gestures !== undefined}
         nodesFocusable={false}
@@ -267,11 +288,11 @@ export function Canvas({
         elevateEdgesOnSelect={false}
         zIndexMode="manual"
         deleteKeyCode={null}
-        multiSelectionKeyCode={['Shift', 'Control', 'Meta']}
+        multiSelectionKeyCode={ADDING}
         selectionKeyCode={null}
         selectionOnDrag={gestures !== undefined}
         selectionMode={SelectionMode.Partial}
-        panOnDrag={gestures ? [1, 2] : true}
+        panOnDrag={gestures ? OTHER_BUTTONS : true}
         panActivationKeyCode="Space"
         panOnScroll
         zoomActivationKeyCode="Control"
@@ -282,17 +303,20 @@ export function Canvas({
         // From the first step on: `drop` tells a drag from a click, so that nothing of the way is lost.
         nodeDragThreshold={0}
         onlyRenderVisibleElements={map.topics.length > 400}
-        onMove={(event) => {
-          // Movements without an event are the program's own.
-          if (event) settled();
-        }}
       >
         {/* Survey marks would show through what is dimmed. */}
         {shown.concern === null && <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />}
         <ViewportPortal>
           <Behind map={map} legend={shown.legend} />
-          <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
+          <BalloonLayer
+            map={map}
+            legend={shown.legend}
+            flags={flags}
+            concern={shown.concern}
+            inHand={lifted ? new Map(lifted.topics.map((topic) => [topic.id, topic])) : moved}
+          />
           {gestures && <RegionTitles map={map} legend={shown.legend} onRegion={gestures.onRegion} />}
+          {lifted && <Lifted lifted={lifted} map={map} legend={shown.legend} selection={selection} handle={layer} />}
           {overlay}
           {drop && <DropRing target={drop.target} />}
         </ViewportPortal>

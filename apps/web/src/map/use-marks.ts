@@ -18,12 +18,21 @@ export interface Shown {
   typing: string | null;
 }
 
+interface Known {
+  nodes: Map<string, TopicNode>;
+  edges: Map<string, LinkEdge>;
+  lists: { nodes: TopicNode[]; edges: LinkEdge[] };
+}
+
+const sameOr = <T>(before: T[], now: T[]): T[] =>
+  before.length === now.length && now.every((one, i) => one === before[i]) ? before : now;
+
 /** Nodes and edges for React Flow, the very same objects as before where nothing changed. */
 export function useMarks({ map, legend, selection, concern, moved, mayEdit, typing }: Shown): {
   nodes: TopicNode[];
   edges: LinkEdge[];
 } {
-  const known = useRef({ nodes: new Map<string, TopicNode>(), edges: new Map<string, LinkEdge>() });
+  const known = useRef<Known>({ nodes: new Map(), edges: new Map(), lists: { nodes: [], edges: [] } });
   const nodes = map.topics.map((original): TopicNode => {
     const before = known.current.nodes.get(original.id);
     const at = moved.get(original.id);
@@ -97,6 +106,12 @@ export function useMarks({ map, legend, selection, concern, moved, mayEdit, typi
       data: { link, from, to, legend, dimmed: wanted.dimmed, phraseHidden: wanted.phraseHidden },
     };
   });
-  known.current = { nodes: nodeById, edges: new Map(edges.map((edge) => [edge.id, edge])) };
-  return { nodes, edges };
+  const before = known.current;
+  known.current = {
+    nodes: nodeById,
+    edges: new Map(edges.map((edge) => [edge.id, edge])),
+    // The very same lists too, where nothing in them changed: React Flow takes a new one in whole.
+    lists: { nodes: sameOr(before.lists.nodes, nodes), edges: sameOr(before.lists.edges, edges) },
+  };
+  return known.current.lists;
 }

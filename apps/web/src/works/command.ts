@@ -9,7 +9,7 @@ export interface DeskHand {
   centre: () => Spot;
   leaveCanvas: () => void;
   fit: () => void;
-  show: (what: 'brief' | 'hand in' | 'keys' | 'palette' | 'Map' | 'Sentences') => void;
+  show: (what: 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'Map' | 'Sentences') => void;
 }
 
 /**

@@ -118,6 +118,13 @@ const LOOKING: readonly Command[] = [
   { id: 'map', name: 'Show the map', keys: [], where: 'page', run: ({ show }) => show('Map') },
   { id: 'sentences', name: 'Show the sentences', keys: [], where: 'page', run: ({ show }) => show('Sentences') },
   { id: 'brief', name: 'Read the brief', keys: [], where: 'page', run: ({ show }) => show('brief') },
+  {
+    id: 'versions',
+    name: 'Versions: look back, go back',
+    keys: [],
+    where: 'page',
+    run: ({ show }) => show('versions'),
+  },
   { id: 'keys', name: 'Show the keys of this page', keys: ['?'], where: 'page', run: ({ show }) => show('keys') },
   { id: 'palette', name: 'Find a command', keys: ['Mod+K'], where: 'page', run: ({ show }) => show('palette') },
 ];

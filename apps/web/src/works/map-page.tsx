@@ -4,7 +4,7 @@ import { drawnBox, kindOfTopic, markAt } from '@ichnograph/core';
 import type { Chip, Legend } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
-import { Keyboard } from 'lucide-react';
+import { History, Keyboard } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -36,6 +36,7 @@ import { CommandPalette, KeysDialog } from './palette';
 import { RegionDialog } from './region-dialog';
 import { ReadingLine } from './reading-line';
 import { SaveWords } from './save-words';
+import { VersionsDialog } from './versions-dialog';
 import { useLiveWork } from './use-live-work';
 import type { MapSource, OpenWork } from './use-live-work';
 
@@ -77,7 +78,7 @@ function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
 }
 
 const VIEWS = ['Map', 'Sentences'] as const;
-type Shown = 'brief' | 'hand in' | 'keys' | 'palette';
+type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions';
 
 function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const zone = useTimeZone();
@@ -248,6 +249,11 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             date={showDay(new Date().toISOString(), zone).replace(/^\w+ /, '')}
             onEntitle={mayEdit ? actions.entitle : undefined}
           >
+            {!open.own && (
+              <Button small onClick={() => setShown('versions')} aria-label="Versions" title="Versions of this map">
+                <History aria-hidden size={14} />
+              </Button>
+            )}
             <Button small onClick={() => setShown('keys')} aria-label="Keys of this page" title="Keys of this page (?)">
               <Keyboard aria-hidden size={14} />
             </Button>
@@ -274,6 +280,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             </p>
           )}
         </Dialog>
+        {!open.own && <VersionsDialog {...dialog('versions')} detail={detail} assignment={assignment} />}
         <KeysDialog {...dialog('keys')} />
         <CommandPalette {...dialog('palette')} onClosed={focusWork} />
         <HandInDialog

@@ -27,6 +27,7 @@ export function ResizeGrip() {
         />
       )}
       <div
+        data-grip="size"
         className="nodrag nopan pointer-events-auto absolute z-[999] h-3 w-3 cursor-nwse-resize border-[1.5px] border-action bg-white"
         aria-hidden
         style={{ left: left + width - 3, top: top + height - 3 }}

@@ -38,6 +38,7 @@ export const REASONS = {
   noBetterPlace: 'No move of one topic takes a crossing away.',
   tidyFailed: 'Tidying did not come to an end. Nothing was changed.',
   nothingFlagged: 'Choose a requirement that flags something first.',
+  asItIs: 'The map is as it was then already.',
   looksFixed: 'In this assignment the kind alone decides the looks. Choose another kind instead.',
   noSuchKind: 'The legend has no such kind.',
   noSuchLinkKind: 'The legend has no such kind of link.',

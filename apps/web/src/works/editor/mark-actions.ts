@@ -4,6 +4,7 @@ import {
   askToComplete,
   copyMarks,
   entitle,
+  goBackTo,
   moveTopics,
   pasteMarks,
   removeMarks,
@@ -13,7 +14,7 @@ import {
   setTopicKind,
   turnLinks,
 } from '@ichnograph/core';
-import type { Copied, LinkLooks, TopicLooks } from '@ichnograph/core';
+import type { Copied, LinkLooks, TopicLooks, TopicMap } from '@ichnograph/core';
 import { announce } from '../../app/announcer';
 import { keepClip, keptClip, ontoOwn } from './clipboard';
 import type { Clip } from './clipboard';
@@ -33,6 +34,7 @@ export function markActions({
   run,
   selectedTopics,
   selectedLinks,
+  refuse,
 }: Hand) {
   let clip: Clip | null = null;
   const clipOf = (text: string): Clip | null => {
@@ -99,6 +101,11 @@ export function markActions({
       paste(held ? ontoOwn(held, legend) : undefined);
     },
     duplicate: (): void => paste(copyMarks(get().map, selectedTopics())),
+    goBackTo: (then: TopicMap): boolean => {
+      set({ selection: [] });
+      return run(goBackTo(get().map, then)) !== false;
+    },
+    refuse: (reason: string): void => void refuse(reason),
     undo: (): void => {
       live.undo();
       announce('Undone.');

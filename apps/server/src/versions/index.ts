@@ -1,0 +1,3 @@
+/** What other folders may use of this one. */
+export { MapVersion } from './map-version.entity.js';
+export { VersionsModule } from './versions.module.js';

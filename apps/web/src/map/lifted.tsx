@@ -1,0 +1,146 @@
+import { drawLink, drawMark } from '@ichnograph/core';
+import type { Legend, Link, Topic, TopicMap } from '@ichnograph/core';
+import { memo, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
+import type { RefObject } from 'react';
+import { Shapes } from './drawing';
+
+interface Step {
+  x: number;
+  y: number;
+}
+
+/** What is in the hand: topics, the links between them, and those that lead to what stays. */
+export interface Lift {
+  topics: readonly Topic[];
+  between: readonly Link[];
+  leading: readonly Link[];
+}
+
+export function lift({ topics, links }: TopicMap, ids: ReadonlySet<string>): Lift {
+  const [between, leading]: [Link[], Link[]] = [[], []];
+  for (const link of links) {
+    const [from, to] = [ids.has(link.from), ids.has(link.to)];
+    if (from && to) between.push(link);
+    else if (from || to) leading.push(link);
+  }
+  return { topics: topics.filter(({ id }) => ids.has(id)), between, leading };
+}
+
+export interface LiftedHandle {
+  /** moves all of it; canvas units from where it was */
+  to: (step: Step) => void;
+}
+
+/**
+ * Draws what is in the hand over the map, while what stands there is hidden: a hand moves one layer and the few links that
+ * lead out of it, whatever else is on the map.
+ */
+export function Lifted({
+  lifted,
+  map,
+  legend,
+  selection,
+  handle,
+}: {
+  lifted: Lift;
+  map: TopicMap;
+  legend: Legend;
+  selection: ReadonlySet<string>;
+  handle: RefObject<LiftedHandle | null>;
+}) {
+  const layer = useRef<HTMLDivElement>(null);
+  const [step, setStep] = useState<Step>({ x: 0, y: 0 });
+  const frame = useRef(0);
+  const newest = useRef<Step>({ x: 0, y: 0 });
+  useImperativeHandle(
+    handle,
+    () => ({
+      to: (next) => {
+        newest.current = next;
+        // However often the hand tells where it is, once a frame is drawn.
+        frame.current ||= requestAnimationFrame(() => {
+          frame.current = 0;
+          const { x, y } = newest.current;
+          if (layer.current) layer.current.style.transform = `translate(${x}px, ${y}px)`;
+          if (lifted.leading.length > 0) setStep(newest.current);
+        });
+      },
+    }),
+    [lifted],
+  );
+  useEffect(() => () => cancelAnimationFrame(frame.current), []);
+  const hidden = useMemo(
+    () =>
+      [...lifted.topics, ...lifted.between, ...lifted.leading]
+        .map(({ id }) => `.canvas [data-id="${CSS.escape(id)}"]`)
+        .join(','),
+    [lifted],
+  );
+  const byId = useMemo(() => new Map(map.topics.map((topic) => [topic.id, topic])), [map]);
+  const held = useMemo(() => new Set(lifted.topics.map(({ id }) => id)), [lifted]);
+  const at = (id: string): Topic => {
+    const topic = byId.get(id)!;
+    return held.has(id) ? { ...topic, x: topic.x + step.x, y: topic.y + step.y } : topic;
+  };
+  return (
+    <>
+      <style>{`${hidden}{opacity:0}`}</style>
+      <svg
+        aria-hidden
+        width="1"
+        height="1"
+        className="pointer-events-none absolute z-[996] overflow-visible will-change-transform"
+      >
+        {lifted.leading.map((link) => (
+          <LinkShapes key={link.id} link={link} from={at(link.from)} to={at(link.to)} legend={legend} />
+        ))}
+      </svg>
+      <div ref={layer} className="pointer-events-none absolute z-[997] will-change-transform">
+        <Held lifted={lifted} byId={byId} legend={legend} selection={selection} />
+      </div>
+    </>
+  );
+}
+
+function LinkShapes({ link, from, to, legend }: { link: Link; from: Topic; to: Topic; legend: Legend }) {
+  if (drawLink(link, from, to, legend).line.length === 0) return null;
+  const topicById = new Map([from, to].map((topic) => [topic.id, topic]));
+  return <Shapes shapes={drawMark('links', link, { legend, topicById })?.shapes ?? []} />;
+}
+
+const Held = memo(function Held({
+  lifted: { topics, between },
+  byId,
+  legend,
+  selection,
+}: {
+  lifted: Lift;
+  byId: ReadonlyMap<string, Topic>;
+  legend: Legend;
+  selection: ReadonlySet<string>;
+}) {
+  return (
+    <svg aria-hidden width="1" height="1" className="absolute overflow-visible">
+      {between.map((link) => (
+        <LinkShapes key={link.id} link={link} from={byId.get(link.from)!} to={byId.get(link.to)!} legend={legend} />
+      ))}
+      {topics.map((topic) => (
+        <g key={topic.id} transform={`translate(${topic.x} ${topic.y})`}>
+          {selection.has(topic.id) && (
+            <rect
+              x={-topic.width / 2 - 4}
+              y={-topic.height / 2 - 4}
+              width={topic.width + 8}
+              height={topic.height + 8}
+              fill="#1f6f63"
+              fillOpacity="0.1"
+              stroke="#1f6f63"
+              strokeWidth="2"
+            />
+          )}
+          <Shapes shapes={drawMark('topics', topic, { legend, topicById: byId })?.shapes ?? []} />
+        </g>
+      ))}
+    </svg>
+  );
+});

@@ -1,0 +1,142 @@
+import { boxesMeet } from '../geometry/boxes.js';
+import { boxOf } from '../geometry/points.js';
+import { applyChanges } from '../map/changes.js';
+import type { Outcome } from '../map/changes.js';
+import { linkStyle, topicStyle } from '../map/style.js';
+import type { TopicMap } from '../map/types.js';
+import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
+import { EDGES, lineUp, makeRoom, moveClear, sameSize, setInRow, setLayer, stretchRow } from './arrange.js';
+import { chooseBy } from './choose.js';
+import { foldedOf, mapWithout, toggleFold, unfoldAll } from './fold.js';
+import { makeGroup, makeRegion, setRegion, ungroup, withGroups } from './together.js';
+import { CrossingCounter, uncross } from './uncross.js';
+
+const rules = assignmentOf();
+const { legend } = rules;
+const heap = mapOf(
+  [
+    topic('a', { x: 0, y: 0, width: 100, height: 40 }),
+    topic('b', { x: 30, y: 20, width: 80, height: 60 }),
+    topic('c', { x: 90, y: -10, width: 120, height: 40 }),
+    topic('far', { x: 900, y: 900 }),
+  ],
+  [link('a', 'b', { id: 'ab' }), link('b', 'c', { id: 'bc', colour: '#aa0000' }), link('a', 'far', { id: 'af' })],
+);
+const ids = ['a', 'b', 'c'];
+const after = (map: TopicMap, outcome: Outcome): TopicMap => {
+  if (!outcome.ok) throw new Error(outcome.code);
+  return applyChanges(map, outcome.changes);
+};
+const some = (map: TopicMap) => map.topics.filter(({ id }) => ids.includes(id));
+
+describe.each([
+  ['x', 'y', 'width'],
+  ['y', 'x', 'height'],
+] as const)('set along %s', (along, across, size) => {
+  test('in order, on one line, evenly, none on another; the rest stays', () => {
+    const map = after(heap, setInRow(heap, ids, along));
+    const set = some(map).sort((p, q) => p[along] - q[along]);
+    expect(new Set(set.map((one) => one[across])).size).toBe(1);
+    const gaps = set.slice(1).map((one, i) => one[along] - one[size] / 2 - set[i]![along] - set[i]![size] / 2);
+    expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1.5);
+    expect(Math.min(...gaps)).toBeGreaterThan(20);
+    expect(set.map(({ id }) => id)).toEqual([...some(heap)].sort((p, q) => p[along] - q[along]).map(({ id }) => id));
+    expect(map.topics.at(-1)).toBe(heap.topics.at(-1));
+  });
+  test('an end taken elsewhere spaces the others anew', () => {
+    const row = after(heap, setInRow(heap, ids, along));
+    const wide = after(row, stretchRow(row, ids, along, 1000));
+    const edges = some(wide).map((one) => one[along] + one[size] / 2);
+    expect(Math.max(...edges)).toBeCloseTo(1000, -1);
+  });
+});
+
+test.each(EDGES)('lined up by %s', (edge) => {
+  const along = edge === 'left' || edge === 'centre' || edge === 'right' ? 'x' : 'y';
+  const size = along === 'x' ? 'width' : 'height';
+  const side = { left: -1, top: -1, centre: 0, middle: 0, right: 1, bottom: 1 }[edge];
+  const places = some(after(heap, lineUp(heap, ids, edge))).map((one) => one[along] + (side * one[size]) / 2);
+  expect(new Set(places).size).toBe(1);
+});
+
+test('as wide as the widest; text still decides what is least', () => {
+  const widths = some(after(heap, sameSize(heap, ids, 'width', legend))).map(({ width }) => width);
+  expect(new Set(widths)).toEqual(new Set([120]));
+});
+
+test('fewer than two are not arranged', () => {
+  for (const outcome of [setInRow(heap, ['a'], 'x'), lineUp(heap, [], 'left'), sameSize(heap, ['a'], 'both', legend)])
+    expect(outcome).toMatchObject({ ok: false, code: 'fewToArrange' });
+});
+
+test('layers: before and behind all, and one step past the next', () => {
+  const z = (map: TopicMap, id: string): number =>
+    topicStyle(
+      map.topics.find((one) => one.id === id)!,
+      legend,
+    ).z;
+  const front = after(heap, setLayer(heap, ['a'], 'front', legend));
+  expect(z(front, 'a')).toBeGreaterThan(z(front, 'b'));
+  const behind = after(front, setLayer(front, ['a'], 'behind', legend));
+  expect(z(behind, 'a')).toBeLessThan(Math.min(...heap.links.map((one) => linkStyle(one, legend).z)));
+  const forward = after(behind, setLayer(behind, ['a'], 'forward', legend));
+  expect(z(forward, 'a')).toBeGreaterThan(z(behind, 'a'));
+});
+
+test('room is made beyond a line, and a heap is left by the shortest way', () => {
+  const wider = after(heap, makeRoom(heap, 'x', 60, 200));
+  expect(wider.topics.map(({ x }) => x)).toEqual([0, 30, 290, 1100]);
+  expect(makeRoom(heap, 'y', 5000, 10)).toMatchObject({ code: 'nothingBeyond' });
+  const clear = after(heap, moveClear(heap, ['a']));
+  for (const other of clear.topics.slice(1)) expect(boxesMeet(boxOf(clear.topics[0]!), boxOf(other))).toBe(false);
+  expect(moveClear(heap, ['far'])).toMatchObject({ code: 'clearAlready' });
+});
+
+test('chosen in one step', () => {
+  const chosen = (from: string[], choice: Parameters<typeof chooseBy>[2]) => chooseBy(heap, from, choice, rules);
+  expect(chosen(['a'], 'links that leave')).toEqual(['ab', 'af']);
+  expect(chosen(['c'], 'links that arrive')).toEqual(['bc']);
+  expect(chosen(['b'], 'branch')).toEqual(['b', 'c', 'bc']);
+  expect(chosen(['ab'], 'same looks')).toEqual(['ab', 'af']);
+  expect(chosen(['a'], 'same kind')).toEqual(['a', 'b', 'c', 'far']);
+});
+
+test('folded away, a branch is out of sight with its links and counted', () => {
+  const folded = after(heap, toggleFold(heap, ['b']));
+  const { hidden, counts } = foldedOf(folded);
+  expect([[...hidden], [...counts]]).toEqual([['c'], [['b', 1]]]);
+  expect(mapWithout(folded, hidden).links.map(({ id }) => id)).toEqual(['ab', 'af']);
+  expect(after(folded, unfoldAll(folded)).topics.some((one) => one.folded)).toBe(false);
+  expect(toggleFold(heap, ['c'])).toMatchObject({ code: 'nothingToFold' });
+  expect(mapWithout(heap, foldedOf(heap).hidden)).toBe(heap);
+});
+
+test('groups move as one, a topic is in one at most, and regions are named', () => {
+  const make = maker();
+  const grouped = after(heap, makeGroup(heap, ['a', 'b'], make));
+  expect(withGroups(grouped, ['b']).sort()).toEqual(['a', 'b']);
+  const again = after(grouped, makeGroup(grouped, ['b', 'c'], make));
+  expect(again.groups.map(({ topics }) => topics)).toEqual([['b', 'c']]);
+  expect(after(again, ungroup(again, ['c'])).groups).toEqual([]);
+  const region = after(heap, makeRegion(heap, ['c', 'a'], ' Spans ', make));
+  expect(region.regions).toMatchObject([{ topics: ['a', 'c'], title: 'Spans' }]);
+  const { id } = region.regions[0]!;
+  expect(after(region, setRegion(region, id, { title: 'Ways' })).regions[0]!.title).toBe('Ways');
+  expect(setRegion(heap, id, {})).toMatchObject({ code: 'regionGone' });
+});
+
+test('the one move that takes most crossings away does', () => {
+  const crossed = mapOf(
+    [
+      topic('p', { x: 0, y: 0 }),
+      topic('q', { x: 600, y: 600 }),
+      topic('r', { x: 600, y: 0 }),
+      topic('s', { x: 0, y: 600 }),
+    ],
+    [link('p', 'q'), link('r', 's')],
+  );
+  const all = new Set(['p', 'q', 'r', 's']);
+  expect(new CrossingCounter(crossed, legend).of(all)).toBe(1);
+  expect(new CrossingCounter(after(crossed, uncross(crossed, legend)), legend).of(all)).toBe(0);
+  expect(uncross(heap, legend)).toMatchObject({ code: 'noBetterPlace' });
+});
