@@ -111,6 +111,8 @@ export { foldedOf, mapWithout, toggleFold, unfoldAll } from './commands/fold.js'
 export type { Folded } from './commands/fold.js';
 export { CrossingCounter, uncross } from './commands/uncross.js';
 export { goBackTo } from './commands/go-back.js';
+export { snapStep } from './commands/snap.js';
+export type { Guide } from './commands/snap.js';
 export { chooseBy, CHOICES } from './commands/choose.js';
 export type { Choice } from './commands/choose.js';
 export { asItsKind, askToComplete, copyLooks, isFixed, setLinkKind, setLooks, setTopicKind } from './commands/looks.js';

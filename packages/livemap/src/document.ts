@@ -85,7 +85,8 @@ function setField(member: Y.Map<unknown>, field: string, value: unknown): void {
 }
 
 function rewrite(text: Y.Text, wanted: string): void {
-  const now = text.toString();
+  // A text without embedded marks is one run of words.
+  const now = text.toJSON();
   let start = 0;
   while (start < now.length && start < wanted.length && now[start] === wanted[start]) start++;
   let end = 0;

@@ -156,3 +156,20 @@ test('two tabs that edit at once and meet in any order have the same map', () =>
     { numRuns: 60 },
   );
 });
+
+test('what two write in one note at a time is both kept, and one undo takes back one’s own', () => {
+  const one = tab('one', filled());
+  const id = add(one, 'Arch');
+  const note = (live: LiveMap, words: string): void =>
+    live.apply([{ do: 'set', in: 'topics', id, fields: { note: words } }]);
+  note(one, 'An arch pushes.');
+  const other = tab('other', one.doc);
+  note(one, 'Every arch pushes.');
+  note(other, 'An arch pushes outward.');
+  sync(one, other);
+  const noteOf = (live: LiveMap) => live.snapshot.topics.find((topic) => topic.id === id)!.note;
+  expect(noteOf(one)).toBe('Every arch pushes outward.');
+  expect(noteOf(other)).toBe(noteOf(one));
+  other.undo();
+  expect(noteOf(other)).toBe('Every arch pushes.');
+});

@@ -1,11 +1,23 @@
 import '@xyflow/react/dist/base.css';
 import './canvas.css';
-import { branchOf, drawnBox, drawnMarks, dropTarget, markAt, markBoxes, withGroups } from '@ichnograph/core';
+import {
+  branchOf,
+  CrossingCounter,
+  drawnBox,
+  drawnMarks,
+  dropTarget,
+  markAt,
+  markBoxes,
+  snapStep,
+  topicStyle,
+  withGroups,
+} from '@ichnograph/core';
 import type { Legend, Topic, TopicMap } from '@ichnograph/core';
 import {
   Background,
   BackgroundVariant,
   ConnectionMode,
+  MiniMap,
   ReactFlow,
   SelectionMode,
   useReactFlow,
@@ -57,6 +69,10 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   gathering?: boolean;
   /** where topics stood before they were laid out anew: they are seen to go from there */
   glide?: ReadonlyMap<string, Spot> | null;
+  /** whose words are hidden until they are pointed at or chosen */
+  blank?: 'topics' | 'phrases' | null;
+  /** whether a small overview shows where on the map one is */
+  overview?: boolean;
   /** text that is pasted, and text to be copied or cut, while the canvas has the focus */
   clipboard?: { onPaste: (text: string) => void; onCopy: () => string; onCut: () => string } | undefined;
   onSelect: (ids: readonly string[]) => void;
@@ -123,6 +139,8 @@ export function Canvas({
   padding = FREE,
   gathering = false,
   glide = null,
+  blank = null,
+  overview = false,
   clipboard,
   onSelect,
   onHover,
@@ -141,11 +159,13 @@ export function Canvas({
   const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
   const [lifted, setLifted] = useState<Lift | null>(null);
   const layer = useRef<LiftedHandle>(null);
+  const [crossings, setCrossings] = useState<{ were: number; are: number } | null>(null);
+  const counting = useRef<Counting | null>(null);
   const [drop, setDrop] = useState<{ text: string; target: Topic } | null>(null);
   const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
   const settled = useFit(fitKey, shown, padding);
   /** what is dragged, where it was when it was grasped (another person may move it meanwhile), and all that goes with it */
-  const grasped = useRef<Grasped>({ id: '', at: { x: 0, y: 0 }, carried: [] });
+  const grasped = useRef<Grasped>({ id: '', at: { x: 0, y: 0 }, step: { x: 0, y: 0 }, carried: [] });
   useGlide(glide, map, setMoved);
 
   const select = (changes: readonly (NodeChange<TopicNode> | EdgeChange<LinkEdge>)[]): void => {
@@ -174,14 +194,38 @@ export function Canvas({
     const change = changes.find((one) => one.type === 'position' && one.id === id);
     if (change?.type !== 'position' || !change.position || !gestures) return;
     const step = { x: change.position.x - at.x, y: change.position.y - at.y };
-    if (!lifted) setLifted(lift(map, new Set(carried.map((topic) => topic.id))));
-    layer.current?.to(step);
+    const ids = new Set(carried.map((topic) => topic.id));
+    if (!lifted) setLifted(lift(map, ids));
+    const snapped = snapStep(map, ids, step, SNAP / flow.getZoom());
+    grasped.current.step = snapped.step;
+    layer.current?.to(snapped.step, snapped.guides);
+    countCrossings(ids, snapped.step);
+  };
+  /** How many crossings the links in the hand make, where that is soon counted. */
+  const countCrossings = (ids: ReadonlySet<string>, step: Spot): void => {
+    if (map.links.length > MOST_COUNTED || performance.now() - (counting.current?.at ?? 0) < COUNT_EVERY_MS) return;
+    if (!counting.current) {
+      const counter = new CrossingCounter(map, shown.legend);
+      counting.current = { counter, were: counter.of(ids), at: 0 };
+    }
+    const { counter, were } = counting.current;
+    const places = new Map(
+      map.topics.flatMap(({ id, x, y }) => (ids.has(id) ? [[id, { x: x + step.x, y: y + step.y }] as const] : [])),
+    );
+    const are = counter.of(ids, places);
+    setCrossings((before) => (before?.are === are && before.were === were ? before : { were, are }));
+    counting.current.at = performance.now();
   };
   const grasp = (event: { altKey: boolean }, node: TopicNode, dragged: readonly TopicNode[]): void => {
     const ids = dragged.map((one) => one.id);
     const all = new Set(withGroups(map, event.altKey ? branchOf(map, ids) : ids));
     const { x, y } = node.data.topic;
-    grasped.current = { id: node.id, at: { x, y }, carried: map.topics.filter((topic) => all.has(topic.id)) };
+    grasped.current = {
+      id: node.id,
+      at: { x, y },
+      step: { x: 0, y: 0 },
+      carried: map.topics.filter((topic) => all.has(topic.id)),
+    };
   };
   /** The topic under the hand, if what is dragged is one topic, alone or with its branch, that can hang there. */
   const under = (event: MouseEvent | TouchEvent): Topic | null => {
@@ -194,12 +238,13 @@ export function Canvas({
     return dropTarget(map, [...held, ...branchOf(map, [id])], at) ?? null;
   };
   const letGo = (event: unknown, node: TopicNode): void => {
-    const { at, carried } = grasped.current;
-    const step = { x: node.position.x - at.x, y: node.position.y - at.y };
+    const { at, step, carried } = grasped.current;
     const target = under(event as MouseEvent);
     setLifted(null);
     setDrop(null);
-    grasped.current = { id: '', at, carried: [] };
+    grasped.current = { id: '', at, step: { x: 0, y: 0 }, carried: [] };
+    counting.current = null;
+    setCrossings(null);
     if (Math.hypot(step.x, step.y) * flow.getZoom() < LEAST_DRAG) return;
     if (target) gestures?.onHang(node.id, target.id);
     else
@@ -250,6 +295,7 @@ export function Canvas({
       id="canvas"
       data-testid="canvas"
       data-focus-home
+      data-blank={blank ?? undefined}
       data-lifting={lifted ? '' : undefined}
       onKeyDown={onKey}
       onPaste={(event) => {
@@ -320,9 +366,27 @@ export function Canvas({
           {overlay}
           {drop && <DropRing target={drop.target} />}
         </ViewportPortal>
+        {overview && (
+          <MiniMap
+            pannable
+            zoomable
+            ariaLabel="Overview of the map"
+            nodeColor={({ data }: TopicNode) => topicStyle(data.topic, data.legend).fill}
+            nodeStrokeColor="#4d5867"
+            nodeStrokeWidth={6}
+            nodeBorderRadius={0}
+            bgColor="#fbfbf8"
+            maskColor="rgb(22 32 46 / 0.12)"
+            className="!m-3 border border-rule"
+          />
+        )}
         <MarkScale host={host} />
       </ReactFlow>
-      {drop && <DropWords {...drop} />}
+      {drop ? (
+        <DropWords {...drop} />
+      ) : (
+        crossings && (crossings.were > 0 || crossings.are > 0) && <Crossings {...crossings} />
+      )}
       {children}
     </div>
   );
@@ -335,9 +399,21 @@ function taken(event: ClipboardEvent): DataTransfer {
   return event.clipboardData;
 }
 
+/** Screen pixels within which what is dragged is drawn into line. */
+const SNAP = 6;
+/** On a map of more links crossings are not counted while a hand moves, and never oftener than this. */
+const [MOST_COUNTED, COUNT_EVERY_MS] = [300, 100];
+interface Counting {
+  counter: CrossingCounter;
+  were: number;
+  at: number;
+}
+
 interface Grasped {
   id: string;
   at: Spot;
+  /** how far it has gone */
+  step: Spot;
   carried: readonly Topic[];
 }
 
@@ -363,6 +439,18 @@ function DropWords({ text, target }: { text: string; target: Topic }) {
       className="words pointer-events-none absolute left-1/2 top-3 z-30 max-w-[90%] -translate-x-1/2 border border-action bg-paper px-2.5 py-1"
     >
       Let go to hang “{text}” from “{target.text}”
+    </p>
+  );
+}
+
+function Crossings({ were, are }: { were: number; are: number }) {
+  return (
+    <p
+      data-testid="crossings"
+      className={`pointer-events-none absolute left-1/2 top-3 z-30 -translate-x-1/2 border bg-paper px-2.5 py-1 ${are > were ? 'border-madder' : are < were ? 'border-action' : 'border-rule'}`}
+    >
+      {are === 0 ? 'No crossing' : are === 1 ? '1 crossing' : `${are} crossings`}
+      {are !== were && <span className="text-quiet"> · {were} before</span>}
     </p>
   );
 }

@@ -18,5 +18,6 @@ export { MapFoot } from './map-foot';
 export { Margin, useMarginWidth } from './margin';
 export { ARROW_KEYS, goTo, isOnCanvas, nextLink, selectAloud } from './canvas-walk';
 export { SentencesView } from './sentences-view';
+export { flagSteps, nextStep } from './flag-walk';
 export { useEvidence } from './use-evidence';
 export { FREE, useShow } from './view';

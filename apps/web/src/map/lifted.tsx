@@ -1,5 +1,5 @@
 import { drawLink, drawMark } from '@ichnograph/core';
-import type { Legend, Link, Topic, TopicMap } from '@ichnograph/core';
+import type { Guide, Legend, Link, Topic, TopicMap } from '@ichnograph/core';
 import { memo, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import { Shapes } from './drawing';
@@ -27,8 +27,8 @@ export function lift({ topics, links }: TopicMap, ids: ReadonlySet<string>): Lif
 }
 
 export interface LiftedHandle {
-  /** moves all of it; canvas units from where it was */
-  to: (step: Step) => void;
+  /** moves all of it, canvas units from where it was, and shows with what it is in line */
+  to: (step: Step, guides: readonly Guide[]) => void;
 }
 
 /**
@@ -50,19 +50,23 @@ export function Lifted({
 }) {
   const layer = useRef<HTMLDivElement>(null);
   const [step, setStep] = useState<Step>({ x: 0, y: 0 });
+  const [guides, setGuides] = useState<readonly Guide[]>([]);
+  const inLine = useRef<readonly Guide[]>([]);
   const frame = useRef(0);
   const newest = useRef<Step>({ x: 0, y: 0 });
   useImperativeHandle(
     handle,
     () => ({
-      to: (next) => {
+      to: (next, along) => {
         newest.current = next;
+        inLine.current = along;
         // However often the hand tells where it is, once a frame is drawn.
         frame.current ||= requestAnimationFrame(() => {
           frame.current = 0;
           const { x, y } = newest.current;
           if (layer.current) layer.current.style.transform = `translate(${x}px, ${y}px)`;
           if (lifted.leading.length > 0) setStep(newest.current);
+          setGuides((shown) => (shown.length === 0 && inLine.current.length === 0 ? shown : inLine.current));
         });
       },
     }),
@@ -91,6 +95,15 @@ export function Lifted({
         height="1"
         className="pointer-events-none absolute z-[996] overflow-visible will-change-transform"
       >
+        {guides.map(({ along, at, from, to }) => (
+          <path
+            key={along}
+            d={along === 'x' ? `M${at} ${from - 12}V${to + 12}` : `M${from - 12} ${at}H${to + 12}`}
+            stroke="#1f6f63"
+            strokeDasharray="3 3"
+            fill="none"
+          />
+        ))}
         {lifted.leading.map((link) => (
           <LinkShapes key={link.id} link={link} from={at(link.from)} to={at(link.to)} legend={legend} />
         ))}

@@ -1,4 +1,4 @@
-import { effectiveKind, isBlank, propositionOf } from '@ichnograph/core';
+import { effectiveKind, isBlank, linkStyle, propositionOf } from '@ichnograph/core';
 import type { Assignment, TopicMap } from '@ichnograph/core';
 
 /** What says which kind a thing has: in free style that is read off its looks. */
@@ -20,18 +20,29 @@ export function Reading({
   if (link) {
     const [from, to] = [link.from, link.to].map((end) => map.topics.find((one) => one.id === end)!);
     const read = propositionOf(phrase === undefined ? link : { ...link, phrase }, from!, to!, ruled.legend);
-    return <ReadSentence {...read} />;
+    // Both ways it is two sentences, and each must be true.
+    return linkStyle(link, ruled.legend).arrow === 'both' ? (
+      <>
+        <ReadSentence {...read} />
+        <ReadSentence from={read.to} phrase={read.phrase} to={read.from} />
+      </>
+    ) : (
+      <ReadSentence {...read} />
+    );
   }
   const topic = map.topics.find((one) => one.id === id);
   if (!topic) return null;
-  const count = map.links.filter(({ from, to }) => from === topic.id || to === topic.id).length;
+  const [into, out] = [
+    map.links.filter(({ to }) => to === topic.id),
+    map.links.filter(({ from }) => from === topic.id),
+  ];
   const kind = effectiveKind(topic, ruled)?.name;
   return (
     <>
       <span className="truncate font-semibold">{isBlank(topic.text) ? '…' : topic.text}</span>
       <span className="shrink-0 text-quiet">
         {kind && `${kind} · `}
-        {count === 1 ? '1 link' : `${count} links`}
+        {into.length} in, {out.length} out
       </span>
     </>
   );

@@ -2,9 +2,10 @@ import { isStructural } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
 import { createContext, useContext } from 'react';
 import type { KeyboardEvent } from 'react';
-import { nextLink, selectAloud } from '../map';
+import { announce } from '../app/announcer';
+import { flagSteps, nextLink, nextStep, selectAloud } from '../map';
 import { useEditorState } from './editor';
-import type { EditorState } from './editor';
+import type { Editor, EditorState } from './editor';
 import { ARRANGING, CHOOSING, HANGING } from './arranging';
 import { act } from './command';
 import type { Command, DeskHand } from './command';
@@ -114,6 +115,22 @@ const LOOKING: readonly Command[] = [
       editor.actions.seek(editor.store.getState().sought ?? '');
     },
   },
+  flagged('next-flag', 'Go to the next thing that is flagged', 'Alt+F', 1),
+  flagged('flag-before', 'Go to the flagged thing before', 'Alt+Shift+F', -1),
+  {
+    id: 'alone',
+    name: 'Look at its branch alone, or at everything again',
+    keys: ['Alt+L'],
+    where: 'canvas',
+    run: ({ editor, fit }) => {
+      const { alone, selection } = editor.store.getState();
+      editor.actions.showAlone(alone === null ? (selection[0] ?? null) : null);
+      requestAnimationFrame(fit);
+    },
+  },
+  looking('overview', 'Show or hide the overview', (a) => a.toggleOverview()),
+  looking('blank-topics', 'Hide the words of topics, to test yourself', (a) => a.toggleBlank('topics')),
+  looking('blank-phrases', 'Hide the words of links, to test yourself', (a) => a.toggleBlank('phrases')),
   { id: 'fit', name: 'Show the whole map', keys: [], where: 'page', run: ({ fit }) => fit() },
   { id: 'map', name: 'Show the map', keys: [], where: 'page', run: ({ show }) => show('Map') },
   { id: 'sentences', name: 'Show the sentences', keys: [], where: 'page', run: ({ show }) => show('Sentences') },
@@ -128,6 +145,31 @@ const LOOKING: readonly Command[] = [
   { id: 'keys', name: 'Show the keys of this page', keys: ['?'], where: 'page', run: ({ show }) => show('keys') },
   { id: 'palette', name: 'Find a command', keys: ['Mod+K'], where: 'page', run: ({ show }) => show('palette') },
 ];
+
+function looking(id: string, name: string, run: (actions: Editor['actions']) => void): Command {
+  return { id, name, keys: [], where: 'page', run: ({ editor }) => run(editor.actions) };
+}
+
+/** From one flagged thing to the next, through all requirements in the order of their numbers. */
+function flagged(id: string, name: string, key: string, by: 1 | -1): Command {
+  return {
+    id,
+    name,
+    keys: [key],
+    where: 'page',
+    can: ({ report }) => report !== null,
+    run: ({ editor: { store, actions }, go }) => {
+      const { report, requirement, selection } = store.getState();
+      const steps = flagSteps(report!);
+      const now = steps.find((step) => step.requirement === requirement && step.mark === selection[0]) ?? null;
+      const next = nextStep(steps, now, by);
+      if (!next) return announce('Nothing is flagged.');
+      actions.showRequirement(next.requirement);
+      go([next.mark]);
+      announce(next.words);
+    },
+  };
+}
 
 /** A kind by its place in the legend: of what is selected, else of the next mark. */
 function kindCommands({ legend }: Assignment): Command[] {

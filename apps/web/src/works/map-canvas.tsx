@@ -1,11 +1,12 @@
 import type { WorkDetail } from '@ichnograph/contract';
-import { foldedOf, mapWithout } from '@ichnograph/core';
+import { branchOf, foldedOf, mapWithout } from '@ichnograph/core';
 import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
 import { useEffect, useMemo, useState } from 'react';
 import type { RefObject } from 'react';
 import { useComments } from '../app/queries';
-import { Canvas, CommentCard, FREE, Margin, useEvidence, useMarginWidth } from '../map';
+import { Canvas, CommentCard, FREE, Margin, useEvidence, useMarginWidth, useShow } from '../map';
 import type { Gestures } from '../map';
+import { Button } from '../ui/button';
 import { inSight } from './checks-panel';
 import { onCanvasKey } from './canvas-keys';
 import { useCommands } from './commands';
@@ -49,7 +50,14 @@ export function MapCanvas({ detail, open, host }: Props) {
     requirement,
   );
   const folded = useMemo(() => foldedOf(map), [map]);
-  const shown = useMemo(() => mapWithout(map, folded.hidden), [map, folded]);
+  const alone = useEditorState((state) => state.alone);
+  const blank = useEditorState((state) => state.blank);
+  const overview = useEditorState((state) => state.overview);
+  const shown = useMemo(() => {
+    const branch = alone !== null && map.topics.some(({ id }) => id === alone) ? new Set(branchOf(map, [alone])) : null;
+    const others = branch ? map.topics.flatMap(({ id }) => (branch.has(id) ? [] : [id])) : [];
+    return mapWithout(map, others.length > 0 ? new Set([...folded.hidden, ...others]) : folded.hidden);
+  }, [map, folded, alone]);
   const remarks = useRemarks(detail);
   const margin = useMarginWidth(remarks.length);
   const [comment, chooseComment] = useState<string | null>(null);
@@ -66,11 +74,13 @@ export function MapCanvas({ detail, open, host }: Props) {
     [actions],
   );
   useInView(typing);
+  const bringIn = useBringIn(host);
   const clipboard = {
     // What was copied here comes back as it was; text from elsewhere becomes topics.
     onPaste: (text: string): void => {
       if (text !== '' && !actions.isCopied(text)) actions.gatherText(text, desk.centre());
       else actions.paste(text === '' ? undefined : text);
+      bringIn();
     },
     onCopy: actions.copy,
     onCut: (): string => {
@@ -91,6 +101,8 @@ export function MapCanvas({ detail, open, host }: Props) {
       padding={{ ...FREE, right: FREE.right + margin }}
       gathering={gathering}
       glide={glide}
+      blank={blank}
+      overview={overview}
       fitKey={detail.id}
       hostRef={host}
       clipboard={detail.mayEdit ? clipboard : undefined}
@@ -120,6 +132,7 @@ export function MapCanvas({ detail, open, host }: Props) {
       }
     >
       <LeaderCard />
+      <AloneNote />
       <NoteCard />
       <FindBar host={host} />
       <Margin
@@ -140,12 +153,55 @@ export function MapCanvas({ detail, open, host }: Props) {
   );
 }
 
+/** That only a part of the map is shown, and the way back to all of it. */
+function AloneNote() {
+  const { actions } = useEditor();
+  const alone = useEditorState(({ map, alone: id }) => map.topics.find((one) => one.id === id)?.text);
+  const blank = useEditorState((state) => state.blank);
+  if (alone === undefined && blank === null) return null;
+  return (
+    <div className="card absolute left-3 top-3 z-20 flex items-center gap-3 px-2.5 py-1.5 text-sm">
+      <p className="words">
+        {alone === undefined
+          ? `The words of ${blank === 'topics' ? 'topics' : 'links'} are hidden until you point at them.`
+          : `Only what hangs from “${alone}” is shown.`}
+      </p>
+      <Button small onClick={() => (alone === undefined ? actions.toggleBlank(blank!) : actions.showAlone(null))}>
+        Show everything
+      </Button>
+    </div>
+  );
+}
+
 /** The remarks on what came back last: while one revises they belong beside the map. */
 function useRemarks(detail: WorkDetail) {
   const back = detail.submissions.find(({ returnedAt }) => returnedAt !== null);
   return useComments(back?.id ?? null).data ?? NO_REMARKS;
 }
 const NO_REMARKS: never[] = [];
+
+/** Shows what is chosen, if some of it is out of sight: what has just been pasted. */
+function useBringIn(host: RefObject<HTMLDivElement | null>): () => void {
+  const { store, assignment } = useEditor();
+  const flow = useReactFlow();
+  const { showMarks } = useShow();
+  return () => {
+    const { map, selection } = store.getState();
+    const box = host.current?.getBoundingClientRect();
+    if (!box) return;
+    const isOut = map.topics
+      .filter(({ id }) => selection.includes(id))
+      .some((topic) => {
+        const { x, y } = flow.flowToScreenPosition({ x: topic.x, y: topic.y });
+        return x < box.left + 60 || x > box.right - 60 || y < box.top + 30 || y > box.bottom - 30;
+      });
+    if (isOut)
+      showMarks(map, assignment.legend, selection, {
+        padding: { top: 90, right: 90, bottom: 90, left: 90 },
+        duration: 200,
+      });
+  };
+}
 
 /** Brings what is being typed into view, by the least movement. */
 function useInView(typing: Typing | null): void {

@@ -113,18 +113,6 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     const box = host.current!.getBoundingClientRect();
     return flow.screenToFlowPosition({ x: box.x + box.width / 2, y: box.y + box.height / 2 });
   };
-  const desk: DeskHand = {
-    editor,
-    mayEdit,
-    mayHandIn,
-    centre,
-    leaveCanvas: () => document.getElementById('map-foot')?.focus({ preventScroll: true }),
-    fit: () => show(drawnBox(editor.store.getState().map, legend)),
-    show: (what) => (what === 'Map' || what === 'Sentences' ? setView(what) : setShown(what)),
-  };
-  const commands = useMemo(() => commandsFor(assignment, { mayEdit, mayHandIn }), [assignment, mayEdit, mayHandIn]);
-  usePageKeys(commands, desk);
-  useKeptTyping(detail.id);
   const go = (ids: readonly string[]): void => {
     setView('Map');
     actions.select(ids);
@@ -136,6 +124,19 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     );
     focusCanvas();
   };
+  const desk: DeskHand = {
+    editor,
+    mayEdit,
+    mayHandIn,
+    centre,
+    leaveCanvas: () => document.getElementById('map-foot')?.focus({ preventScroll: true }),
+    go,
+    fit: () => show(drawnBox(editor.store.getState().map, legend)),
+    show: (what) => (what === 'Map' || what === 'Sentences' ? setView(what) : setShown(what)),
+  };
+  const commands = useMemo(() => commandsFor(assignment, { mayEdit, mayHandIn }), [assignment, mayEdit, mayHandIn]);
+  usePageKeys(commands, desk);
+  useKeptTyping(detail.id);
   const dropped = ({ active, activatorEvent, delta }: DragEndEvent): void => {
     setCarried(null);
     const from =

@@ -245,6 +245,7 @@ describe('keys on the canvas', () => {
     mayHandIn: mayEdit,
     centre: () => ({ x: 1, y: 2 }),
     leaveCanvas: () => undefined,
+    go: () => undefined,
     fit: () => undefined,
     show: () => undefined,
   });

@@ -41,6 +41,11 @@ export interface EditorState {
   about: boolean;
   /** the region whose dialog is open, or a new one */
   region: string | null;
+  /** the topic whose branch alone is shown */
+  alone: string | null;
+  /** whose words are hidden, to test oneself */
+  blank: 'topics' | 'phrases' | null;
+  overview: boolean;
   /** words that are looked for on the map; null when nothing is */
   sought: string | null;
   /** whether the next key says how to arrange */
