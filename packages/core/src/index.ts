@@ -76,7 +76,17 @@ export type {
 } from './requirements/types.js';
 export { english } from './wording/catalogue.js';
 export type { Catalogue } from './wording/catalogue.js';
-export { labelOf, outlineSentence, reasonOf, requirementParts, requirementSentence, say } from './wording/say.js';
+export { lookAgain, pointsOnPaper } from './advice/look-again.js';
+export type { LookAgain } from './advice/look-again.js';
+export {
+  labelOf,
+  lookAgainSentence,
+  outlineSentence,
+  reasonOf,
+  requirementParts,
+  requirementSentence,
+  say,
+} from './wording/say.js';
 export type { SentencePart } from './wording/say.js';
 export { reportFile } from './wording/report-file.js';
 export type { ReportFile } from './wording/report-file.js';

@@ -64,6 +64,8 @@ export const ARRANGING: readonly Command[] = [
   ...TIDY.map(([way, letter, name]) => arranging(`tidy-${way}`, letter, name, isMap, (a) => void a.tidy(way))),
   arranging('row', 'R', 'Set in a row', several, (a) => a.setInRow('x')),
   arranging('stack', 'S', 'Stack', several, (a) => a.setInRow('y')),
+  arranging('wider', '+', 'Space them wider', several, (a) => a.space(1)),
+  arranging('closer', '-', 'Space them closer', several, (a) => a.space(-1)),
   ...LINES.map(([edge, letter, name]) => arranging(`line-${edge}`, letter, name, several, (a) => a.lineUp(edge))),
   arranging('same-width', 'W', 'Make as wide as the widest', several, (a) => a.sameSize('width')),
   arranging('same-height', 'H', 'Make as high as the highest', several, (a) => a.sameSize('height')),

@@ -1,4 +1,4 @@
-import { kindOfTopic, normalForm } from '@ichnograph/core';
+import { effectiveKind, kindOfTopic, normalForm } from '@ichnograph/core';
 import type { Chip, Legend } from '@ichnograph/core';
 import { useDraggable } from '@dnd-kit/core';
 import { MessageSquareText, X } from 'lucide-react';
@@ -53,6 +53,7 @@ export function BankPanel({
           actions.addToBank(pasted);
         }}
       />
+      <OwnTopics />
       {chips.length > MANY && (
         <input
           type="search"
@@ -75,6 +76,25 @@ export function BankPanel({
         ))}
       </ul>
     </section>
+  );
+}
+
+/** How many topics of one's own there are, and what the teacher says to that. */
+function OwnTopics() {
+  const { assignment, own } = useEditor();
+  const { mostOwnTopics: most, gatheringHint: hint } = assignment.drawing ?? {};
+  const count = useEditorState(
+    ({ map }) => map.topics.filter((topic) => effectiveKind(topic, assignment)?.givenBy === 'student').length,
+  );
+  if (own || (most === undefined && hint === undefined && count === 0)) return null;
+  const isOver = most !== undefined && count > most;
+  return (
+    <p className={`mb-2 text-sm ${isOver ? 'text-ochre' : 'text-quiet'}`}>
+      {hint && <span className="words block">{hint}</span>}
+      {count === 1 ? '1 topic' : `${count} topics`} of your own
+      {most !== undefined && ` of at most ${most}`}
+      {isOver && '. Which of them say the same?'}
+    </p>
   );
 }
 

@@ -198,6 +198,7 @@ function kindCommands({ legend }: Assignment): Command[] {
 
 /** Every command of the map page, in the order in which the palette lists them. */
 export function commandsFor(assignment: Assignment, { mayEdit, mayHandIn }: Pick<DeskHand, 'mayEdit' | 'mayHandIn'>) {
+  const mayTidy = assignment.drawing?.tidy !== false;
   const handIn: Command = {
     id: 'hand-in',
     name: 'Hand in …',
@@ -213,7 +214,7 @@ export function commandsFor(assignment: Assignment, { mayEdit, mayHandIn }: Pick
     ...kindCommands(assignment),
     ...LOOKING,
     ...(mayHandIn ? [handIn] : []),
-  ].filter(({ edits }) => mayEdit || !edits);
+  ].filter(({ id, edits }) => (mayEdit || !edits) && (mayTidy || !id.startsWith('tidy-')));
 }
 
 /** Keys that are held together, in one order and one spelling: `Mod` is Ctrl, or ⌘ on a Mac. */

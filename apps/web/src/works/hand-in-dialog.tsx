@@ -1,6 +1,6 @@
 import type { SubmissionDetail, WorkDetail } from '@ichnograph/contract';
-import { numbered, say } from '@ichnograph/core';
-import { useState } from 'react';
+import { lookAgain, lookAgainSentence, numbered, say } from '@ichnograph/core';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { announce } from '../app/announcer';
@@ -24,11 +24,14 @@ export function HandInDialog({
   open: { work },
   shown,
   onShow,
+  onGo,
 }: {
   detail: WorkDetail;
   open: OpenWork;
   shown: boolean;
   onShow: (shown: boolean) => void;
+  /** leads to things on the map */
+  onGo: (ids: readonly string[]) => void;
 }) {
   const navigate = useNavigate();
   const zone = useTimeZone();
@@ -92,6 +95,7 @@ export function HandInDialog({
           </ul>
         </div>
       )}
+      <LookAgainList onGo={onGo} />
       <label className="mb-4 block">
         <span className="mb-1 block font-semibold">A note to your teacher</span>
         <textarea
@@ -126,5 +130,30 @@ export function HandInDialog({
         </Button>
       </div>
     </Dialog>
+  );
+}
+
+/** What is worth another look whatever was asked for; a press leads there. */
+function LookAgainList({ onGo }: { onGo: (ids: readonly string[]) => void }) {
+  const { assignment } = useEditor();
+  const map = useEditorState((state) => state.map);
+  const found = useMemo(() => lookAgain(map, assignment), [map, assignment]);
+  if (found.length === 0) return null;
+  return (
+    <section aria-label="Look again" className="mb-4">
+      <h3 className="mb-1 font-semibold">Look again</h3>
+      <ul className="grid gap-1">
+        {found.map((one) => (
+          <li key={one.code} className="flex items-baseline justify-between gap-3">
+            <span className="words min-w-0">{lookAgainSentence(one)}</span>
+            {one.marks.length > 0 && (
+              <Button small look="quiet" onClick={() => onGo(one.marks)}>
+                Show
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

@@ -289,6 +289,10 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           open={open}
           shown={shown === 'hand in'}
           onShow={(is) => setShown(is ? 'hand in' : null)}
+          onGo={(ids) => {
+            setShown(null);
+            go(ids);
+          }}
         />
         <LinkDialog onClosed={focusWork} />
         <RegionDialog onClosed={focusWork} />

@@ -1,15 +1,23 @@
 import fc from 'fast-check';
 import { understood } from '../formats/problems.js';
 import { readMap, writeMap } from '../formats/map-file.js';
-import { applyChanges } from '../map/changes.js';
+import { tidyMap } from '../tidy/tidy.js';
+import { applyChanges, done } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import { reasonOf } from '../wording/say.js';
 import { mend } from '../marks/mend.js';
 import type { TopicMap } from '../map/types.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
-import { addLink, setPhrase, turnLinks } from './links.js';
+import { lineUp, makeRoom, moveClear, sameSize, setInRow, setLayer, stretchRow } from './arrange.js';
+import { cutLoose, hangFrom } from './branches.js';
+import { addWebAddress, setNote, setSequence, toggleMark } from './enrich.js';
+import { toggleFold } from './fold.js';
+import { goBackTo } from './go-back.js';
+import { makeGroup, makeRegion, ungroup } from './together.js';
+import { uncross } from './uncross.js';
+import { addLink, bendLink, linkAll, reattach, setPhrase, turnLinks } from './links.js';
 import { asItsKind, setLinkKind, setLooks, setTopicKind } from './looks.js';
-import { addTopic, growTopic, moveTopics, resizeTopic, setText } from './topics.js';
+import { addTopic, growTopic, moveTopics, resizeTopic, setText, splitLink } from './topics.js';
 import { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './whole-map.js';
 
 /** A hand that does anything at all, in any order: whatever a command lets through must leave a whole map. */
@@ -121,6 +129,38 @@ const act: fc.Arbitrary<Act> = fc.oneof(
       (map, make) =>
         addToBank(map, words, rules, make),
   ),
+  fc.tuple(picks, fc.nat(9), text, far, fc.nat(23)).map(([ns, n, words, far_, which]): Act => {
+    return (map, make) => {
+      const [ids, one] = [idsOf(map, ns), oneOf(map, n)];
+      const acts: (() => Outcome)[] = [
+        () => setInRow(map, ids, 'x'),
+        () => stretchRow(map, ids, 'y', far_),
+        () => lineUp(map, ids, 'right'),
+        () => sameSize(map, ids, 'both', legend),
+        () => setLayer(map, ids, 'front', legend),
+        () => makeRoom(map, 'x', 10, far_),
+        () => moveClear(map, ids),
+        () => cutLoose(map, ids),
+        () => hangFrom(map, { id: one, from: ids[0] ?? 'gone', linkKind: null }, make),
+        () => reattach(map, one, 'to', ids[0] ?? 'gone'),
+        () => linkAll(map, { ids, one, way: 'from one', kind: 'says' }, make),
+        () => bendLink(map, one, { bend: far_, phraseAt: 0.3 }, rules),
+        () => splitLink(map, one, { text: words, kind: null }, make, legend),
+        () => makeRegion(map, ids, words, make),
+        () => makeGroup(map, ids, make),
+        () => ungroup(map, ids),
+        () => toggleFold(map, ids),
+        () => setNote(map, one, words),
+        () => addWebAddress(map, one, `example.org/${words}`, words),
+        () => setSequence(map, one, far_, words),
+        () => toggleMark(map, ids, 'done'),
+        () => uncross(map, legend),
+        () => done(...tidyMap(map, { way: 'outward' }, legend)),
+        () => goBackTo(map, start),
+      ];
+      return acts[which]!();
+    };
+  }),
 );
 
 test('whatever a hand does in whatever order, the map stays whole, and what is refused is refused in a sentence', () => {

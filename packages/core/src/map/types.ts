@@ -252,6 +252,19 @@ const MARKS = record({
   whileWorking: oneOf(['points', 'states', 'nothing']),
 });
 
+/** What students are given to draw with; left out, everything, and as many topics as they like. */
+const DRAWING = record(
+  {},
+  {
+    /** false: nobody lays the map out but the student's own hand */
+    tidy: boolean,
+    /** how many topics of their own students are to make at most: said, not enforced */
+    mostOwnTopics: number({ least: 1, most: LIMITS.topics }),
+    /** what helps to gather them */
+    gatheringHint: text(500),
+  },
+);
+
 /** An assignment as its file has it. Its maps are read by the reader of maps. */
 export const ASSIGNMENT = record(
   {
@@ -267,7 +280,7 @@ export const ASSIGNMENT = record(
     requirements: listOf(REQUIREMENT, { most: 200 }),
     criteria: listOf(CRITERION, { most: 50 }),
   },
-  { looks: oneOf(['open', 'fixed']), root: words, marks: MARKS },
+  { looks: oneOf(['open', 'fixed']), root: words, marks: MARKS, drawing: DRAWING },
 );
 
 export interface Term extends ValueOf<typeof TERM> {}

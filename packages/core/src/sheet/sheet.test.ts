@@ -35,9 +35,15 @@ describe('a sheet', () => {
   });
 
   test('holds all of an assignment but its maps, and gives it back', () => {
-    const other = { ...whole, marks: PLAIN_MARKS, ours: true };
+    const other = { ...whole, marks: PLAIN_MARKS, drawing: { tidy: false, mostOwnTopics: 20 }, ours: true };
     for (const one of [whole, other])
       expect(assignmentOf(sheetOf(one), { starter: one.starter, reference: null })).toEqual(one);
+  });
+  test('says how many topics at most by a number that can be', () => {
+    const { task } = sheetOf(whole);
+    expect(isSheetPart('task', { ...task, drawing: { mostOwnTopics: 25 } })).toBe(true);
+    for (const drawing of [{ mostOwnTopics: 0 }, { mostOwnTopics: '9' }, { tidy: 'no' }])
+      expect([drawing, isSheetPart('task', { ...task, drawing })]).toEqual([drawing, false]);
   });
   test('leaves out what is switched off, guidance, and a map without topics', () => {
     const sheet = sheetOf(whole);

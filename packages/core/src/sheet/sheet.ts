@@ -11,8 +11,8 @@ const { needs, may } = ASSIGNMENT;
 export const SHEET = {
   task: record(
     { title: text(300), focusQuestion: needs.focusQuestion, brief: needs.brief, language: needs.language },
-    /** how a ready-made assignment is meant to be used; for the teacher alone */
-    { guidance: text(20_000) },
+    /** `guidance`: how a ready-made assignment is meant to be used; for the teacher alone */
+    { guidance: text(20_000), drawing: may.drawing },
   ),
   legend: record({ styleMode: needs.styleMode, legend: needs.legend }, { looks: may.looks, root: may.root }),
   terms: record({ terms: needs.terms }),

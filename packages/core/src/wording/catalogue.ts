@@ -1,4 +1,6 @@
 import type { ReasonCode } from '../map/reasons.js';
+import { LOOK_AGAIN } from '../advice/look-again.js';
+import type { LookAgain } from '../advice/look-again.js';
 import { LABELS } from '../evidence/labels.js';
 import type { Label } from '../evidence/labels.js';
 import { OUTLINE_MESSAGES } from '../outline/outline.js';
@@ -19,6 +21,8 @@ export interface Catalogue {
   label: (code: Label['code']) => string;
   /** what is said of a line of an outline */
   outline: (code: OutlineMessage['code']) => string;
+  /** what is worth another look before a map is handed in */
+  lookAgain: (code: LookAgain['code']) => string;
   /** why a command will not do it */
   reason: (code: ReasonCode) => string;
 }
@@ -30,5 +34,6 @@ export const english: Catalogue = {
   message: (type, code) => requirementTypeOf(type)?.messages[code] ?? UNCHECKED[code],
   label: (code) => LABELS[code],
   outline: (code) => OUTLINE_MESSAGES[code],
+  lookAgain: (code) => LOOK_AGAIN[code],
   reason: (code) => REASONS[code],
 };

@@ -1,3 +1,4 @@
+import type { LookAgain } from '../advice/look-again.js';
 import type { Label } from '../evidence/labels.js';
 import type { OutlineMessage } from '../outline/outline.js';
 import type { Refusal } from '../map/changes.js';
@@ -73,6 +74,10 @@ export const requirementSentence = (
 /** What is written beside what is drawn for a requirement. */
 export const labelOf = ({ code, data }: Label, catalogue: Catalogue = english): string =>
   formatted(catalogue.label(code), catalogue.locale, data);
+
+/** What is worth another look, as a sentence. */
+export const lookAgainSentence = ({ code, data }: LookAgain, catalogue: Catalogue = english): string =>
+  formatted(catalogue.lookAgain(code), catalogue.locale, data);
 
 /** What is said of a line of an outline. */
 export const outlineSentence = ({ code, data }: OutlineMessage, catalogue: Catalogue = english): string =>

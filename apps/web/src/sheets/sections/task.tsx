@@ -19,6 +19,18 @@ const VIEWS = ['Write', 'Read'] as const;
 export function TaskSection() {
   const id = useId();
   const [task, change] = usePart('task');
+  /** What is not set is left out: then it is as it always was. */
+  const draw = (fields: {
+    tidy?: boolean | undefined;
+    mostOwnTopics?: number | undefined;
+    gatheringHint?: string | undefined;
+  }): void =>
+    change(({ drawing, ...before }) => {
+      const next = Object.fromEntries(
+        Object.entries({ ...drawing, ...fields }).filter(([, value]) => value !== undefined),
+      );
+      return Object.keys(next).length > 0 ? { ...before, drawing: next } : before;
+    });
   const [view, setView] = useState<(typeof VIEWS)[number]>('Write');
   return (
     <Section id="task" title="What is it about?">
@@ -82,6 +94,46 @@ export function TaskSection() {
           </select>
           <span className="text-sm text-quiet">of terms and phrases: which forms of a word count as the same</span>
         </label>
+        <details>
+          <summary className="cursor-pointer font-semibold">How students draw</summary>
+          <div className="mt-2 grid gap-3 border-l border-rule pl-4">
+            <label className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="accent-action"
+                checked={task.drawing?.tidy !== false}
+                onChange={({ target }) => draw({ tidy: target.checked ? undefined : false })}
+              />
+              They may have the map tidied by the computer
+            </label>
+            <label className="flex flex-wrap items-center gap-2">
+              Topics of their own: at most
+              <input
+                type="number"
+                className="field w-20 font-mono"
+                min={1}
+                max={500}
+                placeholder="any"
+                value={task.drawing?.mostOwnTopics ?? ''}
+                onChange={({ target }) => {
+                  const most = Math.round(Number(target.value));
+                  draw({ mostOwnTopics: target.value !== '' && most >= 1 && most <= 500 ? most : undefined });
+                }}
+              />
+              <span className="text-sm text-quiet">15 to 25 is usual; it is said, not enforced</span>
+            </label>
+            <label className="block">
+              <span className="mb-1 block">A hint for gathering them</span>
+              <input
+                className="field"
+                maxLength={500}
+                value={task.drawing?.gatheringHint ?? ''}
+                placeholder="Think of what you can see on a bridge, then of what you cannot"
+                onChange={({ target }) => draw({ gatheringHint: target.value === '' ? undefined : target.value })}
+              />
+            </label>
+          </div>
+        </details>
       </div>
     </Section>
   );

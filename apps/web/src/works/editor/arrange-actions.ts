@@ -19,6 +19,7 @@ import {
   setInRow,
   setLayer,
   setLooks,
+  stretchRow,
   toggleFold,
   uncross,
   unfoldAll,
@@ -28,6 +29,9 @@ import type { Along, Choice, Edge, Layer, LinkLooks, TidyWay, TopicLooks } from 
 import { announce } from '../../app/announcer';
 import { startTidying } from '../tidier';
 import type { Hand } from './hand';
+
+/** How much wider or closer at a time, canvas units between two. */
+const SPACING = 12;
 
 /** What moves, orders, hangs and chooses several things at once. */
 export function arrangeActions({
@@ -45,6 +49,21 @@ export function arrangeActions({
   const several = (): string[] => selectedTopics();
   return {
     setInRow: (along: Along): void => void run(setInRow(get().map, several(), along)),
+    /** Spaces a row or stack wider or closer: its beginning stays. */
+    space: (by: 1 | -1): void => {
+      const topics = get().map.topics.filter(({ id }) => get().selection.includes(id));
+      const ends = (along: Along): [number, number] => {
+        const size = along === 'x' ? 'width' : 'height';
+        return [
+          Math.min(...topics.map((topic) => topic[along] - topic[size] / 2)),
+          Math.max(...topics.map((topic) => topic[along] + topic[size] / 2)),
+        ];
+      };
+      const [wide, high] = [ends('x'), ends('y')];
+      const along: Along = wide[1] - wide[0] >= high[1] - high[0] ? 'x' : 'y';
+      const end = along === 'x' ? wide[1] : high[1];
+      void run(stretchRow(get().map, several(), along, end + by * SPACING * (topics.length - 1)));
+    },
     lineUp: (edge: Edge): void => void run(lineUp(get().map, several(), edge)),
     sameSize: (of: 'width' | 'height' | 'both'): void => void run(sameSize(get().map, several(), of, legend)),
     setLayer: (to: Layer): void => void run(setLayer(get().map, get().selection, to, legend)),

@@ -116,7 +116,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     unsubscribe();
     get().tidying?.();
   };
-  return { store, actions, assignment, destroy };
+  return { store, actions, assignment, own, destroy };
 }
 
 /** Stands for a result that the server has not given yet: unknown is not unmet. */
