@@ -1,7 +1,7 @@
 import { balloonPlaces, RING } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import { useStore as useFlowStore } from '@xyflow/react';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { STATUS_COLOURS } from '../ui/balloon';
 import type { Flag, Flags } from './flags';
 
@@ -12,7 +12,7 @@ const MOST = 3;
 export const markScaleAt = (zoom: number): number => Math.min(2.4, Math.max(1, Math.round(8.5 / zoom) / 10));
 
 /** The rings of all that a report flags, each where core finds room for it; in map coordinates. */
-export function BalloonLayer({
+export const BalloonLayer = memo(function BalloonLayer({
   map,
   legend,
   flags,
@@ -42,6 +42,7 @@ export function BalloonLayer({
           <g
             key={id}
             data-balloon={shown.map(keyOf).join(' ')}
+            data-of={id}
             transform={`translate(${at.x} ${at.y}) scale(${scale}) translate(${(-(shown.length - 1) * RING.step) / 2} 0)`}
             opacity={dimmed ? 0.55 : 1}
           >
@@ -77,4 +78,4 @@ export function BalloonLayer({
       })}
     </svg>
   );
-}
+});

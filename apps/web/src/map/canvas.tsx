@@ -354,13 +354,7 @@ export function Canvas({
         {shown.concern === null && <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />}
         <ViewportPortal>
           <Behind map={map} legend={shown.legend} />
-          <BalloonLayer
-            map={map}
-            legend={shown.legend}
-            flags={flags}
-            concern={shown.concern}
-            inHand={lifted ? new Map(lifted.topics.map((topic) => [topic.id, topic])) : moved}
-          />
+          <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
           {gestures && <RegionTitles map={map} legend={shown.legend} onRegion={gestures.onRegion} />}
           {lifted && <Lifted lifted={lifted} map={map} legend={shown.legend} selection={selection} handle={layer} />}
           {overlay}
@@ -382,6 +376,8 @@ export function Canvas({
         )}
         <MarkScale host={host} />
       </ReactFlow>
+      {/* The window follows the hand: what lies under it need not be found again at every step. */}
+      {lifted && <div className="absolute inset-0 z-[5]" />}
       {drop ? (
         <DropWords {...drop} />
       ) : (

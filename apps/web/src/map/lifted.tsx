@@ -52,6 +52,7 @@ export function Lifted({
   const [step, setStep] = useState<Step>({ x: 0, y: 0 });
   const [guides, setGuides] = useState<readonly Guide[]>([]);
   const inLine = useRef<readonly Guide[]>([]);
+  const whole = useRef<HTMLElement[]>([]);
   const frame = useRef(0);
   const newest = useRef<Step>({ x: 0, y: 0 });
   useImperativeHandle(
@@ -64,7 +65,8 @@ export function Lifted({
         frame.current ||= requestAnimationFrame(() => {
           frame.current = 0;
           const { x, y } = newest.current;
-          if (layer.current) layer.current.style.transform = `translate(${x}px, ${y}px)`;
+          for (const part of [layer.current, ...whole.current])
+            if (part) part.style.transform = `translate(${x}px, ${y}px)`;
           if (lifted.leading.length > 0) setStep(newest.current);
           setGuides((shown) => (shown.length === 0 && inLine.current.length === 0 ? shown : inLine.current));
         });
@@ -73,13 +75,22 @@ export function Lifted({
     [lifted],
   );
   useEffect(() => () => cancelAnimationFrame(frame.current), []);
-  const hidden = useMemo(
-    () =>
-      [...lifted.topics, ...lifted.between, ...lifted.leading]
-        .map(({ id }) => `.canvas [data-id="${CSS.escape(id)}"]`)
-        .join(','),
-    [lifted],
-  );
+  // Where everything is in the hand, what is drawn already is moved as it is.
+  const isAll = lifted.topics.length === map.topics.length;
+  const hidden = useMemo(() => {
+    const marks = [...lifted.topics, ...lifted.between, ...lifted.leading];
+    const rings = marks.map(({ id }) => `.canvas [data-of="${CSS.escape(id)}"]`);
+    return [...(isAll ? [] : marks.map(({ id }) => `.canvas [data-id="${CSS.escape(id)}"]`)), ...rings].join(',');
+  }, [lifted, isAll]);
+  useEffect(() => {
+    const viewport = isAll ? layer.current?.closest('.react-flow__viewport') : null;
+    whole.current = [
+      ...(viewport?.querySelectorAll<HTMLElement>(':scope > :is(.react-flow__nodes, .react-flow__edges)') ?? []),
+    ];
+    return () => {
+      for (const part of whole.current) part.style.transform = '';
+    };
+  }, [isAll]);
   const byId = useMemo(() => new Map(map.topics.map((topic) => [topic.id, topic])), [map]);
   const held = useMemo(() => new Set(lifted.topics.map(({ id }) => id)), [lifted]);
   const at = (id: string): Topic => {
@@ -109,7 +120,7 @@ export function Lifted({
         ))}
       </svg>
       <div ref={layer} className="pointer-events-none absolute z-[997] will-change-transform">
-        <Held lifted={lifted} byId={byId} legend={legend} selection={selection} />
+        {!isAll && <Held lifted={lifted} byId={byId} legend={legend} selection={selection} />}
       </div>
     </>
   );

@@ -20,6 +20,7 @@ import { Button, buttonClass } from '../ui/button';
 import { Desk } from '../ui/desk';
 import { Dialog } from '../ui/dialog';
 import { Segments } from '../ui/segments';
+import { CanvasMenu } from './canvas-menu';
 import { ChecksPanel } from './checks-panel';
 import { commandOf, CommandsProvider, commandsFor } from './commands';
 import type { DeskHand } from './command';
@@ -233,7 +234,9 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           <Notices detail={detail} open={open} />
           <div className="relative min-h-0 flex-1">
             {view === 'Map' ? (
-              <MapCanvas detail={detail} open={open} host={host} />
+              <CanvasMenu onClosed={focusWork}>
+                <MapCanvas detail={detail} open={open} host={host} />
+              </CanvasMenu>
             ) : (
               <LiveSentences legend={legend} onGo={(id) => go([id])} />
             )}

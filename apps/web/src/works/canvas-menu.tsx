@@ -1,0 +1,82 @@
+import { ContextMenu } from 'radix-ui';
+import type { MouseEvent, ReactNode } from 'react';
+import { showChord, useCommands } from './commands';
+import { useEditor } from './editor';
+
+/** What is done most with what one points at, each part after a line. */
+const PARTS = [
+  ['words', 'about', 'link', 'turn', 'between', 'from', 'to'],
+  ['hang', 'cut-loose', 'fold', 'alone', 'region', 'group', 'ungroup'],
+  ['choose-branch', 'choose-links that leave', 'choose-links that arrive', 'choose-same kind'],
+  ['row', 'stack', 'clear', 'copy-looks', 'give-looks', 'as-its-kind'],
+  ['copy', 'cut', 'duplicate', 'delete'],
+] as const;
+
+/**
+ * The menu of what one points at: by the other button of a mouse, by the menu key, by a finger that stays. What is not
+ * selected is, before it opens.
+ */
+export function CanvasMenu({ onClosed, children }: { onClosed: () => void; children: ReactNode }) {
+  const { commands, desk } = useCommands();
+  const { store, actions } = useEditor();
+  const choose = ({ target }: MouseEvent): void => {
+    const id = (target as Element).closest('[data-id]')?.getAttribute('data-id');
+    if (id && !store.getState().selection.includes(id)) actions.select([id]);
+  };
+  const parts = (): (readonly [string, typeof commands])[] =>
+    PARTS.map(
+      (ids) =>
+        [
+          ids[0],
+          ids.flatMap((id) => {
+            const command = commands.find((one) => one.id === id);
+            return command && (command.can?.(store.getState()) ?? true) ? [command] : [];
+          }),
+        ] as const,
+    ).filter(([, own]) => own.length > 0);
+  return (
+    <ContextMenu.Root modal={false}>
+      <ContextMenu.Trigger asChild onContextMenu={choose}>
+        <div className="h-full w-full">{children}</div>
+      </ContextMenu.Trigger>
+      <ContextMenu.Portal>
+        <ContextMenu.Content
+          collisionPadding={8}
+          className="card z-50 max-h-[80vh] min-w-64 overflow-y-auto p-1"
+          onCloseAutoFocus={(event) => {
+            event.preventDefault();
+            onClosed();
+          }}
+        >
+          <Items parts={parts} run={(command) => requestAnimationFrame(() => command.run(desk))} />
+        </ContextMenu.Content>
+      </ContextMenu.Portal>
+    </ContextMenu.Root>
+  );
+}
+
+type Commands = ReturnType<typeof useCommands>['commands'];
+
+/** Asked for when the menu opens, so that it shows what can be done then. */
+function Items({
+  parts,
+  run,
+}: {
+  parts: () => (readonly [string, Commands])[];
+  run: (command: Commands[number]) => void;
+}) {
+  return parts().map(([part, own], i) => (
+    <ContextMenu.Group key={part} className={i > 0 ? 'mt-1 border-t border-rule pt-1' : ''}>
+      {own.map((command) => (
+        <ContextMenu.Item
+          key={command.id}
+          className="flex min-h-7 cursor-pointer items-center justify-between gap-4 rounded-sm px-2.5 outline-none data-[highlighted]:bg-wash pointer-coarse:min-h-11"
+          onSelect={() => run(command)}
+        >
+          {command.name}
+          {command.keys[0] && <kbd className="font-mono text-xs text-quiet">{showChord(command.keys[0])}</kbd>}
+        </ContextMenu.Item>
+      ))}
+    </ContextMenu.Group>
+  ));
+}
