@@ -73,7 +73,10 @@ async function pictures(browser, url) {
   await juno.getByRole('textbox', { name: 'Name the map as it is now' }).fill('With a note on the arch');
   await juno.getByRole('button', { name: 'Keep', exact: true }).click();
   await juno.getByRole('button', { name: /With a note on the arch/ }).waitFor();
-  await juno.getByRole('button', { name: /topics/ }).last().click();
+  await juno
+    .getByRole('button', { name: /topics/ })
+    .last()
+    .click();
   await juno.getByRole('img', { name: /The map with/ }).waitFor();
   await take(juno, 'versions');
   await juno.keyboard.press('Escape');

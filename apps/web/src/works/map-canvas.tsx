@@ -120,11 +120,14 @@ export function MapCanvas({ detail, open, host }: Props) {
               <LinkGrips assignment={open.assignment} />
               <TypingOverlay
                 assignment={open.assignment}
-                onDone={() =>
-                  requestAnimationFrame(() => {
+                onDone={(byKey) => {
+                  const focus = (): void => {
                     if (!editor.store.getState().typing) host.current?.focus({ preventScroll: true });
-                  })
-                }
+                  };
+                  // The next key may come at once, and is the canvas's.
+                  if (byKey) focus();
+                  else requestAnimationFrame(focus);
+                }}
               />
             </>
           )}

@@ -6,7 +6,7 @@ import { useEditor, useEditorState } from './editor';
 import type { Typing } from './editor';
 
 /** The field in which words are typed, on the map where they will stand. */
-export function TypingOverlay({ assignment, onDone }: { assignment: Assignment; onDone: () => void }) {
+export function TypingOverlay({ assignment, onDone }: { assignment: Assignment; onDone: (byKey: boolean) => void }) {
   const typing = useEditorState((state) => state.typing);
   if (!typing) return null;
   return typing.what === 'phrase' ? (
@@ -22,17 +22,17 @@ export function TypingOverlay({ assignment, onDone }: { assignment: Assignment; 
 }
 
 /** Enter ends typing, Escape forgets it, leaving the field ends it too. */
-function useField(onDone: () => void) {
+function useField(onDone: (byKey: boolean) => void) {
   const { actions } = useEditor();
   const ended = useRef(false);
-  const end = (how: 'commit' | 'cancelTyping'): void => {
+  const end = (how: 'commit' | 'cancelTyping', byKey = true): void => {
     if (ended.current) return;
     ended.current = true;
     actions[how]();
-    onDone();
+    onDone(byKey);
   };
   return {
-    onBlur: () => end('commit'),
+    onBlur: () => end('commit', false),
     onKeyDown: (event: KeyboardEvent) => {
       event.stopPropagation();
       // While an input method composes, Enter chooses a word and ends nothing.
@@ -67,7 +67,7 @@ function TopicField({
 }: {
   typing: Exclude<Typing, { what: 'phrase' }>;
   assignment: Assignment;
-  onDone: () => void;
+  onDone: (byKey: boolean) => void;
 }) {
   const { actions } = useEditor();
   const words = useEditorState((state) => state.words);
@@ -127,7 +127,7 @@ function TopicField({
   );
 }
 
-function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDone: () => void }) {
+function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDone: (byKey: boolean) => void }) {
   const { actions } = useEditor();
   const words = useEditorState((state) => state.words);
   const map = useEditorState((state) => state.map);
