@@ -20,6 +20,7 @@ export { boxesMeet, entersBox } from './geometry/boxes.js';
 export { meetingPoint } from './geometry/meetings.js';
 export { outlineOf, polygonOf } from './geometry/shapes.js';
 export { drawnPart } from './geometry/drawn-part.js';
+export { bendThrough } from './geometry/path.js';
 export { drawLink, pathData, phraseAt, PHRASE_SIZE } from './geometry/draw-link.js';
 export type { LinkDrawing } from './geometry/draw-link.js';
 export { drawTopic } from './geometry/draw-topic.js';

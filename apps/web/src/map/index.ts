@@ -1,7 +1,7 @@
 /** What other folders may use of this one. */
 export { AnswerComment } from './answer-comment';
 export { Canvas } from './canvas';
-export type { Gestures } from './canvas';
+export type { Gestures } from './gestures';
 export { CheckedMap } from './checked-map';
 export { Shapes, Underlay } from './drawing';
 export { CommentCard, subjectOf } from './comment-card';

@@ -16,14 +16,18 @@ export interface Lift {
   leading: readonly Link[];
 }
 
-export function lift({ topics, links }: TopicMap, ids: ReadonlySet<string>): Lift {
+/** @param carried topics as they were grasped: what another does to them meanwhile does not pull at them */
+export function lift({ topics, links }: TopicMap, carried: readonly Topic[]): Lift {
+  const there = new Set(topics.map(({ id }) => id));
+  const held = carried.filter(({ id }) => there.has(id));
+  const ids = new Set(held.map(({ id }) => id));
   const [between, leading]: [Link[], Link[]] = [[], []];
   for (const link of links) {
     const [from, to] = [ids.has(link.from), ids.has(link.to)];
     if (from && to) between.push(link);
     else if (from || to) leading.push(link);
   }
-  return { topics: topics.filter(({ id }) => ids.has(id)), between, leading };
+  return { topics: held, between, leading };
 }
 
 export interface LiftedHandle {
@@ -91,7 +95,10 @@ export function Lifted({
       for (const part of whole.current) part.style.transform = '';
     };
   }, [isAll]);
-  const byId = useMemo(() => new Map(map.topics.map((topic) => [topic.id, topic])), [map]);
+  const byId = useMemo(
+    () => new Map([...map.topics, ...lifted.topics].map((topic) => [topic.id, topic])),
+    [map, lifted],
+  );
   const held = useMemo(() => new Set(lifted.topics.map(({ id }) => id)), [lifted]);
   const at = (id: string): Topic => {
     const topic = byId.get(id)!;

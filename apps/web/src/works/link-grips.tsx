@@ -1,4 +1,4 @@
-import { drawLink, linkStyle, markAt, pointAlong } from '@ichnograph/core';
+import { bendThrough, drawLink, linkStyle, markAt, pointAlong, shareAt } from '@ichnograph/core';
 import type { Assignment, Point } from '@ichnograph/core';
 import { useReactFlow } from '@xyflow/react';
 import { useState } from 'react';
@@ -25,24 +25,8 @@ export function LinkGrips({ assignment }: { assignment: Assignment }) {
   const [pulled, setPulled] = useState<{ grip: Grip; at: Point } | null>(null);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find(({ id }) => id === end));
   if (!link || !from || !to) return null;
-  const bendAt = ({ x, y }: Point): number => {
-    const [dx, dy] = [to.x - from.x, to.y - from.y];
-    const long = dx * dx + dy * dy || 1;
-    const { route } = linkStyle(link, legend);
-    if (route === 'elbow')
-      return Math.abs(dx) >= Math.abs(dy) ? (x - from.x) / (dx || 1) - 0.5 : (y - from.y) / (dy || 1) - 0.5;
-    const aside = (dx * (y - from.y) - dy * (x - from.x)) / long;
-    return Math.abs(aside) < 0.02 ? 0 : 2 * aside;
-  };
-  const shareAt = (at: Point, line: readonly Point[]): number => {
-    let [nearest, share] = [Infinity, 0.5];
-    for (let i = 0; i <= 100; i++) {
-      const point = pointAlong(line, i / 100);
-      const far = point ? Math.hypot(point.x - at.x, point.y - at.y) : Infinity;
-      if (far < nearest) [nearest, share] = [far, i / 100];
-    }
-    return share;
-  };
+  const { route } = linkStyle(link, legend);
+  const bendAt = (at: Point): number => bendThrough(route, from, to, at);
   const { line, phrase } = drawLink(link, from, to, legend);
   const [start, end, middle] = [line[0] ?? from, line.at(-1) ?? to, pointAlong(line, 0.5) ?? from];
   const places: [Grip, Point][] = [
@@ -54,7 +38,7 @@ export function LinkGrips({ assignment }: { assignment: Assignment }) {
   const spotOf = ({ clientX, clientY }: PointerEvent): Point => flow.screenToFlowPosition({ x: clientX, y: clientY });
   const drop = (grip: Grip, at: Point): void => {
     if (grip === 'bend') return actions.bend(link.id, { bend: bendAt(at) });
-    if (grip === 'words') return actions.bend(link.id, { phraseAt: shareAt(at, line) });
+    if (grip === 'words') return actions.bend(link.id, { phraseAt: shareAt(line, at) });
     const target = markAt(store.getState().map, legend, 'topics', at);
     if (target !== undefined) actions.reattach(link.id, grip, target);
   };
@@ -65,7 +49,7 @@ export function LinkGrips({ assignment }: { assignment: Assignment }) {
           {
             ...link,
             bend: Math.max(-1, Math.min(1, bendAt(pulled.at))),
-            route: link.route === 'elbow' ? 'elbow' : 'curved',
+            route: route === 'elbow' ? 'elbow' : 'curved',
           },
           from,
           to,

@@ -29,6 +29,6 @@ test('a map that is too wide for a sheet says how small it prints', () => {
   const near = mapOf([topic('a', { text: 'Keystone' }), topic('b', { x: 300 })], [link('a', 'b', { phrase: 'holds' })]);
   expect(lookAgain(near, assignment)).toEqual([]);
   expect(pointsOnPaper(near, assignment)).toBeGreaterThan(9);
-  const wide = mapOf([near.topics[0]!, topic('b', { x: 6000 })], near.links);
+  const wide = mapOf([near.topics[0]!, topic('b', { x: 6000 })], [...near.links]);
   expect(lookAgain(wide, assignment)).toMatchObject([{ code: 'small' }]);
 });

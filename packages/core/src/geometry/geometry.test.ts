@@ -5,9 +5,9 @@ import { drawnPart, longestOutside } from './drawn-part.js';
 import { entersBox } from './boxes.js';
 import { drawLink } from './draw-link.js';
 import { eachOverlap, meetingPoint, segmentsMeet } from './meetings.js';
-import { boxAround, boxOf, lengthOf, pointAlong, polyline } from './points.js';
+import { boxAround, boxOf, distance, lengthOf, pointAlong, polyline, shareAt } from './points.js';
 import type { Box, Point } from './points.js';
-import { centreLine } from './path.js';
+import { bendThrough, centreLine } from './path.js';
 import { outlineOf, polygonCorners, polygonOf } from './shapes.js';
 
 const p = (x: number, y: number): Point => ({ x, y });
@@ -167,4 +167,17 @@ test('points along a line share its length', () => {
   expect(pointAlong(line, 5 / 7)).toEqual(p(3, 2));
   expect(pointAlong(line, 1)).toEqual(p(3, 4));
   expect(pointAlong([], 0.5)).toBeNull();
+});
+
+test.each(['curved', 'elbow'] as const)('a %s line bent through a point comes by it', (route) => {
+  const [a, b, by] = [
+    { x: 10, y: 20 },
+    { x: 410, y: 120 },
+    { x: 170, y: 90 },
+  ];
+  const line = centreLine(a, b, route, bendThrough(route, a, b, by));
+  const point = pointAlong(line, shareAt(line, by))!;
+  if (route === 'elbow') expect(line[1]!.x).toBeCloseTo(by.x, -1);
+  else expect(distance(point, by)).toBeLessThan(2);
+  expect(bendThrough(route, a, a, by)).toBe(0);
 });

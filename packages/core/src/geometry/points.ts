@@ -88,3 +88,19 @@ export function distanceToSegment(at: Point, a: Point, b: Point): number {
   const along = long === 0 ? 0 : Math.min(1, Math.max(0, ((at.x - a.x) * x + (at.y - a.y) * y) / long));
   return distance(at, { x: a.x + along * x, y: a.y + along * y });
 }
+
+/** The share (0 to 1, whole hundredths) of the way along a line at which it comes nearest to a point. */
+export function shareAt(line: readonly Point[], at: Point): number {
+  let [nearest, share, before] = [Infinity, 0.5, 0];
+  const whole = lengthOf(line) || 1;
+  for (let i = 1; i < line.length; i++) {
+    const [a, b] = [line[i - 1]!, line[i]!];
+    const [x, y] = [b.x - a.x, b.y - a.y];
+    const long = distance(a, b);
+    const along = Math.min(1, Math.max(0, (x * (at.x - a.x) + y * (at.y - a.y)) / (long * long || 1)));
+    const far = distance(at, { x: a.x + along * x, y: a.y + along * y });
+    if (far < nearest) [nearest, share] = [far, (before + along * long) / whole];
+    before += long;
+  }
+  return Math.round(share * 100) / 100;
+}

@@ -3,8 +3,8 @@ import { boxesMeet, entersBox } from '../geometry/boxes.js';
 import { phraseBlock, phraseBoxOn } from '../geometry/draw-link.js';
 import { longestOutside, solidOf } from '../geometry/drawn-part.js';
 import type { Solid } from '../geometry/drawn-part.js';
-import { centreLine } from '../geometry/path.js';
-import { boxOf, distance, lengthOf, polyline } from '../geometry/points.js';
+import { bendThrough, centreLine } from '../geometry/path.js';
+import { boxOf, polyline, shareAt } from '../geometry/points.js';
 import type { Box, Point, Polyline } from '../geometry/points.js';
 import type { TextBlock } from '../geometry/text.js';
 import { kindOfLink, linkStyle } from '../map/style.js';
@@ -18,6 +18,8 @@ const COST = { wordsOnTopic: 60, lineInTopic: 40 } as const;
 const ELBOWS = [0, 0.15, -0.15, 0.3, -0.3];
 const BENDS = [0.15, -0.15, 0.32, -0.32];
 const ALONG = [0.5, 0.42, 0.58, 0.34, 0.66, 0.24, 0.76, 0.18, 0.82];
+/** A bend through given room: what is less is straight, what is more is not tried. */
+const [LEAST_BEND, MOST_BEND] = [0.03, 0.6];
 /** Steps of a curve while ways are tried. */
 const STEPS = 8;
 
@@ -128,8 +130,14 @@ export class Ground {
     if (set === 'elbow') return ELBOWS.map((bend) => way('elbow', bend));
     const straight = set === 'curved' ? [] : [way('straight', 0)];
     if (set === 'straight') return straight;
-    const given = bendThrough(this.byId.get(link.from)!, this.byId.get(link.to)!, this.roomOf(link));
-    return [...straight, ...[...(given === null ? [] : [given]), ...BENDS].map((bend) => way('curved', bend))];
+    const room = this.roomOf(link);
+    const given = room ? bendThrough('curved', this.byId.get(link.from)!, this.byId.get(link.to)!, room) : 0;
+    return [
+      ...straight,
+      ...[...(Math.abs(given) < LEAST_BEND ? [] : [Math.min(MOST_BEND, Math.max(-MOST_BEND, given))]), ...BENDS].map(
+        (bend) => way('curved', bend),
+      ),
+    ];
   }
 
   /** The way of a link as it is drawn now. */
@@ -175,31 +183,4 @@ function coarseLine(a: Point, b: Point, route: Route['route'], bend: number): Po
     const [p, q, r] = [(1 - t) ** 2, 2 * t * (1 - t), t ** 2];
     return { x: p * a.x + q * c.x + r * b.x, y: p * a.y + q * c.y + r * b.y };
   });
-}
-
-/** The share of a line at which it comes nearest to a point. */
-function shareAt(line: readonly Point[], at: Point): number {
-  let [nearest, share, before] = [Infinity, 0.5, 0];
-  const whole = lengthOf(line) || 1;
-  for (let i = 1; i < line.length; i++) {
-    const [a, b] = [line[i - 1]!, line[i]!];
-    const [x, y] = [b.x - a.x, b.y - a.y];
-    const long = distance(a, b);
-    const along = Math.min(1, Math.max(0, (x * (at.x - a.x) + y * (at.y - a.y)) / (long * long || 1)));
-    const far = distance(at, { x: a.x + along * x, y: a.y + along * y });
-    if (far < nearest) [nearest, share] = [far, (before + along * long) / whole];
-    before += long;
-  }
-  return Math.round(share * 100) / 100;
-}
-
-/** The bend that leads a curve by a point half way; null where there is none, or where that is straight. */
-function bendThrough(a: Point, b: Point, by: Point | undefined): number | null {
-  const [x, y] = [b.x - a.x, b.y - a.y];
-  const long = Math.sqrt(x * x + y * y);
-  if (!by || long === 0) return null;
-  // How far to the side of the straight line; the control point is twice as far.
-  const aside = (x * (by.y - a.y) - y * (by.x - a.x)) / long;
-  const bend = Math.round(Math.min(0.6, Math.max(-0.6, (2 * aside) / long)) * 100) / 100;
-  return Math.abs(bend) < 0.03 ? null : bend;
 }

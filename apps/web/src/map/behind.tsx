@@ -1,0 +1,46 @@
+import { drawnMarks, markBoxes } from '@ichnograph/core';
+import type { Legend, TopicMap } from '@ichnograph/core';
+import { memo, useMemo } from 'react';
+import { Shapes } from './drawing';
+
+/** What lies behind topics and links: regions, and pictures that belong to no topic. */
+export const Behind = memo(function Behind({ map, legend }: { map: TopicMap; legend: Legend }) {
+  const drawings = drawnMarks(map, legend, ['regions', 'pictures']);
+  if (drawings.length === 0) return null;
+  return (
+    <svg aria-hidden width="1" height="1" className="pointer-events-none absolute -z-10 overflow-visible">
+      {drawings.map(({ id, drawing: { at, shapes } }) => (
+        <g key={id} transform={`translate(${at.x} ${at.y})`}>
+          <Shapes shapes={shapes} />
+        </g>
+      ))}
+    </svg>
+  );
+});
+
+/** What of a region can be pressed: its title, and where there is none its upper left corner. */
+export function RegionTitles({
+  map,
+  legend,
+  onRegion,
+}: {
+  map: TopicMap;
+  legend: Legend;
+  onRegion: (id: string) => void;
+}) {
+  const boxes = useMemo(() => markBoxes(map, legend, 'regions'), [map, legend]);
+  return map.regions.map((region) => {
+    const own = boxes.get(region.id);
+    if (!own) return null;
+    return (
+      <button
+        key={region.id}
+        type="button"
+        className="nodrag nopan pointer-events-auto absolute cursor-pointer opacity-0 focus-visible:opacity-100"
+        style={{ left: own.left, top: own.top, width: Math.max(24, own.right - own.left), height: 22 }}
+        aria-label={`Region ${region.title || 'without a title'}: change it`}
+        onClick={() => onRegion(region.id)}
+      />
+    );
+  });
+}
