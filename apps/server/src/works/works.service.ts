@@ -13,6 +13,7 @@ import { AccountsService, personOf } from '../accounts/index.js';
 import { Publication, Revisions } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
+import { isInTheWay } from '../common/database-errors.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LiveService, UpdateLog } from '../live/index.js';
 import type { Right } from '../live/index.js';
@@ -47,7 +48,8 @@ export class WorksService {
   }
 
   /** The student's work on a publication, begun now if it was not. The starter is laid in the same transaction. */
-  async begin(publicationId: string, { id: accountId }: Account): Promise<string> {
+  async begin(publicationId: string, account: Account, tries = 3): Promise<string> {
+    const accountId = account.id;
     const publication = await this.data.getRepository(Publication).findOneBy({ id: publicationId });
     if (!publication || (await this.classes.partIn(publication.classId, accountId)) !== 'student')
       throw notFound('assignment');
@@ -76,7 +78,8 @@ export class WorksService {
         });
         await manager.insert(
           WorkMember,
-          together.map((one) => ({ workId, accountId: one, publicationId })),
+          // In one order whoever begins, so that of two the second waits for the first.
+          together.toSorted().map((one) => ({ workId, accountId: one, publicationId })),
         );
         await this.log.create(manager, workDocument(workId), doc);
       });
@@ -84,8 +87,10 @@ export class WorksService {
     } catch (error) {
       // Two tabs, or two of a group, began at once: the unique key let one through, and both go to its work.
       const first = await this.data.getRepository(WorkMember).findOneBy({ publicationId, accountId });
-      if (!first) throw error;
-      return first.workId;
+      if (first) return first.workId;
+      // Broken off for one that is not through yet: the same again finds what that one began.
+      if (tries > 1 && isInTheWay(error)) return this.begin(publicationId, account, tries - 1);
+      throw error;
     }
   }
 
