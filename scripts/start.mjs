@@ -127,7 +127,7 @@ await run(async () => {
         fresh ? 'Forgetting the data of the last time' : 'The school was loaded by half the last time; beginning anew',
       );
       await database.stopLeftover();
-      rmSync(database.data, { recursive: true, force: true });
+      for (const part of [database.data, database.files]) rmSync(part, { recursive: true, force: true });
     }
     if (!empty && !existsSync(database.data)) writeFileSync(half, '');
     say('Starting the database');

@@ -9,5 +9,5 @@ export default defineConfig({
   // Fonts and pictures stay files: data addresses would need a wider content security policy.
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1500 },
   worker: { format: 'es' },
-  server: { proxy: { '/api': { target: 'http://127.0.0.1:8420', ws: true } } },
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:8420', ws: true }, '/library': 'http://127.0.0.1:8420' } },
 });

@@ -35,6 +35,8 @@ export class Database {
     this.socketFolder = path.join(os.tmpdir(), `ichnograph-${mark}`);
     this.socket = path.join(this.socketFolder, 'db.sock');
     this.data = path.join(this.folder, 'database');
+    // What people bring beside it, kept as files.
+    this.files = path.join(this.folder, 'files');
     this.pidFile = path.join(this.folder, 'database.pid');
     this.log = path.join(this.folder, 'database.log');
   }
@@ -52,6 +54,7 @@ export class Database {
     else await this.stopLeftover();
     await this.launch(fresh);
     return {
+      ICHNOGRAPH_FILES: this.files,
       ICHNOGRAPH_DB_SOCKET: this.socket,
       ICHNOGRAPH_DB_USER: 'ichnograph',
       ICHNOGRAPH_DB_NAME: 'ichnograph',

@@ -35,7 +35,7 @@ export const copyLoadedSchool = (folder) =>
   oneAtATime(async () => {
     await load();
     mkdirSync(folder, { recursive: true });
-    for (const part of ['database', 'secrets.json']) {
+    for (const part of ['database', 'files', 'secrets.json']) {
       const { status, stderr } = spawnSync('cp', ['-a', '--sparse=always', path.join(kept, part), folder]);
       if (status !== 0) throw new Stop(`The made-up school could not be copied: ${String(stderr).trim()}`);
     }

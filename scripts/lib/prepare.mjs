@@ -123,6 +123,7 @@ export function fingerprint() {
 export async function generate() {
   await command('Reading the fonts', process.execPath, ['scripts/make-font-tables.mjs']);
   await command('Compiling the schemas', process.execPath, ['scripts/compile-schemas.mjs']);
+  await command('Laying out the library of pictures', process.execPath, ['packages/library/make.mjs']);
 }
 
 /** Core, server and tools built, when a source is another than at the last build. */

@@ -12,6 +12,7 @@ import { Clock } from './common/clock.js';
 import { ProblemFilter } from './common/problem.filter.js';
 import { LOGGER, SETTINGS } from './common/tokens.js';
 import { dataSourceOptions } from './database/data-source.js';
+import { FilesModule } from './files/index.js';
 import { LiveModule } from './live/index.js';
 import { MarkingModule } from './marking/index.js';
 import type { Settings } from './settings.js';
@@ -62,6 +63,7 @@ export class AppModule {
         ClassesModule,
         AssignmentsModule,
         LiveModule,
+        FilesModule,
         SheetsModule,
         BeginningsModule,
         WorksModule,

@@ -1,6 +1,8 @@
 import path from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { MOST_BYTES } from '@ichnograph/contract';
+import { libraryFolder } from '@ichnograph/library/folder';
 import cookieParser from 'cookie-parser';
 import express from 'express';
 import type { NextFunction, Request, Response } from 'express';
@@ -40,6 +42,8 @@ export async function createApplication(outside: Outside): Promise<NestExpressAp
   });
   app.use(cookieParser(), onlySameOrigin);
   // An assignment file holds maps; everything else is small.
+  app.use('/api/files/sketches', express.json({ limit: '4mb' }));
+  app.use('/api/files', express.raw({ type: 'application/octet-stream', limit: MOST_BYTES }));
   app.use('/api/assignments', express.json({ limit: '8mb' }));
   app.use('/api', express.json({ limit: '1mb' }), onlyShallow);
   app.useGlobalPipes(validation());
@@ -55,6 +59,15 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
   app.use(
     '/assets',
     express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
+  app.use(
+    '/library',
+    // A drawing opened by itself is a document; it may do nothing.
+    (_request: Request, response: Response, next: NextFunction) => {
+      response.setHeader('Content-Security-Policy', "default-src 'none'; style-src 'unsafe-inline'; sandbox");
+      next();
+    },
+    express.static(libraryFolder, { maxAge: '1d', fallthrough: false }),
   );
   app.use(express.static(folder, { index: false }));
   app.use((request: Request, response: Response, next: NextFunction) => {

@@ -10,6 +10,8 @@ export interface Settings {
   /** whether the made-up school is loaded; without it none of the demo's code is */
   demo: boolean;
   secureCookie: boolean;
+  /** where pictures and files that people bring are kept */
+  filesFolder: string;
   /** how long hand-in waits for a client's last changes, milliseconds */
   handInPatience: number;
 }
@@ -31,6 +33,7 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     },
     webFolder: env.ICHNOGRAPH_WEB ? path.resolve(env.ICHNOGRAPH_WEB) : null,
     demo: env.ICHNOGRAPH_DEMO === '1',
+    filesFolder: path.resolve(needed('ICHNOGRAPH_FILES')),
     secureCookie: env.ICHNOGRAPH_SECURE_COOKIE === '1',
     handInPatience: Number(env.ICHNOGRAPH_HAND_IN_PATIENCE_MS ?? 10_000),
   };

@@ -120,6 +120,11 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /works/:id/versions': { expect: [401, 200, 404, 200, 200, 404, 404] },
   'POST /works/:id/versions': { expect: [401, 201, 404, 403, 403, 403, 403], body: { name: 'A version' } },
   'GET /versions/:id': { expect: [401, 200, 404, 200, 200, 404, 404] },
+  'GET /files': { expect: [401, 200, 200, 200, 200, 200, 200] },
+  'POST /files': { expect: [401, 422, 422, 422, 422, 422, 422] },
+  'POST /files/sketches': { expect: [401, 422, 422, 422, 422, 422, 422] },
+  'GET /files/:hash': { expect: [401, 404, 404, 404, 404, 404, 404] },
+  'GET /files/:hash/sketch': { expect: [401, 404, 404, 404, 404, 404, 404] },
   'POST /works/:id/revise': { expect: [401, 409, 404, 403, 403, 403, 403] },
   'POST /works/:id/hand-in': {
     expect: [401, 409, 404, 403, 403, 403, 403],

@@ -2,6 +2,7 @@ export * from './acts.js';
 export * from './accounts.js';
 export * from './assignments.js';
 export * from './classes.js';
+export * from './files.js';
 export * from './live.js';
 export * from './problem.js';
 export * from './publications.js';

@@ -28,6 +28,7 @@ export type { TopicDrawing } from './geometry/draw-topic.js';
 export { fitTopic, layoutTopic } from './geometry/fit.js';
 export { layoutText, textWidth } from './geometry/text.js';
 export { FONT_FAMILY, mapToSvg } from './render/svg.js';
+export type { HrefOf } from './render/svg.js';
 export { signsOf, TOPIC_MARKS, topicMarks } from './marks/topic-signs.js';
 export type { TopicMark } from './marks/topic-signs.js';
 export { drawMark, drawnBox, drawnMarks, markAt, markBoxes } from './marks/marks.js';
@@ -91,7 +92,7 @@ export {
 export type { SentencePart } from './wording/say.js';
 export { reportFile } from './wording/report-file.js';
 export type { ReportFile } from './wording/report-file.js';
-export { addTopic, growTopic, moveTopics, resizeTopic, setText, splitLink } from './commands/topics.js';
+export { addTopic, growTopic, moveMarks, resizeTopic, setText, splitLink } from './commands/topics.js';
 export { addLink, bendLink, linkAll, reattach, setPhrase, turnLinks } from './commands/links.js';
 export { branchOf, cutLoose, dropTarget, hangFrom, hangsBy } from './commands/branches.js';
 export {
@@ -117,6 +118,18 @@ export {
   toggleMark,
   webAddress,
 } from './commands/enrich.js';
+export {
+  addFile,
+  addLoosePicture,
+  addPicture,
+  removeFile,
+  removePicture,
+  setLoosePicture,
+  setPicture,
+} from './commands/pictures.js';
+export type { NewPicture } from './commands/pictures.js';
+export { isUpload, pictureSrc } from './map/picture-src.js';
+export type { PictureSrc } from './map/picture-src.js';
 export { makeGroup, makeRegion, setRegion, ungroup, withGroups } from './commands/together.js';
 export { foldedOf, mapWithout, toggleFold, unfoldAll } from './commands/fold.js';
 export type { Folded } from './commands/fold.js';
@@ -172,3 +185,5 @@ export { differsInWordingOnly, newsOf, sameAssignment } from './revisions/news.j
 export type { News } from './revisions/news.js';
 export { READY_MADE, readyMade } from './ready-made/ready-made.js';
 export type { ReadyMade } from './ready-made/plan.js';
+export { hasRoom, readSketch, rubbed, sketchSvg, strokePath, writeSketch } from './sketch/sketch.js';
+export type { Sketch, Stroke } from './sketch/sketch.js';

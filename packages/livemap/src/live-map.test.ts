@@ -1,4 +1,4 @@
-import { addTopic, emptyMap, growTopic, moveTopics, removeMarks, setText } from '@ichnograph/core';
+import { addTopic, emptyMap, growTopic, moveMarks, removeMarks, setText } from '@ichnograph/core';
 import type { Legend, Outcome, TopicMap } from '@ichnograph/core';
 import fc from 'fast-check';
 import * as Y from 'yjs';
@@ -58,7 +58,7 @@ test('a filled document reads back as the map it was filled with, in order', () 
 test('what did not change stays the very same object', () => {
   const live = tab('a', filled());
   const before = live.snapshot;
-  live.apply(changesOf(moveTopics(before, ['s0'], { x: 5, y: 5 })));
+  live.apply(changesOf(moveMarks(before, ['s0'], { x: 5, y: 5 })));
   expect(live.snapshot.topics[0]).toMatchObject({ x: 5, y: 5 });
   expect(live.snapshot.topics[1]).toBe(before.topics[1]);
   expect(live.snapshot.links[0]).toBe(before.links[0]);
@@ -133,7 +133,7 @@ test('two tabs that edit at once and meet in any order have the same map', () =>
     const map: TopicMap = live.snapshot;
     const topic = map.topics[pick % Math.max(1, map.topics.length)];
     if (what === 0 || !topic) add(live, `T${amount}`, amount);
-    else if (what === 1) live.apply(changesOf(moveTopics(map, [topic.id], { x: amount, y: 1 })));
+    else if (what === 1) live.apply(changesOf(moveMarks(map, [topic.id], { x: amount, y: 1 })));
     else if (what === 2) live.apply(changesOf(removeMarks(map, [topic.id])));
     else if (what === 3) live.undo();
     else

@@ -9,7 +9,7 @@ import { Problem } from './problem.js';
 const SENTENCES: Record<number, string> = {
   400: 'The request could not be understood.',
   404: 'There is nothing at this address.',
-  413: 'That is too large to be taken. A map may have 8 MiB, anything else 1 MiB.',
+  413: 'That is too large to be taken. A file may have 10 MiB, a map 8 MiB, anything else 1 MiB.',
   429: 'That was too often. Wait a minute, then try again.',
 };
 

@@ -3,6 +3,7 @@ import { Account, School, Session } from '../accounts/index.js';
 import { Act } from '../acts/index.js';
 import { Assignment, Collaborator, Extension, Publication, Revision } from '../assignments/index.js';
 import { Enrolment, SchoolClass } from '../classes/index.js';
+import { FileOwner, StoredFile } from '../files/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
 import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
 import { ReadyMade } from '../beginnings/index.js';
@@ -11,6 +12,7 @@ import { SheetPart, TrialMap } from '../sheets/index.js';
 import { LookedAt, Submission } from '../submissions/index.js';
 import { MapVersion } from '../versions/index.js';
 import { GroupMember, Work, WorkMember } from '../works/index.js';
+import { Files1700000000006 } from './migrations/6-files.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
@@ -52,6 +54,8 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Submission,
     LookedAt,
     MapVersion,
+    StoredFile,
+    FileOwner,
     Comment,
     CommentAnswer,
     JudgementEntry,
@@ -63,5 +67,6 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     OwnAssignment1700000000003,
     StandingRules1700000000004,
     Versions1700000000005,
+    Files1700000000006,
   ],
 });

@@ -1,11 +1,12 @@
 import { Module } from '@nestjs/common';
 import { AccountsModule } from '../accounts/index.js';
+import { FilesModule } from '../files/index.js';
 import { LiveModule } from '../live/index.js';
 import { PersonsController } from './persons.controller.js';
 import { PersonsService } from './persons.service.js';
 
 @Module({
-  imports: [AccountsModule, LiveModule],
+  imports: [FilesModule, AccountsModule, LiveModule],
   controllers: [PersonsController],
   providers: [PersonsService],
 })

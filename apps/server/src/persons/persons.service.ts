@@ -6,10 +6,11 @@ import { workDocument } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { Account, accountRowOf, AccountsService, SessionsService } from '../accounts/index.js';
-import { Assignment, Extension } from '../assignments/index.js';
+import { Assignment, Extension, Revision } from '../assignments/index.js';
 import { ReadyMade } from '../beginnings/index.js';
 import { Enrolment } from '../classes/index.js';
 import { conflict, notFound } from '../common/problem.js';
+import { FileOwner, FilesService } from '../files/index.js';
 import { LiveDocument, LiveService, LiveUpdate } from '../live/index.js';
 import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
@@ -24,6 +25,7 @@ export class PersonsService {
     private readonly accounts: AccountsService,
     private readonly sessions: SessionsService,
     private readonly live: LiveService,
+    private readonly files: FilesService,
   ) {}
 
   /** Everything that bears this person's name or was made by them, as one JSON value. */
@@ -48,12 +50,13 @@ export class PersonsService {
       where: { workId: In(works.map((work) => work.id)) },
       order: { at: 'ASC' },
     });
-    const [assignments, readyMades, marks, extensions, groups] = await Promise.all([
+    const [assignments, readyMades, marks, extensions, groups, files] = await Promise.all([
       manager.findBy(Assignment, { ownerId: id }),
       manager.findBy(ReadyMade, { ownerId: id }),
       manager.findBy(MarkChange, { authorId: id }),
       manager.findBy(Extension, { accountId: id }),
       manager.findBy(GroupMember, { accountId: id }),
+      manager.find(FileOwner, { where: { accountId: id }, relations: { file: true } }),
     ]);
     return {
       account: { ...accountRowOf(account), createdAt: account.createdAt },
@@ -84,6 +87,7 @@ export class PersonsService {
       marksGiven: marks.map(({ kind, subject, after, reason, at }) => ({ kind, subject, value: after, reason, at })),
       extensions: extensions.map(({ publicationId, due }) => ({ publication: publicationId, due })),
       groups: groups.map(({ publicationId, groupNumber }) => ({ publication: publicationId, group: groupNumber })),
+      files: files.map(({ hash, name, at, file }) => ({ name, at, type: file!.type, bytes: file!.bytes, src: hash })),
     };
   }
 
@@ -100,7 +104,7 @@ export class PersonsService {
         ({ workId }) => workId,
       ),
     );
-    await this.data.transaction(async (manager) => {
+    const gone = await this.data.transaction(async (manager) => {
       await manager.update(
         Account,
         { id },
@@ -112,7 +116,9 @@ export class PersonsService {
       for (const work of works)
         if (handedIn.has(work.id)) await withoutName(manager, work.id);
         else if (work.members!.length === 1) await forget(manager, work.id);
+      return this.files.forget(manager, id, (hash) => isStillNamed(manager, hash));
     });
+    await this.files.sweep(gone);
     await this.accounts.resetPassword(account);
     await this.sessions.endAll(id);
     for (const work of works)
@@ -146,6 +152,14 @@ const SUBMISSION_FIELDS = {
   returnedAt: true,
   map: true,
 } as const;
+
+/** Whether something names a file that stays when its owner goes: a map that was handed in, an assignment that was set. */
+async function isStillNamed(manager: EntityManager, hash: string): Promise<boolean> {
+  const named = { named: `%${hash}%` };
+  const inSubmission = manager.createQueryBuilder(Submission, 'one').where('one.map LIKE :named', named).getExists();
+  const inRevision = manager.createQueryBuilder(Revision, 'one').where('one.body LIKE :named', named).getExists();
+  return (await inSubmission) || (await inRevision);
+}
 
 /** A frozen map bears its author's name in its title block. */
 async function withoutName(manager: EntityManager, workId: string): Promise<void> {

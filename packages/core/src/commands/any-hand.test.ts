@@ -17,7 +17,7 @@ import { makeGroup, makeRegion, ungroup } from './together.js';
 import { uncross } from './uncross.js';
 import { addLink, bendLink, linkAll, reattach, setPhrase, turnLinks } from './links.js';
 import { asItsKind, setLinkKind, setLooks, setTopicKind } from './looks.js';
-import { addTopic, growTopic, moveTopics, resizeTopic, setText, splitLink } from './topics.js';
+import { addTopic, growTopic, moveMarks, resizeTopic, setText, splitLink } from './topics.js';
 import { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './whole-map.js';
 
 /** A hand that does anything at all, in any order: whatever a command lets through must leave a whole map. */
@@ -69,7 +69,7 @@ const act: fc.Arbitrary<Act> = fc.oneof(
   fc.tuple(picks, far, far).map(
     ([ns, x, y]): Act =>
       (map) =>
-        moveTopics(map, idsOf(map, ns), { x, y }),
+        moveMarks(map, idsOf(map, ns), { x, y }),
   ),
   fc.tuple(fc.nat(9), size, size).map(([n, width, height]): Act => {
     return (map) => resizeTopic(map, oneOf(map, n), { width, height }, legend);
@@ -200,7 +200,7 @@ test('changes name what they change: done again on what came of them, a setting 
         const after = applyChanges(start, once.changes);
         expect(again(after)).toEqual({ ok: true, changes: [] });
       }
-      const moved = moveTopics(start, ids, { x: step, y: 0 });
+      const moved = moveMarks(start, ids, { x: step, y: 0 });
       if (moved.ok) expect(applyChanges(start, moved.changes).links).toBe(start.links);
     }),
   );

@@ -8,7 +8,7 @@ import { freeSpot } from './free-spot.js';
 import { reasonOf } from '../wording/say.js';
 import { addLink, setPhrase, turnLinks } from './links.js';
 import { asItsKind, setLinkKind, setLooks, setTopicKind } from './looks.js';
-import { addTopic, growTopic, moveTopics, resizeTopic, setText } from './topics.js';
+import { addTopic, growTopic, moveMarks, resizeTopic, setText } from './topics.js';
 import { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './whole-map.js';
 
 const rules = assignmentOf();
@@ -26,7 +26,7 @@ const reason = (outcome: Outcome): string => (outcome.ok ? '' : reasonOf(outcome
 test('a command that changes nothing gives back the very same map', () => {
   expect(after(setText(map, 'a', 'Arch', legend))).toBe(map);
   expect(after(setPhrase(map, 'a-b', ' holds '))).toBe(map);
-  expect(after(moveTopics(map, ['nobody'], { x: 1, y: 1 }))).toBe(map);
+  expect(after(moveMarks(map, ['nobody'], { x: 1, y: 1 }))).toBe(map);
   expect(after(asItsKind(map, ['a', 'a-b'], rules))).toBe(map);
   expect(after(entitle(map, { title: '' }))).toBe(map);
 });

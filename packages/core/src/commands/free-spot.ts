@@ -8,8 +8,12 @@ const GAP = 14;
  * The free place nearest to a wanted one for something of a size: first along the row, left and right in turn, then row
  * by row downward. The wanted place itself when nothing is free nearby.
  */
-export function freeSpot(map: TopicMap, wanted: Spot, size: { width: number; height: number }): Spot {
-  const taken = map.topics.map((topic) => boxOf(topic, GAP));
+export function freeSpot(
+  map: Pick<TopicMap, 'topics' | 'pictures'>,
+  wanted: Spot,
+  size: { width: number; height: number },
+): Spot {
+  const taken = [...map.topics, ...map.pictures].map((one) => boxOf(one, GAP));
   const isFree = ({ x, y }: Spot): boolean =>
     taken.every(
       (box) =>

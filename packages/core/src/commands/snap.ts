@@ -32,7 +32,8 @@ const meets = (a: Span, b: Span): boolean => a.start < b.end && b.start < a.end;
  * @param reach how far it may be drawn aside, canvas units
  */
 export function snapStep(map: TopicMap, ids: ReadonlySet<string>, step: Spot, reach: number): Snapped {
-  const held = unionOf(map.topics.filter(({ id }) => ids.has(id)).map((topic) => boxOf(topic)));
+  const standing = [...map.topics, ...map.pictures];
+  const held = unionOf(standing.filter(({ id }) => ids.has(id)).map((one) => boxOf(one)));
   if (!held) return { step, guides: [] };
   const moved: Box = {
     left: held.left + step.x,
@@ -40,7 +41,7 @@ export function snapStep(map: TopicMap, ids: ReadonlySet<string>, step: Spot, re
     top: held.top + step.y,
     bottom: held.bottom + step.y,
   };
-  const others = map.topics.filter(({ id }) => !ids.has(id)).map((topic) => boxOf(topic));
+  const others = standing.filter(({ id }) => !ids.has(id)).map((one) => boxOf(one));
   const [x, y] = (['x', 'y'] as const).map((along) => nearest(moved, others, along, reach));
   const guides = [x, y].flatMap((found) => (found ? [found.guide] : []));
   return { step: { x: step.x + (x?.by ?? 0), y: step.y + (y?.by ?? 0) }, guides };

@@ -104,16 +104,20 @@ export function setText(map: TopicMap, id: string, text: string, legend: Legend)
   return done({ do: 'set', in: 'topics', id, fields: refitted(topic, { text: words }, legend) });
 }
 
-/** Moves topics by a step. */
-export function moveTopics(map: TopicMap, ids: readonly string[], step: Spot): Outcome {
-  const moved = map.topics.filter((topic) => ids.includes(topic.id));
+/** Moves topics and loose pictures by a step. */
+export function moveMarks(map: TopicMap, ids: readonly string[], step: Spot): Outcome {
+  const chosen = new Set(ids);
   return done(
-    ...moved.map(({ id, x, y }): Change => ({
-      do: 'set',
-      in: 'topics',
-      id,
-      fields: { ...onMap({ x: x + step.x, y: y + step.y }) },
-    })),
+    ...(['topics', 'pictures'] as const).flatMap((list) =>
+      map[list]
+        .filter(({ id }) => chosen.has(id))
+        .map(({ id, x, y }): Change => ({
+          do: 'set',
+          in: list,
+          id,
+          fields: { ...onMap({ x: x + step.x, y: y + step.y }) },
+        })),
+    ),
   );
 }
 

@@ -1,5 +1,8 @@
 import { topicStyle } from '../map/style.js';
 import type { Legend, Topic } from '../map/types.js';
+import { isBlank } from '../words/normal-form.js';
+import { layoutPictures, picturesWithin, stackedHeight } from './pictures.js';
+import type { PicturesBlock } from './pictures.js';
 import { ROOM } from './shapes.js';
 import { layoutText } from './text.js';
 import type { TextBlock } from './text.js';
@@ -10,17 +13,21 @@ const LEAST = { width: 56, height: 34 };
 
 const up = (length: number): number => Math.ceil(length / 2) * 2;
 
-/** The size a topic has: the greater of what its text needs and the least size set by hand. Units; both even. */
+/** The size a topic has: the greater of what its text and pictures need and the least size set by hand. Units; both even. */
 export function fitTopic(topic: Topic, legend: Legend | undefined): { width: number; height: number } {
   const style = topicStyle(topic, legend);
   const room = ROOM[style.shape];
   const byHand = { width: topic.minWidth ?? 0, height: topic.minHeight ?? 0 };
   const face = { fontSize: style.fontSize, bold: style.bold, italic: style.italic };
   const comfortable = COMFORTABLE * Math.max(1, style.fontSize / 14);
-  const block = layoutText(topic.text, face, Math.max(comfortable, innerWidth(byHand.width, room)));
+  const across = Math.max(comfortable, innerWidth(byHand.width, room));
+  const block = layoutText(topic.text, face, across);
+  const pictures = layoutPictures(topic.pictures ?? [], across);
+  const width = Math.max(block.width, pictures.width);
+  const height = stackedHeight(pictures, topic.text, block.height);
   return {
-    width: up(Math.max(LEAST.width, byHand.width, block.width * room.across + 2 * room.x)),
-    height: up(Math.max(LEAST.height, byHand.height, block.height * room.down + 2 * room.y)),
+    width: up(Math.max(LEAST.width, byHand.width, width * room.across + 2 * room.x)),
+    height: up(Math.max(LEAST.height, byHand.height, height * room.down + 2 * room.y)),
   };
 }
 
@@ -29,6 +36,16 @@ export function layoutTopic(topic: Topic, legend: Legend | undefined): TextBlock
   const style = topicStyle(topic, legend);
   const face = { fontSize: style.fontSize, bold: style.bold, italic: style.italic };
   return layoutText(topic.text, face, innerWidth(topic.width, ROOM[style.shape]));
+}
+
+/** A topic's pictures as they stand in its present size, over its words. */
+export function layoutTopicPictures(topic: Topic, legend: Legend | undefined, words: TextBlock): PicturesBlock {
+  const room = ROOM[topicStyle(topic, legend).shape];
+  return picturesWithin(topic.pictures ?? [], {
+    width: innerWidth(topic.width, room),
+    height: (topic.height - 2 * room.y) / room.down + 0.5,
+    words: isBlank(topic.text) ? 0 : words.height,
+  });
 }
 
 // Half a unit of grace: rounding must not break a line that `fitTopic` had room for.

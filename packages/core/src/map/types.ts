@@ -74,7 +74,8 @@ export const TOPIC = record(
     note: text(LIMITS.note),
     source: text(LIMITS.note),
     weblinks: listOf(record({ url: text(2000) }, { title: words })),
-    pictures: listOf(record({ src: text(SHORT) }, { alt: text(2000) })),
+    /** `src` says which (`picture-src`); its size where a hand set one, canvas units */
+    pictures: listOf(record({ src: text(SHORT) }, { alt: text(2000), width: length, height: length })),
     files: listOf(record({ src: text(SHORT) }, { name: words })),
     marks: listOf(text(100)),
     sequence: number(),

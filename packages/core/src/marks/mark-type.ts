@@ -24,6 +24,15 @@ export type DrawnShape =
     }
   /** what words stand on, so that a line does not run through them; its colour is that of what is drawn on */
   | { draw: 'ground'; box: Box }
+  /** a picture, as large as its box has room for without being cut or stretched */
+  | {
+      draw: 'image';
+      src: string;
+      alt: string;
+      box: Box;
+      /** what is drawn where the picture cannot be had */
+      instead: readonly DrawnShape[];
+    }
   | {
       draw: 'words';
       /** each with the left end of its baseline */

@@ -4,6 +4,7 @@ import { LIMITS, TOPIC } from '../map/types.js';
 import type { Topic } from '../map/types.js';
 import type { DrawnShape, MarkType, Stroke } from './mark-type.js';
 import { cut, or } from './repair.js';
+import { pictureShape } from './picture-mark.js';
 import { drawSigns } from './topic-signs.js';
 
 /** How near counts as on it, canvas units. */
@@ -27,14 +28,15 @@ export const topicMark: MarkType<Topic> = {
   moved: (topic, step) => ({ ...topic, x: topic.x + step.x, y: topic.y + step.y }),
   bounds: (topic) => boxOf(topic),
   draw: (topic, { legend }) => {
-    const { style, outline, fold, lines } = drawTopic(topic, legend);
+    const { style, outline, fold, lines, pictures } = drawTopic(topic, legend);
     const colour = style.shape === 'plain' ? 'none' : style.outline;
     const stroke = (width: number): Stroke => ({ colour, width, dash: 'solid' });
     const shapes: DrawnShape[] = [
       { draw: 'path', part: 'outline', d: outline, fill: style.fill, stroke: stroke(1.25) },
       ...(fold ? [{ draw: 'path', part: 'fold', d: fold, fill: 'none', stroke: stroke(1) } as const] : []),
       { draw: 'words', lines, ink: style.ink, size: style.fontSize, bold: style.bold, italic: style.italic },
-      ...drawSigns(topic),
+      ...pictures.map(({ src, alt, box }) => pictureShape(src, alt, box)),
+      ...drawSigns(topic, pictures.length > 0),
     ];
     return { at: { x: topic.x, y: topic.y }, z: style.z, shapes };
   },

@@ -37,24 +37,27 @@ const STROKES: Record<string, string> = {
 };
 const OWN_INK: Record<string, string> = { done: '#1f6f63', question: '#3d4a9a', important: '#9e2b3f', weak: '#8a5a00' };
 
-/** What of a topic has a sign, in the order in which they stand. */
-export function signsOf({ note, source, weblinks, files, pictures, marks }: Topic): string[] {
+/**
+ * What of a topic has a sign, in the order in which they stand.
+ * @param isShown whether its pictures are drawn themselves
+ */
+export function signsOf({ note, source, weblinks, files, pictures, marks }: Topic, isShown = false): string[] {
   return [
     ...(isBlank(note) ? [] : ['note']),
     ...(isBlank(source) ? [] : ['source']),
     ...(weblinks?.length ? ['address'] : []),
     ...(files?.length ? ['file'] : []),
-    ...(pictures?.length ? ['picture'] : []),
+    ...(pictures?.length && !isShown ? ['picture'] : []),
     ...(marks ?? []).filter((mark) => mark in TOPIC_MARKS),
   ];
 }
 
 /** Signs around the topic's own centre: from the right along the lower edge, half over it. */
-export function drawSigns(topic: Topic): DrawnShape[] {
+export function drawSigns(topic: Topic, isShown = false): DrawnShape[] {
   const { width, height } = topic;
   const at = (i: number): { x: number; y: number } => ({ x: width / 2 - 4 - SIDE / 2 - i * STEP, y: height / 2 });
   return [
-    ...signsOf(topic)
+    ...signsOf(topic, isShown)
       .toReversed()
       .flatMap((sign, i): DrawnShape[] => {
         const { x, y } = at(i);

@@ -13,7 +13,10 @@ interface Options {
   margin?: number;
   title?: string;
   block?: TitleBlockText;
+  /** where a picture's content is: an address, or for a document that stands alone a data address; null draws its words */
+  hrefOf?: HrefOf;
 }
+export type HrefOf = (src: string) => string | null;
 
 /**
  * A map as a standalone SVG document. `title` is its accessible name; `block` sets a title block below, at the right.
@@ -22,7 +25,7 @@ interface Options {
 export function mapToSvg(
   map: TopicMap,
   legend: Legend | undefined,
-  { margin = 20, title = map.title, block }: Options = {},
+  { margin = 20, title = map.title, block, hrefOf = () => null }: Options = {},
 ): string {
   const drawn = drawnBox(map, legend) ?? { left: 0, top: 0, right: 100, bottom: 60 };
   const [left, top] = [drawn.left - margin, drawn.top - margin];
@@ -30,7 +33,7 @@ export function mapToSvg(
   const below = block ? titleBlockSvg(block, right - BLOCK_WIDTH - margin, drawn.bottom + margin) : null;
   const bottom = drawn.bottom + margin + (below ? below.height + margin : 0);
   const [width, height] = [fixed(right - left), fixed(bottom - top)];
-  const marks = drawnMarks(map, legend).map(({ drawing }) => drawingSvg(drawing));
+  const marks = drawnMarks(map, legend).map(({ drawing }) => drawingSvg(drawing, hrefOf));
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${fixed(left)} ${fixed(top)} ${width} ${height}"`,
     ` width="${width}" height="${height}" role="img" font-family="'${FONT_FAMILY}', sans-serif" style="font-kerning:none">`,
@@ -41,12 +44,12 @@ export function mapToSvg(
   ].join('');
 }
 
-function drawingSvg({ at, shapes }: Drawing): string {
-  const svg = shapes.map(shapeSvg).join('');
+function drawingSvg({ at, shapes }: Drawing, hrefOf: HrefOf): string {
+  const svg = shapes.map((shape) => shapeSvg(shape, hrefOf)).join('');
   return at.x === 0 && at.y === 0 ? svg : `<g transform="translate(${fixed(at.x)} ${fixed(at.y)})">${svg}</g>`;
 }
 
-function shapeSvg(shape: DrawnShape): string {
+function shapeSvg(shape: DrawnShape, hrefOf: HrefOf): string {
   switch (shape.draw) {
     case 'path': {
       const { d, fill, opacity, stroke } = shape;
@@ -58,6 +61,16 @@ function shapeSvg(shape: DrawnShape): string {
       return (
         `<rect x="${fixed(left)}" y="${fixed(top)}" width="${fixed(right - left)}" height="${fixed(bottom - top)}" ` +
         `fill="${PAPER}" fill-opacity="0.9"/>`
+      );
+    }
+    case 'image': {
+      const { src, alt, box, instead } = shape;
+      const href = hrefOf(src);
+      if (href === null) return instead.map((one) => shapeSvg(one, hrefOf)).join('');
+      const [width, height] = [fixed(box.right - box.left), fixed(box.bottom - box.top)];
+      return (
+        `<image href="${escaped(href)}" x="${fixed(box.left)}" y="${fixed(box.top)}" width="${width}" height="${height}">` +
+        `<title>${escaped(alt)}</title></image>`
       );
     }
     case 'words': {

@@ -5,7 +5,7 @@ import {
   copyMarks,
   entitle,
   goBackTo,
-  moveTopics,
+  moveMarks,
   pasteMarks,
   removeMarks,
   resizeTopic,
@@ -50,7 +50,7 @@ export function markActions({
     if (clip) clip = { ...clip, copied: copyMarks(get().map, selectedTopics()) };
   };
   return {
-    move: (ids: readonly string[], step: Spot): void => void run(moveTopics(get().map, ids, step)),
+    move: (ids: readonly string[], step: Spot): void => void run(moveMarks(get().map, ids, step)),
     resize: (id: string, size: { width: number; height: number }): void =>
       void run(resizeTopic(get().map, id, size, legend)),
     link: (from: string, to: string): void => {

@@ -1,0 +1,155 @@
+import { createHash } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import type { OnApplicationBootstrap } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { FileRow } from '@ichnograph/contract';
+import { readSketch, sketchSvg, writeSketch } from '@ichnograph/core';
+import pLimit from 'p-limit';
+import { DataSource } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import { Clock } from '../common/clock.js';
+import { conflict, notFound, refused } from '../common/problem.js';
+import { FileOwner } from './file-owner.entity.js';
+import { drawnAnew, judged } from './judged.js';
+import type { Judged } from './judged.js';
+import { Store } from './store.js';
+import { StoredFile } from './stored-file.entity.js';
+
+/** What one person may have brought in all, bytes. */
+const MOST_OF_ONE = 500 * 2 ** 20;
+const MOST_LISTED = 200;
+/** Sketches are drawn at twice their size, so that they can be looked at larger. */
+const SKETCH_DENSITY = 144;
+
+const hashOf = (content: Buffer): string => createHash('sha256').update(content).digest('hex');
+
+/** Files and pictures that people bring, judged by content, named by it, and handed out to whoever knows the name. */
+@Injectable()
+export class FilesService implements OnApplicationBootstrap {
+  /** Drawing anew takes much memory: never more than two at a time. */
+  private readonly drawing = pLimit(2);
+
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly store: Store,
+    private readonly clock: Clock,
+  ) {}
+
+  async onApplicationBootstrap(): Promise<void> {
+    await this.store.begin((await this.data.getRepository(StoredFile).count()) === 0);
+  }
+
+  async bring(bytes: Buffer, name: string, accountId: string): Promise<FileRow> {
+    await this.roomFor(bytes.length, accountId);
+    return this.keep(await this.drawing(() => judged(bytes)), name, accountId);
+  }
+
+  /** Keeps the strokes of a sketch and the picture they make. */
+  async sketch(body: unknown, name: string, accountId: string): Promise<FileRow> {
+    const sketch = readSketch(body);
+    if (!sketch) throw refused('This is no sketch, or one with more strokes than a sketch may have.');
+    const strokes = Buffer.from(JSON.stringify(writeSketch(sketch)));
+    await this.roomFor(strokes.length, accountId);
+    const drawn = await this.drawing(() => drawnAnew(Buffer.from(sketchSvg(sketch)), SKETCH_DENSITY));
+    const sketchHash = hashOf(strokes);
+    await this.store.keep(sketchHash, strokes);
+    return this.keep(drawn, name, accountId, sketchHash);
+  }
+
+  private async roomFor(bytes: number, accountId: string): Promise<void> {
+    const sum = await this.data
+      .getRepository(FileOwner)
+      .createQueryBuilder('owner')
+      .innerJoin('owner.file', 'file')
+      .where({ accountId })
+      .select('SUM(file.bytes)', 'sum')
+      .getRawOne<{ sum: string | null }>();
+    if (Number(sum?.sum ?? 0) + bytes > MOST_OF_ONE)
+      throw conflict('You have brought 500 MB of pictures and files, and that is as much as one person may.');
+  }
+
+  private async keep(
+    { content, ...about }: Judged,
+    name: string,
+    accountId: string,
+    sketchHash: string | null = null,
+  ): Promise<FileRow> {
+    const hash = hashOf(content);
+    // The content first: a row never speaks of what is not there.
+    await this.store.keep(hash, content);
+    await this.data.transaction(async (manager) => {
+      const file = { hash, ...about, bytes: content.length, sketchHash };
+      await manager.createQueryBuilder().insert().into(StoredFile).values(file).orIgnore().execute();
+      const owner = { hash, accountId, name: name.slice(0, 300), at: this.clock.now() };
+      await manager.createQueryBuilder().insert().into(FileOwner).values(owner).orIgnore().execute();
+    });
+    return this.ownRow(hash, accountId);
+  }
+
+  private async ownRow(hash: string, accountId: string): Promise<FileRow> {
+    const owner = await this.data
+      .getRepository(FileOwner)
+      .findOneOrFail({ where: { hash, accountId }, relations: { file: true } });
+    return rowOf(owner);
+  }
+
+  /** What a person brought, newest first. */
+  async of(accountId: string): Promise<FileRow[]> {
+    const rows = await this.data.getRepository(FileOwner).find({
+      where: { accountId },
+      relations: { file: true },
+      order: { at: 'DESC' },
+      take: MOST_LISTED,
+    });
+    return rows.map(rowOf);
+  }
+
+  async content(hash: string): Promise<{ type: string; content: Buffer; isPicture: boolean }> {
+    const file = await this.data.getRepository(StoredFile).findOneBy({ hash });
+    if (!file) throw notFound('file');
+    return { type: file.type, content: await this.store.read(hash), isPicture: file.width !== null };
+  }
+
+  async strokes(hash: string): Promise<unknown> {
+    const file = await this.data.getRepository(StoredFile).findOneBy({ hash });
+    if (!file?.sketchHash) throw notFound('sketch');
+    return JSON.parse((await this.store.read(file.sketchHash)).toString('utf8'));
+  }
+
+  /**
+   * Lets go of what a person brought. Content that nobody else brought and that nothing that stays names goes too.
+   * @param isStillNamed whether something that stays names it
+   */
+  async forget(
+    manager: EntityManager,
+    accountId: string,
+    isStillNamed: (hash: string) => Promise<boolean>,
+  ): Promise<string[]> {
+    const owned = await manager.findBy(FileOwner, { accountId });
+    await manager.delete(FileOwner, { accountId });
+    const gone: string[] = [];
+    for (const { hash } of owned) {
+      if ((await manager.countBy(FileOwner, { hash })) > 0 || (await isStillNamed(hash))) continue;
+      const file = await manager.findOneBy(StoredFile, { hash });
+      await manager.delete(StoredFile, { hash });
+      gone.push(hash, ...(file?.sketchHash ? [file.sketchHash] : []));
+    }
+    return gone;
+  }
+
+  /** The contents of what was let go, once that is committed. */
+  async sweep(hashes: readonly string[]): Promise<void> {
+    for (const hash of hashes) await this.store.forget(hash);
+  }
+}
+
+const rowOf = ({ hash, name, at, file }: FileOwner): FileRow => ({
+  src: hash,
+  name,
+  at: at.toISOString(),
+  type: file!.type,
+  bytes: file!.bytes,
+  width: file!.width,
+  height: file!.height,
+  isSketch: file!.sketchHash !== null,
+});

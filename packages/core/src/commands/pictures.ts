@@ -1,0 +1,135 @@
+import { done, refused } from '../map/changes.js';
+import type { Change, Maker, Outcome } from '../map/changes.js';
+import { LIMITS, LONGEST } from '../map/types.js';
+import type { Legend, Topic, TopicMap } from '../map/types.js';
+import { isBlank } from '../words/normal-form.js';
+import { boxOf } from '../geometry/points.js';
+import { freeSpot } from './free-spot.js';
+import { onMap, refitted, topicOf } from './maker.js';
+import type { Spot } from './maker.js';
+
+/** Pictures and files: in topics, and pictures that belong to none. Nothing here takes the place of another unless asked. */
+
+const [MOST_PICTURES, MOST_FILES, MOST_ALT] = [12, 20, 2000];
+/** No picture is drawn smaller by a hand, canvas units. */
+const LEAST_SIDE = 16;
+
+export interface NewPicture {
+  src: string;
+  /** for those who cannot see it */
+  alt: string;
+  /** canvas units; left out, core's own size */
+  width?: number;
+  height?: number;
+}
+type TopicPicture = NonNullable<Topic['pictures']>[number];
+
+const side = (length: number): number => Math.round(Math.min(LONGEST, Math.max(LEAST_SIDE, length)));
+const ALT_TOO_LONG = refused('altTooLong', { most: MOST_ALT });
+
+/** Puts a picture into each of some topics, beside those that are there. */
+export function addPicture(map: TopicMap, ids: readonly string[], picture: NewPicture, legend: Legend): Outcome {
+  const topics = map.topics.filter(({ id }) => ids.includes(id));
+  if (topics.length === 0) return refused('nothingChosen');
+  if (picture.alt.length > MOST_ALT) return ALT_TOO_LONG;
+  const without = topics.filter(({ pictures = [] }) => pictures.every(({ src }) => src !== picture.src));
+  if (without.length === 0) return refused('pictureThere');
+  if (without.some(({ pictures = [] }) => pictures.length >= MOST_PICTURES))
+    return refused('picturesFull', { most: MOST_PICTURES });
+  return done(...without.map((topic) => withPictures(topic, [...(topic.pictures ?? []), picture], legend)));
+}
+
+/** Changes a picture of a topic: its words, its size, or (asked for) which picture it is. */
+export function setPicture(
+  map: TopicMap,
+  id: string,
+  src: string,
+  fields: Partial<TopicPicture>,
+  legend: Legend,
+): Outcome {
+  const topic = topicOf(map, id);
+  if (!topic) return refused('topicGone');
+  const pictures = topic.pictures ?? [];
+  if (!pictures.some((one) => one.src === src)) return refused('pictureGone');
+  if ((fields.alt?.length ?? 0) > MOST_ALT) return ALT_TOO_LONG;
+  if (fields.src !== undefined && fields.src !== src && pictures.some((one) => one.src === fields.src))
+    return refused('pictureThere');
+  const sized = {
+    ...fields,
+    ...(fields.width !== undefined && { width: side(fields.width) }),
+    ...(fields.height !== undefined && { height: side(fields.height) }),
+  };
+  return done(
+    withPictures(
+      topic,
+      pictures.map((one) => (one.src === src ? { ...one, ...sized } : one)),
+      legend,
+    ),
+  );
+}
+
+export function removePicture(map: TopicMap, id: string, src: string, legend: Legend): Outcome {
+  const topic = topicOf(map, id);
+  if (!topic) return refused('topicGone');
+  const left = (topic.pictures ?? []).filter((one) => one.src !== src);
+  if (left.length === topic.pictures?.length) return refused('pictureGone');
+  return done(withPictures(topic, left, legend));
+}
+
+function withPictures(topic: Topic, pictures: TopicPicture[], legend: Legend): Change {
+  const fields = refitted(topic, { pictures: pictures.length > 0 ? pictures : undefined }, legend);
+  return { do: 'set', in: 'topics', id: topic.id, fields };
+}
+
+/** Lays a picture that belongs to no topic onto the map, in the nearest free place. */
+export function addLoosePicture(map: TopicMap, { src, alt, ...size }: NewPicture, at: Spot, maker: Maker): Outcome {
+  if (alt.length > MOST_ALT) return ALT_TOO_LONG;
+  const box = { width: side(size.width ?? 160), height: side(size.height ?? 160) };
+  return done({
+    do: 'add',
+    to: 'pictures',
+    item: { id: maker.newId(), ...onMap(freeSpot(map, at, box)), ...box, src, alt },
+  });
+}
+
+/** Changes a loose picture; a new size keeps its upper left corner where it is. */
+export function setLoosePicture(
+  map: TopicMap,
+  id: string,
+  fields: Partial<Pick<NewPicture, 'src' | 'alt' | 'width' | 'height'>>,
+): Outcome {
+  const picture = map.pictures.find((one) => one.id === id);
+  if (!picture) return refused('pictureGone');
+  if ((fields.alt?.length ?? 0) > MOST_ALT) return ALT_TOO_LONG;
+  const { left, top } = boxOf(picture);
+  const [width, height] = [side(fields.width ?? picture.width), side(fields.height ?? picture.height)];
+  return done({
+    do: 'set',
+    in: 'pictures',
+    id,
+    fields: { ...fields, width, height, ...onMap({ x: left + width / 2, y: top + height / 2 }) },
+  });
+}
+
+/** Lays a file beside what a topic bears. */
+export function addFile(map: TopicMap, id: string, file: { src: string; name: string }): Outcome {
+  const topic = topicOf(map, id);
+  if (!topic) return refused('topicGone');
+  const files = topic.files ?? [];
+  if (files.some(({ src }) => src === file.src)) return refused('fileThere');
+  if (files.length >= MOST_FILES) return refused('filesFull', { most: MOST_FILES });
+  const name = isBlank(file.name) ? undefined : file.name.trim().slice(0, LIMITS.text);
+  return done({
+    do: 'set',
+    in: 'topics',
+    id,
+    fields: { files: [...files, { src: file.src, ...(name !== undefined && { name }) }] },
+  });
+}
+
+export function removeFile(map: TopicMap, id: string, src: string): Outcome {
+  const topic = topicOf(map, id);
+  if (!topic) return refused('topicGone');
+  const left = (topic.files ?? []).filter((file) => file.src !== src);
+  return done({ do: 'set', in: 'topics', id, fields: { files: left.length > 0 ? left : undefined } });
+}

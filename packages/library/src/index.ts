@@ -1,0 +1,2 @@
+export { librarySearch } from './search.js';
+export type { Library, LibraryPicture } from './search.js';
