@@ -19,7 +19,7 @@ const SIDE = 128;
 const still = (body) => body.replace(/<(animate\w*|set)\b[^>]*?(\/>|>.*?<\/\1>)/gs, '');
 
 function drawingOf(icons, name) {
-  const { attributes, body } = iconToSVG(getIconData(icons, name), { height: SIDE, width: 'auto' });
+  const { attributes, body } = iconToSVG(getIconData(icons, name), { height: SIDE });
   return iconToHTML(still(body).replaceAll('currentColor', INK), attributes);
 }
 

@@ -44,19 +44,26 @@ async function post<T>(path: string, body?: unknown): Promise<T> {
   }
 }
 
-async function call<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<T> {
+async function call<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+  isRead = true,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api/${path}`, {
       method,
-      headers: { ...headers, ...(body !== undefined && { 'Content-Type': 'application/json' }) },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
+      headers: { ...(body !== undefined && { 'Content-Type': 'application/json' }), ...headers },
+      ...(body !== undefined && { body: body instanceof Blob ? body : JSON.stringify(body) }),
     });
   } catch (error) {
     // fetch rejects with a TypeError when there is no answer at all.
     if (!(error instanceof TypeError)) throw error;
     throw new ApiError(UNREACHABLE);
   }
+  if (response.ok && !isRead) return undefined as T;
   const text = await response.text();
   if (!response.ok) {
     const error = new ApiError(problemOf(response, text));
@@ -71,7 +78,15 @@ function problemOf({ status, headers }: Response, text: string): ProblemDetails 
   return { ...UNREACHABLE, status, detail: 'The server gave no proper answer. Try again in a moment.' };
 }
 
+/** Sends a file as it is. */
+async function send<T>(path: string, file: Blob): Promise<T> {
+  return call<T>('POST', path, file, { 'Content-Type': 'application/octet-stream' });
+}
+
 export const api = {
+  send,
+  /** Whether something is there, without what it is. */
+  head: (path: string): Promise<void> => call('GET', path, undefined, { Range: 'bytes=0-0' }, false),
   get: <T>(path: string): Promise<T> => call('GET', path),
   post: <T = void>(path: string, body?: unknown): Promise<T> => post(path, body),
   put: <T = void>(path: string, body: unknown): Promise<T> => call('PUT', path, body),

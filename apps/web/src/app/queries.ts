@@ -8,6 +8,7 @@ import type {
   ClassRow,
   CommentRow,
   DemoPerson,
+  FileRow,
   Groups,
   JudgementRow,
   KeptOfPerson,
@@ -54,6 +55,8 @@ export const useStudentTasks = () => useQuery(read<StudentTask[]>('today/student
 export const useTeacherTasks = () => useQuery(read<TeacherTask[]>('today/teacher'));
 export const useAssignments = () => useQuery(read<AssignmentRow[]>('assignments'));
 export const useAssignment = (id: string) => useQuery(read<AssignmentDetail>(`assignments/${id}`));
+/** What one brought oneself, newest first. */
+export const useMyFiles = () => useQuery(read<FileRow[]>('files'));
 export const useReadyMade = () => useQuery(read<ReadyMadeRow[]>('ready-made'));
 /** The classes one teaches in which standing rules are in force. */
 export const useRulesInForce = () => useQuery(read<ClassName[]>('standing-rules'));

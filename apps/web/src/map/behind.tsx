@@ -3,9 +3,9 @@ import type { Legend, TopicMap } from '@ichnograph/core';
 import { memo, useMemo } from 'react';
 import { Shapes } from './drawing';
 
-/** What lies behind topics and links: regions, and pictures that belong to no topic. */
+/** What lies behind everything else: regions. */
 export const Behind = memo(function Behind({ map, legend }: { map: TopicMap; legend: Legend }) {
-  const drawings = drawnMarks(map, legend, ['regions', 'pictures']);
+  const drawings = drawnMarks(map, legend, ['regions']);
   if (drawings.length === 0) return null;
   return (
     <svg aria-hidden width="1" height="1" className="pointer-events-none absolute -z-10 overflow-visible">

@@ -1,5 +1,5 @@
 import { drawLink, drawMark, linkStyle, pathData, topicStyle } from '@ichnograph/core';
-import type { Legend, Link, Topic } from '@ichnograph/core';
+import type { Legend, Link, LoosePicture, Topic } from '@ichnograph/core';
 import { Handle, Position } from '@xyflow/react';
 import type { Edge, EdgeProps, Node, NodeProps } from '@xyflow/react';
 import { memo } from 'react';
@@ -27,7 +27,14 @@ export interface LinkData extends Record<string, unknown> {
   dimmed: boolean;
   phraseHidden: boolean;
 }
+export interface PictureData extends Record<string, unknown> {
+  original: LoosePicture;
+  picture: LoosePicture;
+  dimmed: boolean;
+}
 export type TopicNode = Node<TopicData, 'topic'>;
+export type PictureNode = Node<PictureData, 'picture'>;
+export type MarkNode = TopicNode | PictureNode;
 export type LinkEdge = Edge<LinkData, 'link'>;
 
 export const CanvasTopic = memo(function CanvasTopic({
@@ -63,6 +70,28 @@ export const CanvasTopic = memo(function CanvasTopic({
   );
 });
 
+/** A picture that belongs to no topic. */
+export const CanvasPicture = memo(function CanvasPicture({
+  data: { picture, dimmed },
+  selected,
+}: NodeProps<PictureNode>) {
+  const { width, height } = picture;
+  return (
+    <div style={{ width, height, opacity: dimmed ? DIMMED : 1 }} className="relative" data-picture={picture.alt}>
+      {selected && <div className="pointer-events-none absolute -inset-[5px] border-2 border-action bg-action/10" />}
+      <svg
+        aria-hidden
+        width={width}
+        height={height}
+        viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
+        className="block overflow-visible"
+      >
+        <Shapes shapes={drawMark('pictures', picture, { legend: undefined, topicById: NO_TOPICS })?.shapes ?? []} />
+      </svg>
+    </div>
+  );
+});
+
 export const CanvasLink = memo(function CanvasLink({ data, selected }: EdgeProps<LinkEdge>) {
   if (!data) return null;
   const { link, from, to, legend, dimmed, phraseHidden } = data;
@@ -94,6 +123,7 @@ export const CanvasLink = memo(function CanvasLink({ data, selected }: EdgeProps
   );
 });
 
-/** Drawing order as core has it: by z, at one z links before topics. */
+/** Drawing order as core has it: by z, at one z pictures, links, topics. */
+export const pictureLayer = ({ z = 0 }: LoosePicture): number => Math.round(z * 2) - 1;
 export const topicLayer = (topic: Topic, legend: Legend): number => Math.round(topicStyle(topic, legend).z * 2) + 1;
 export const linkLayer = (link: Link, legend: Legend): number => Math.round(linkStyle(link, legend).z * 2);

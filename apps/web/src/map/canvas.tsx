@@ -18,8 +18,8 @@ import type { ClipboardEvent, KeyboardEvent, MouseEvent as ReactMouseEvent, Reac
 import { setHasMap } from '../app/crumbs';
 import { BalloonLayer, markScaleAt } from './balloon-layer';
 import { Behind, RegionTitles } from './behind';
-import { CanvasLink, CanvasTopic } from './canvas-marks';
-import type { LinkEdge, TopicNode } from './canvas-marks';
+import { CanvasLink, CanvasPicture, CanvasTopic } from './canvas-marks';
+import type { LinkEdge, MarkNode } from './canvas-marks';
 import type { Flags } from './flags';
 import type { Gestures, Spot } from './gestures';
 import { DropRing, InHand } from './in-hand';
@@ -47,6 +47,8 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   overview?: boolean;
   /** text that is pasted, and text to be copied or cut, while the canvas has the focus */
   clipboard?: { onPaste: (text: string) => void; onCopy: () => string; onCut: () => string } | undefined;
+  /** files that are dropped on the map, where they were let go, or pasted, then with no place */
+  onFiles?: ((files: readonly File[], at: Spot | null) => void) | undefined;
   onSelect: (ids: readonly string[]) => void;
   onHover?: (id: string | null) => void;
   onKey?: (event: KeyboardEvent) => void;
@@ -64,7 +66,7 @@ const NEVER = (): boolean => false;
 const CONNECTING = { stroke: '#1f6f63', strokeWidth: 2, strokeDasharray: '5 4' };
 const ADDING = ['Shift', 'Control', 'Meta'];
 const OTHER_BUTTONS = [1, 2];
-const NODE_TYPES = { topic: CanvasTopic };
+const NODE_TYPES = { topic: CanvasTopic, picture: CanvasPicture };
 const EDGE_TYPES = { link: CanvasLink };
 
 /** The one canvas: of students, markers and readers. It owns nothing but the view and what is in the hand. */
@@ -77,6 +79,7 @@ export function Canvas({
   blank = null,
   overview = false,
   clipboard,
+  onFiles,
   onSelect,
   onHover,
   onKey,
@@ -88,7 +91,7 @@ export function Canvas({
   ...shown
 }: Props) {
   const { map, selection } = shown;
-  const flow = useReactFlow<TopicNode, LinkEdge>();
+  const flow = useReactFlow<MarkNode, LinkEdge>();
   const own = useRef<HTMLDivElement>(null);
   const host = hostRef ?? own;
   const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
@@ -97,7 +100,7 @@ export function Canvas({
   const drag = useDrag(map, shown.legend, gestures);
   useGlide(glide, map, setMoved);
 
-  const select = (changes: readonly (NodeChange<TopicNode> | EdgeChange<LinkEdge>)[]): void => {
+  const select = (changes: readonly (NodeChange<MarkNode> | EdgeChange<LinkEdge>)[]): void => {
     const selects = changes.filter((change) => change.type === 'select');
     if (selects.length === 0) return;
     const next = new Set(pending.current ?? selection);
@@ -117,7 +120,7 @@ export function Canvas({
     return () => setHasMap(false);
   }, []);
 
-  const onNodesChange = (changes: NodeChange<TopicNode>[]): void => {
+  const onNodesChange = (changes: NodeChange<MarkNode>[]): void => {
     select(changes);
     drag.follow(changes);
   };
@@ -135,15 +138,15 @@ export function Canvas({
     onNodeDragStart: drag.grasp,
     onNodeDrag: drag.hover,
     onNodeDragStop: drag.letGo,
-    onSelectionDragStart: (event: ReactMouseEvent, dragged: TopicNode[]): void =>
+    onSelectionDragStart: (event: ReactMouseEvent, dragged: MarkNode[]): void =>
       drag.grasp(event, dragged[0]!, dragged),
-    onSelectionDragStop: (event: ReactMouseEvent, dragged: TopicNode[]): void => drag.letGo(event, dragged[0]!),
+    onSelectionDragStop: (event: ReactMouseEvent, dragged: MarkNode[]): void => drag.letGo(event, dragged[0]!),
     onConnectEnd: connected,
-    onNodeDoubleClick: (_event: unknown, { id }: TopicNode): void => gestures?.onEdit(id),
+    onNodeDoubleClick: (_event: unknown, { id }: MarkNode): void => gestures?.onEdit(id),
     onEdgeDoubleClick: (_event: unknown, { id }: LinkEdge): void => gestures?.onEdit(id),
     onEdgeMouseEnter: (_event: unknown, { id }: LinkEdge): void => onHover?.(id),
     onEdgeMouseLeave: (): void => onHover?.(null),
-    onNodeMouseEnter: (_event: unknown, { id }: TopicNode): void => onHover?.(id),
+    onNodeMouseEnter: (_event: unknown, { id }: MarkNode): void => onHover?.(id),
     onNodeMouseLeave: (): void => onHover?.(null),
     // Movements without an event are the program's own.
     onMove: (event: MouseEvent | TouchEvent | null): void => {
@@ -165,7 +168,18 @@ export function Canvas({
       data-lifting={drag.lifted ? '' : undefined}
       onKeyDown={onKey}
       onPaste={(event) => {
-        if (clipboard && !isField(event)) clipboard.onPaste(taken(event).getData('text/plain'));
+        if (!clipboard || isField(event)) return;
+        const data = taken(event);
+        if (data.files.length > 0) onFiles?.([...data.files], null);
+        else clipboard.onPaste(data.getData('text/plain'));
+      }}
+      onDragOver={(event) => {
+        if (onFiles && event.dataTransfer.types.includes('Files')) event.preventDefault();
+      }}
+      onDrop={(event) => {
+        if (!onFiles || event.dataTransfer.files.length === 0) return;
+        event.preventDefault();
+        onFiles([...event.dataTransfer.files], flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
       }}
       onCopy={(event) => {
         if (clipboard && !isField(event)) taken(event).setData('text/plain', clipboard.onCopy());
@@ -180,7 +194,7 @@ export function Canvas({
           gestures.onMake(flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
       }}
     >
-      <ReactFlow<TopicNode, LinkEdge>
+      <ReactFlow<MarkNode, LinkEdge>
         nodes={nodes}
         edges={edges}
         nodeTypes={NODE_TYPES}
@@ -233,7 +247,9 @@ export function Canvas({
             pannable
             zoomable
             ariaLabel="Overview of the map"
-            nodeColor={({ data }: TopicNode) => topicStyle(data.topic, data.legend).fill}
+            nodeColor={(node: MarkNode) =>
+              node.type === 'picture' ? '#ffffff' : topicStyle(node.data.topic, node.data.legend).fill
+            }
             nodeStrokeColor="#4d5867"
             nodeStrokeWidth={6}
             nodeBorderRadius={0}

@@ -1,5 +1,8 @@
 import { dashLengths } from '@ichnograph/core';
 import type { DrawnShape } from '@ichnograph/core';
+import { useState } from 'react';
+import { pictureIsLost, pictureIsThere, useLostPictures } from '../app/lost-pictures';
+import { pictureHref } from '../app/picture-href';
 
 /** What core drew, as SVG, line for line: nothing here measures or wraps. */
 
@@ -11,7 +14,7 @@ interface Look {
 }
 
 export function Shapes({ shapes, selected = false, wordless = false }: { shapes: readonly DrawnShape[] } & Look) {
-  const shown = wordless ? shapes.filter(({ draw }) => draw === 'path') : shapes;
+  const shown = wordless ? shapes.filter(({ draw }) => draw === 'path' || draw === 'image') : shapes;
   return shown.map((shape, i) => <Shape key={i} shape={shape} selected={selected} />);
 }
 
@@ -45,6 +48,8 @@ function Shape({ shape, selected }: { shape: DrawnShape; selected: boolean }) {
         />
       );
     }
+    case 'image':
+      return <Picture shape={shape} />;
     case 'words': {
       const { lines, ink, size, bold, italic } = shape;
       return (
@@ -81,5 +86,29 @@ export function Underlay({
         strokeWidth={(shape.stroke?.width ?? 0) + 9}
       />
     ) : null,
+  );
+}
+
+/** A picture, and where it does not come the words that core drew for it. */
+function Picture({ shape: { src, alt, box, instead } }: { shape: Extract<DrawnShape, { draw: 'image' }> }) {
+  const tries = useLostPictures((lost) => lost.tries);
+  const [lostAt, setLostAt] = useState<number | null>(null);
+  const href = pictureHref(src);
+  if (href === null || lostAt === tries) return <Shapes shapes={instead} />;
+  return (
+    <image
+      key={tries}
+      href={href}
+      x={box.left}
+      y={box.top}
+      width={box.right - box.left}
+      height={box.bottom - box.top}
+      aria-label={alt}
+      onLoad={pictureIsThere}
+      onError={() => {
+        setLostAt(tries);
+        pictureIsLost(src, href);
+      }}
+    />
   );
 }

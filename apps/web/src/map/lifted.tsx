@@ -1,5 +1,5 @@
 import { drawLink, drawMark } from '@ichnograph/core';
-import type { Guide, Legend, Link, Topic, TopicMap } from '@ichnograph/core';
+import type { Guide, Legend, Link, LoosePicture, Topic, TopicMap } from '@ichnograph/core';
 import { memo, useEffect, useImperativeHandle, useMemo, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import { Shapes } from './drawing';
@@ -12,14 +12,17 @@ interface Step {
 /** What is in the hand: topics, the links between them, and those that lead to what stays. */
 export interface Lift {
   topics: readonly Topic[];
+  pictures: readonly LoosePicture[];
   between: readonly Link[];
   leading: readonly Link[];
 }
 
-/** @param carried topics as they were grasped: what another does to them meanwhile does not pull at them */
-export function lift({ topics, links }: TopicMap, carried: readonly Topic[]): Lift {
-  const there = new Set(topics.map(({ id }) => id));
-  const held = carried.filter(({ id }) => there.has(id));
+/** @param carried as they were grasped: what another does to them meanwhile does not pull at them */
+export function lift({ topics, links, pictures }: TopicMap, carried: readonly (Topic | LoosePicture)[]): Lift {
+  const there = new Set([...topics, ...pictures].map(({ id }) => id));
+  const isTopic = (one: Topic | LoosePicture): one is Topic => 'text' in one;
+  const standing = carried.filter(({ id }) => there.has(id));
+  const held = standing.filter(isTopic);
   const ids = new Set(held.map(({ id }) => id));
   const [between, leading]: [Link[], Link[]] = [[], []];
   for (const link of links) {
@@ -27,7 +30,12 @@ export function lift({ topics, links }: TopicMap, carried: readonly Topic[]): Li
     if (from && to) between.push(link);
     else if (from || to) leading.push(link);
   }
-  return { topics: held, between, leading };
+  return {
+    topics: held,
+    pictures: standing.filter((one): one is LoosePicture => !isTopic(one)),
+    between,
+    leading,
+  };
 }
 
 export interface LiftedHandle {
@@ -80,9 +88,9 @@ export function Lifted({
   );
   useEffect(() => () => cancelAnimationFrame(frame.current), []);
   // Where everything is in the hand, what is drawn already is moved as it is.
-  const isAll = lifted.topics.length === map.topics.length;
+  const isAll = lifted.topics.length === map.topics.length && lifted.pictures.length === map.pictures.length;
   const hidden = useMemo(() => {
-    const marks = [...lifted.topics, ...lifted.between, ...lifted.leading];
+    const marks = [...lifted.topics, ...lifted.pictures, ...lifted.between, ...lifted.leading];
     const rings = marks.map(({ id }) => `.canvas [data-of="${CSS.escape(id)}"]`);
     return [...(isAll ? [] : marks.map(({ id }) => `.canvas [data-id="${CSS.escape(id)}"]`)), ...rings].join(',');
   }, [lifted, isAll]);
@@ -140,7 +148,7 @@ function LinkShapes({ link, from, to, legend }: { link: Link; from: Topic; to: T
 }
 
 const Held = memo(function Held({
-  lifted: { topics, between },
+  lifted: { topics, pictures, between },
   byId,
   legend,
   selection,
@@ -152,6 +160,11 @@ const Held = memo(function Held({
 }) {
   return (
     <svg aria-hidden width="1" height="1" className="absolute overflow-visible">
+      {pictures.map((picture) => (
+        <g key={picture.id} transform={`translate(${picture.x} ${picture.y})`}>
+          <Shapes shapes={drawMark('pictures', picture, { legend, topicById: byId })?.shapes ?? []} />
+        </g>
+      ))}
       {between.map((link) => (
         <LinkShapes key={link.id} link={link} from={byId.get(link.from)!} to={byId.get(link.to)!} legend={legend} />
       ))}

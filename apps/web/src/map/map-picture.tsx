@@ -1,6 +1,7 @@
 import { mapToSvg } from '@ichnograph/core';
 import type { Legend, TitleBlockText, TopicMap } from '@ichnograph/core';
 import { useMemo } from 'react';
+import { pictureHref } from '../app/picture-href';
 
 /** A map to look at. Core draws it, line for line as on the canvas; its text is escaped there. */
 export function MapPicture({
@@ -14,7 +15,10 @@ export function MapPicture({
   title: string;
   block?: TitleBlockText;
 }) {
-  const svg = useMemo(() => mapToSvg(map, legend, { title, ...(block && { block }) }), [map, legend, title, block]);
+  const svg = useMemo(
+    () => mapToSvg(map, legend, { title, hrefOf: pictureHref, ...(block && { block }) }),
+    [map, legend, title, block],
+  );
   return (
     <div
       className="card overflow-hidden p-2 [&>svg]:h-auto [&>svg]:max-h-[36rem] [&>svg]:max-w-full [&>svg]:mx-auto"

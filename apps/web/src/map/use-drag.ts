@@ -1,10 +1,10 @@
 import { branchOf, CrossingCounter, dropTarget, snapStep, withGroups } from '@ichnograph/core';
-import type { Legend, Topic, TopicMap } from '@ichnograph/core';
+import type { Legend, LoosePicture, Topic, TopicMap } from '@ichnograph/core';
 import { useReactFlow } from '@xyflow/react';
 import type { NodeChange } from '@xyflow/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Gestures, Spot } from './gestures';
-import type { TopicNode } from './canvas-marks';
+import type { MarkNode } from './canvas-marks';
 import { lift } from './lifted';
 import type { LiftedHandle } from './lifted';
 
@@ -25,10 +25,12 @@ interface Grasped {
   at: Spot;
   /** how far it has gone */
   step: Spot;
-  carried: readonly Topic[];
+  carried: readonly Standing[];
 }
+/** What stands on a map and can be taken hold of. */
+type Standing = Topic | LoosePicture;
 
-const sameIds = (topics: readonly Topic[], ids: readonly string[]): boolean =>
+const sameIds = (topics: readonly Standing[], ids: readonly string[]): boolean =>
   topics.length === ids.length && topics.every(({ id }, i) => ids[i] === id);
 
 export type Drag = ReturnType<typeof useDrag>;
@@ -42,7 +44,7 @@ export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | unde
   const layer = useRef<LiftedHandle>(null);
   /** what is dragged, where it was when it was grasped (another person may move it meanwhile), and all that goes with it */
   const grasped = useRef<Grasped>({ id: '', at: { x: 0, y: 0 }, step: { x: 0, y: 0 }, carried: [] });
-  const [carried, setCarried] = useState<readonly Topic[] | null>(null);
+  const [carried, setCarried] = useState<readonly Standing[] | null>(null);
   const [drop, setDrop] = useState<{ text: string; target: Topic } | null>(null);
   const [crossings, setCrossings] = useState<{ were: number; are: number } | null>(null);
   const counting = useRef<Counting | null>(null);
@@ -67,7 +69,7 @@ export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | unde
     };
   }, [isHeld]);
 
-  const follow = (changes: readonly NodeChange<TopicNode>[]): void => {
+  const follow = (changes: readonly NodeChange<MarkNode>[]): void => {
     const { id, at, carried: all } = grasped.current;
     const change = changes.find((one) => one.type === 'position' && one.id === id);
     if (change?.type !== 'position' || !change.position || !gestures) return;
@@ -95,21 +97,21 @@ export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | unde
     setCrossings((before) => (before?.are === are && before.were === were ? before : { were, are }));
     counting.current.at = performance.now();
   };
-  const grasp = (event: { altKey: boolean }, node: TopicNode, dragged: readonly TopicNode[]): void => {
+  const grasp = (event: { altKey: boolean }, node: MarkNode, dragged: readonly MarkNode[]): void => {
     const ids = dragged.map((one) => one.id);
     const all = new Set(withGroups(map, event.altKey ? branchOf(map, ids) : ids));
-    const { x, y } = node.data.topic;
+    const { x, y } = node.type === 'picture' ? node.data.picture : node.data.topic;
     grasped.current = {
       id: node.id,
       at: { x, y },
       step: { x: 0, y: 0 },
-      carried: map.topics.filter((topic) => all.has(topic.id)),
+      carried: [...map.topics, ...map.pictures].filter((one) => all.has(one.id)),
     };
   };
   /** The topic under the hand, if what is dragged is one topic, alone or with its branch, that can hang there. */
   const under = (event: MouseEvent | TouchEvent): Topic | null => {
     const { id, carried } = grasped.current;
-    if (!gestures || carried.length === 0) return null;
+    if (!gestures || carried.length === 0 || map.pictures.some((one) => one.id === id)) return null;
     if (carried.length > 1 && !sameIds(carried, branchOf(map, [id]))) return null;
     const { clientX, clientY } = 'changedTouches' in event ? event.changedTouches[0]! : event;
     const at = flow.screenToFlowPosition({ x: clientX, y: clientY });
@@ -122,7 +124,7 @@ export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | unde
     setCrossings(null);
     counting.current = null;
   };
-  const letGo = (event: unknown, node: TopicNode): void => {
+  const letGo = (event: unknown, node: MarkNode): void => {
     const { at, step, carried } = grasped.current;
     const target = under(event as MouseEvent);
     clear();
@@ -135,9 +137,10 @@ export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | unde
         step,
       );
   };
-  const hover = (event: MouseEvent | TouchEvent, node: TopicNode): void => {
+  const hover = (event: MouseEvent | TouchEvent, node: MarkNode): void => {
     const target = under(event);
-    if (target?.id !== drop?.target.id) setDrop(target && { text: node.data.topic.text, target });
+    if (node.type !== 'picture' && target?.id !== drop?.target.id)
+      setDrop(target && { text: node.data.topic.text, target });
   };
   return { lifted, drop, crossings, layer, grasp, follow, hover, letGo };
 }

@@ -1,8 +1,8 @@
-import type { Legend, TopicMap } from '@ichnograph/core';
+import type { Legend, LoosePicture, TopicMap } from '@ichnograph/core';
 import { Position } from '@xyflow/react';
 import { useRef } from 'react';
-import { linkLayer, topicLayer } from './canvas-marks';
-import type { LinkEdge, TopicNode } from './canvas-marks';
+import { linkLayer, pictureLayer, topicLayer } from './canvas-marks';
+import type { LinkEdge, MarkNode, PictureNode, TopicNode } from './canvas-marks';
 import { readAloud } from './reading-line';
 
 export interface Shown {
@@ -20,8 +20,9 @@ export interface Shown {
 
 interface Known {
   nodes: Map<string, TopicNode>;
+  pictures: Map<string, PictureNode>;
   edges: Map<string, LinkEdge>;
-  lists: { nodes: TopicNode[]; edges: LinkEdge[] };
+  lists: { nodes: MarkNode[]; edges: LinkEdge[] };
 }
 
 const sameOr = <T>(before: T[], now: T[]): T[] =>
@@ -29,10 +30,15 @@ const sameOr = <T>(before: T[], now: T[]): T[] =>
 
 /** Nodes and edges for React Flow, the very same objects as before where nothing changed. */
 export function useMarks({ map, legend, selection, concern, moved, mayEdit, typing }: Shown): {
-  nodes: TopicNode[];
+  nodes: MarkNode[];
   edges: LinkEdge[];
 } {
-  const known = useRef<Known>({ nodes: new Map(), edges: new Map(), lists: { nodes: [], edges: [] } });
+  const known = useRef<Known>({
+    nodes: new Map(),
+    pictures: new Map(),
+    edges: new Map(),
+    lists: { nodes: [], edges: [] },
+  });
   const nodes = map.topics.map((original): TopicNode => {
     const before = known.current.nodes.get(original.id);
     const at = moved.get(original.id);
@@ -58,7 +64,9 @@ export function useMarks({ map, legend, selection, concern, moved, mayEdit, typi
     return {
       id: topic.id,
       type: 'topic',
-      ariaLabel: topic.text,
+      ariaLabel: [topic.text, ...(topic.pictures ?? []).flatMap(({ alt }) => (alt ? [`Picture: ${alt}`] : []))].join(
+        '. ',
+      ),
       ariaRole: 'group',
       position: { x: topic.x, y: topic.y },
       width,
@@ -107,11 +115,50 @@ export function useMarks({ map, legend, selection, concern, moved, mayEdit, typi
     };
   });
   const before = known.current;
+  const pictures = map.pictures.map((picture): PictureNode => {
+    const wanted = { dimmed: concern !== null, selected: selection.has(picture.id) };
+    return pictureNode(picture, wanted, moved.get(picture.id), before.pictures.get(picture.id));
+  });
   known.current = {
     nodes: nodeById,
+    pictures: new Map(pictures.map((node) => [node.id, node])),
     edges: new Map(edges.map((edge) => [edge.id, edge])),
     // The very same lists too, where nothing in them changed: React Flow takes a new one in whole.
-    lists: { nodes: sameOr(before.lists.nodes, nodes), edges: sameOr(before.lists.edges, edges) },
+    lists: { nodes: sameOr(before.lists.nodes, [...pictures, ...nodes]), edges: sameOr(before.lists.edges, edges) },
   };
   return known.current.lists;
+}
+
+/** A loose picture for React Flow; the very same object as before where nothing of it changed. */
+function pictureNode(
+  original: LoosePicture,
+  { dimmed, selected }: { dimmed: boolean; selected: boolean },
+  at: { x: number; y: number } | undefined,
+  before: PictureNode | undefined,
+): PictureNode {
+  const { x, y } = at ?? original;
+  if (
+    before &&
+    before.data.original === original &&
+    before.data.dimmed === dimmed &&
+    before.selected === selected &&
+    before.position.x === x &&
+    before.position.y === y
+  )
+    return before;
+  const { width, height } = original;
+  return {
+    id: original.id,
+    type: 'picture',
+    ariaLabel: original.alt === '' ? 'Picture without words' : `Picture: ${original.alt}`,
+    ariaRole: 'img',
+    position: { x, y },
+    width,
+    height,
+    measured: { width, height },
+    selected,
+    connectable: false,
+    zIndex: pictureLayer(original),
+    data: { original, picture: { ...original, x, y }, dimmed },
+  };
 }

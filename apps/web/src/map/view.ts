@@ -53,11 +53,17 @@ export function useShow() {
         duration: still ? 0 : (options.duration ?? 0),
       });
     };
-    /** Topics and links, with the ends of the links. */
+    /** Topics, pictures and links, with the ends of the links. */
     const showMarks = (map: TopicMap, legend: Legend, ids: readonly string[], options: Options = {}): void => {
       const links = map.links.filter(({ id }) => ids.includes(id));
       const wanted = new Set([...ids, ...links.flatMap(({ from, to }) => [from, to])]);
-      const part = { ...map, links, topics: map.topics.filter(({ id }) => wanted.has(id)) };
+      const part = {
+        ...map,
+        links,
+        topics: map.topics.filter(({ id }) => wanted.has(id)),
+        pictures: map.pictures.filter(({ id }) => wanted.has(id)),
+        regions: [],
+      };
       show(drawnBox(part, legend), { ...options, maxZoom: Math.max(1, flow.getZoom()) });
     };
     return { show, showMarks };

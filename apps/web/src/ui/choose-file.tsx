@@ -7,12 +7,15 @@ export function ChooseFile({
   onFile,
   disabled = false,
   small = false,
+  capture = false,
   children,
 }: {
   accept: string;
   onFile: (file: File) => void;
   disabled?: boolean;
   small?: boolean;
+  /** whether a device with a camera takes a photo for it */
+  capture?: boolean;
   children: ReactNode;
 }) {
   return (
@@ -23,6 +26,7 @@ export function ChooseFile({
       <input
         type="file"
         accept={accept}
+        {...(capture && { capture: 'environment' })}
         className="sr-only"
         disabled={disabled}
         onChange={(event) => {

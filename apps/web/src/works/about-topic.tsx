@@ -4,9 +4,10 @@ import { NotebookPen, X } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { Button, buttonClass } from '../ui/button';
+import { Files, Pictures } from './about-pictures';
 import { useEditor, useEditorState } from './editor';
 
-/** What the selected topic bears besides its words: note, source, addresses, its place in time, marks. */
+/** What the selected topic bears besides its words: note, source, pictures, addresses, files, its place in time, marks. */
 export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
   const { actions } = useEditor();
   const about = useEditorState((state) => state.about);
@@ -35,7 +36,9 @@ export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
                 value={one.source ?? ''}
                 onTake={(source) => actions.setSource(one.id, source)}
               />
+              <Pictures topic={one} />
               <Addresses topic={one} />
+              <Files topic={one} />
               <Sequence topic={one} />
             </div>
           )}

@@ -121,13 +121,17 @@ export const HANGING: readonly Command[] = [
   act('one-to-all', 'Link the last selected to all others', [], 'canvas', several, (a) => a.linkAll('from one')),
   {
     id: 'about',
-    name: 'Note, source, addresses and marks of the selected topic',
+    name: 'Note, source, pictures, addresses, files and marks of the selected topic',
     keys: ['Alt+N'],
     where: 'canvas',
     edits: true,
     can: someTopic,
     run: ({ editor }) => editor.actions.about(true),
   },
+  act('picture', 'Put a picture into it, or onto the map', ['Alt+I'], 'page', undefined, (a) =>
+    a.openPictures('Library'),
+  ),
+  act('sketch', 'Draw a sketch', ['Alt+S'], 'page', undefined, (a) => a.openPictures('Sketch')),
   act('region', 'Draw a region around it', ['Alt+R'], 'canvas', someTopic, (a) => a.askRegion('new')),
   act('group', 'Group: let them move as one', ['Mod+G'], 'canvas', several, (a) => a.group()),
   act('ungroup', 'Ungroup', ['Mod+Shift+G'], 'canvas', someTopic, (a) => a.ungroup()),

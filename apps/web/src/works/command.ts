@@ -9,6 +9,8 @@ export interface DeskHand {
   centre: () => Spot;
   leaveCanvas: () => void;
   fit: () => void;
+  /** shows what is selected, if some of it is out of sight */
+  bringIn: () => void;
   /** selects things and brings them into view */
   go: (ids: readonly string[]) => void;
   show: (what: 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'Map' | 'Sentences') => void;

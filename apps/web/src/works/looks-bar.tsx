@@ -3,6 +3,7 @@ import type { Assignment, Link, Topic } from '@ichnograph/core';
 import {
   ArrowLeftRight,
   Eraser,
+  ImagePlus,
   LayoutDashboard,
   Link2,
   MousePointerClick,
@@ -15,6 +16,7 @@ import {
 import type { ReactNode } from 'react';
 import { useMedia } from '../app/use-media';
 import { Button } from '../ui/button';
+import { LooseBar } from './about-pictures';
 import { AboutTopic } from './about-topic';
 import { CommandMenu } from './command-menu';
 import { useCommand } from './commands';
@@ -31,6 +33,7 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
   const topics = map.topics.filter(({ id }) => selection.includes(id));
   const links = map.links.filter(({ id }) => selection.includes(id));
   const isFixed = assignment.styleMode === 'guided' && assignment.looks === 'fixed';
+  const [picture] = map.pictures.filter(({ id }) => selection.includes(id));
   const one = topics.length + links.length === 1;
   return (
     <div role="toolbar" aria-label="Selection" className="@container border-b border-rule bg-paper">
@@ -58,6 +61,12 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
           <CommandMenu group="choose" name="Select" sign={<MousePointerClick aria-hidden size={14} />} />
         )}
         <Tidying />
+        <Bringing />
+        {selection.length === 0 && (
+          <CommandButton id="picture" name="Picture">
+            <ImagePlus aria-hidden size={14} />
+          </CommandButton>
+        )}
         {selection.length === 0 ? (
           <span className="truncate text-sm text-quiet">
             Double-click an empty place to make a topic. Select something to change it.
@@ -80,7 +89,13 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
                 onChange={actions.setLinkKind}
               />
             )}
+            {picture && selection.length === 1 && <LooseBar picture={picture} />}
             <AboutTopic topics={topics} />
+            {topics.length > 0 && (
+              <CommandButton id="picture" name="Picture">
+                <ImagePlus aria-hidden size={14} />
+              </CommandButton>
+            )}
             <LooksPopover topics={topics} links={links} assignment={assignment} disabled={isFixed} />
             {own && topics.length > 0 && (
               <Button
@@ -137,6 +152,17 @@ function Tidying() {
       <Button small onClick={cancel}>
         Stop
       </Button>
+    </span>
+  );
+}
+
+/** That files are on their way here. */
+function Bringing() {
+  const count = useEditorState((state) => state.bringing);
+  if (count === 0) return null;
+  return (
+    <span role="status" className="whitespace-nowrap text-sm">
+      {count === 1 ? 'Bringing a file …' : `Bringing ${count} files …`}
     </span>
   );
 }

@@ -1,17 +1,18 @@
 import type { WorkDetail } from '@ichnograph/contract';
-import { branchOf, foldedOf, mapWithout } from '@ichnograph/core';
+import { branchOf, foldedOf, mapWithout, markAt } from '@ichnograph/core';
+import type { TopicMap } from '@ichnograph/core';
 import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
 import { useEffect, useMemo, useState } from 'react';
 import type { RefObject } from 'react';
 import { useComments } from '../app/queries';
-import { Canvas, CommentCard, FREE, Margin, useEvidence, useMarginWidth, useShow } from '../map';
+import { Canvas, CommentCard, FREE, Margin, useEvidence, useMarginWidth } from '../map';
 import type { Gestures } from '../map';
 import { Button } from '../ui/button';
 import { inSight } from './checks-panel';
 import { onCanvasKey } from './canvas-keys';
 import { useCommands } from './commands';
 import { useEditor, useEditorState } from './editor';
-import type { Typing } from './editor';
+import type { Spot, Typing } from './editor';
 import { isBare } from './first-step';
 import { LeaderCard } from './command-menu';
 import { FindBar } from './find-bar';
@@ -74,13 +75,12 @@ export function MapCanvas({ detail, open, host }: Props) {
     [actions],
   );
   useInView(typing);
-  const bringIn = useBringIn(host);
   const clipboard = {
     // What was copied here comes back as it was; text from elsewhere becomes topics.
     onPaste: (text: string): void => {
       if (text !== '' && !actions.isCopied(text)) actions.gatherText(text, desk.centre());
       else actions.paste(text === '' ? undefined : text);
-      bringIn();
+      desk.bringIn();
     },
     onCopy: actions.copy,
     onCut: (): string => {
@@ -88,6 +88,12 @@ export function MapCanvas({ detail, open, host }: Props) {
       actions.remove();
       return words;
     },
+  };
+  /** Dropped on a topic they go into it; pasted, into what is selected; otherwise onto the map. */
+  const takeFiles = (files: readonly File[], at: Spot | null): void => {
+    const under = at && markAt(map, legend, 'topics', at);
+    const into = at ? (under === undefined || under === null ? [] : [under]) : selectedTopicIds(map, selected);
+    void actions.bringFiles(files, into, at ?? desk.centre()).then(desk.bringIn);
   };
   return (
     <Canvas
@@ -106,6 +112,7 @@ export function MapCanvas({ detail, open, host }: Props) {
       fitKey={detail.id}
       hostRef={host}
       clipboard={detail.mayEdit ? clipboard : undefined}
+      onFiles={detail.mayEdit ? takeFiles : undefined}
       onSelect={actions.select}
       onHover={actions.hover}
       onKey={(event) => onCanvasKey(event, commands, desk)}
@@ -156,6 +163,9 @@ export function MapCanvas({ detail, open, host }: Props) {
   );
 }
 
+const selectedTopicIds = ({ topics }: TopicMap, selected: readonly string[]): string[] =>
+  topics.flatMap(({ id }) => (selected.includes(id) ? [id] : []));
+
 /** That only a part of the map is shown, and the way back to all of it. */
 function AloneNote() {
   const { actions } = useEditor();
@@ -182,29 +192,6 @@ function useRemarks(detail: WorkDetail) {
   return useComments(back?.id ?? null).data ?? NO_REMARKS;
 }
 const NO_REMARKS: never[] = [];
-
-/** Shows what is chosen, if some of it is out of sight: what has just been pasted. */
-function useBringIn(host: RefObject<HTMLDivElement | null>): () => void {
-  const { store, assignment } = useEditor();
-  const flow = useReactFlow();
-  const { showMarks } = useShow();
-  return () => {
-    const { map, selection } = store.getState();
-    const box = host.current?.getBoundingClientRect();
-    if (!box) return;
-    const isOut = map.topics
-      .filter(({ id }) => selection.includes(id))
-      .some((topic) => {
-        const { x, y } = flow.flowToScreenPosition({ x: topic.x, y: topic.y });
-        return x < box.left + 60 || x > box.right - 60 || y < box.top + 30 || y > box.bottom - 30;
-      });
-    if (isOut)
-      showMarks(map, assignment.legend, selection, {
-        padding: { top: 90, right: 90, bottom: 90, left: 90 },
-        duration: 200,
-      });
-  };
-}
 
 /** Brings what is being typed into view, by the least movement. */
 function useInView(typing: Typing | null): void {

@@ -34,6 +34,7 @@ import { LooksBar } from './looks-bar';
 import { MapCanvas } from './map-canvas';
 import { Notices } from './notices';
 import { CommandPalette, KeysDialog } from './palette';
+import { PicturesDialog } from './pictures-dialog';
 import { RegionDialog } from './region-dialog';
 import { ReadingLine } from './reading-line';
 import { SaveWords } from './save-words';
@@ -125,11 +126,26 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     );
     focusCanvas();
   };
+  /** Shows what is chosen, if some of it is out of sight: what has just been pasted, or brought. */
+  const bringIn = (): void => {
+    const { map: now, selection } = editor.store.getState();
+    const box = host.current?.getBoundingClientRect();
+    if (!box) return;
+    const isOut = [...now.topics, ...now.pictures]
+      .filter(({ id }) => selection.includes(id))
+      .some((one) => {
+        const at = flow.flowToScreenPosition({ x: one.x, y: one.y });
+        return at.x < box.left + 60 || at.x > box.right - 60 || at.y < box.top + 30 || at.y > box.bottom - 30;
+      });
+    const padding = { top: 90, right: 90, bottom: 90, left: 90 };
+    if (isOut) showMarks(now, legend, selection, { padding, duration: 200 });
+  };
   const desk: DeskHand = {
     editor,
     mayEdit,
     mayHandIn,
     centre,
+    bringIn,
     leaveCanvas: () => document.getElementById('map-foot')?.focus({ preventScroll: true }),
     go,
     fit: () => show(drawnBox(editor.store.getState().map, legend)),
@@ -299,6 +315,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         />
         <LinkDialog onClosed={focusWork} />
         <RegionDialog onClosed={focusWork} />
+        {mayEdit && <PicturesDialog onClosed={focusWork} />}
         <DeleteGiven host={host} open={open} />
       </DndContext>
     </CommandsProvider>

@@ -10,8 +10,8 @@ export function NoteCard() {
     return map.topics.find((one) => one.id === id);
   });
   if (!topic) return null;
-  const { note, source, weblinks = [], text } = topic;
-  if (isBlank(note) && isBlank(source) && weblinks.length === 0) return null;
+  const { note, source, weblinks = [], files = [], text } = topic;
+  if (isBlank(note) && isBlank(source) && weblinks.length === 0 && files.length === 0) return null;
   return (
     <aside
       aria-label={`What ${text} bears`}
@@ -24,6 +24,11 @@ export function NoteCard() {
         <p key={url} className="words mt-1 text-quiet">
           {title ? `${title}: ` : ''}
           {url}
+        </p>
+      ))}
+      {files.map(({ src, name }) => (
+        <p key={src} className="words mt-1 text-quiet">
+          File: {name ?? 'without a name'}
         </p>
       ))}
     </aside>

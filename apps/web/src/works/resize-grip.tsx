@@ -3,21 +3,23 @@ import { useState } from 'react';
 import type { PointerEvent } from 'react';
 import { useEditor, useEditorState } from './editor';
 
-/** Lower right of the one selected topic: pull to give it a least size. Its text always fits. */
+/** Lower right of the one selected topic or picture: pull to give it a (least) size. A topic's text always fits. */
 export function ResizeGrip() {
   const { actions } = useEditor();
   const flow = useReactFlow();
-  const topic = useEditorState(({ map, selection, typing }) =>
-    selection.length === 1 && !typing ? map.topics.find(({ id }) => id === selection[0]) : undefined,
+  const one = useEditorState(({ map, selection, typing }) =>
+    selection.length === 1 && !typing
+      ? [...map.topics, ...map.pictures].find(({ id }) => id === selection[0])
+      : undefined,
   );
   const [pulled, setPulled] = useState<{ width: number; height: number } | null>(null);
-  if (!topic) return null;
-  const [left, top] = [topic.x - topic.width / 2, topic.y - topic.height / 2];
+  if (!one) return null;
+  const [left, top] = [one.x - one.width / 2, one.y - one.height / 2];
   const sizeAt = ({ clientX, clientY }: PointerEvent): { width: number; height: number } => {
     const at = flow.screenToFlowPosition({ x: clientX, y: clientY });
     return { width: Math.max(20, at.x - left), height: Math.max(20, at.y - top) };
   };
-  const { width, height } = pulled ?? topic;
+  const { width, height } = pulled ?? one;
   return (
     <>
       {pulled && (
@@ -41,7 +43,7 @@ export function ResizeGrip() {
         }}
         onPointerUp={(event) => {
           setPulled(null);
-          actions.resize(topic.id, sizeAt(event));
+          actions.resize(one.id, sizeAt(event));
         }}
         onPointerCancel={() => setPulled(null)}
       />

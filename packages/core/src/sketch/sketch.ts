@@ -64,7 +64,7 @@ export function strokePath({ size, points }: Stroke): string {
   for (let i = 0; i < points.length; i += 3) input.push([points[i]!, points[i + 1]!, points[i + 2]!]);
   const outline = getStroke(input, { size, thinning: 0.55, smoothing: 0.5, streamline: 0.35, simulatePressure: false });
   const tenth = (value: number): number => Math.round(value * 10) / 10;
-  return `${pathData(outline.map(([x, y]) => ({ x: tenth(x!), y: tenth(y!) })))}Z`;
+  return `${pathData(outline.map(([x, y]) => ({ x: tenth(x), y: tenth(y) })))}Z`;
 }
 
 /** A sketch as a standalone SVG document, with nothing behind it. */

@@ -244,6 +244,7 @@ describe('keys on the canvas', () => {
     mayEdit,
     mayHandIn: mayEdit,
     centre: () => ({ x: 1, y: 2 }),
+    bringIn: () => undefined,
     leaveCanvas: () => undefined,
     go: () => undefined,
     fit: () => undefined,

@@ -1,5 +1,5 @@
 import { reportOf, requirementSentence } from '@ichnograph/core';
-import type { Assignment, Chip, Report, Requirement, Result } from '@ichnograph/core';
+import type { Assignment, Chip, Report, Requirement, Result, TopicMap } from '@ichnograph/core';
 import type { LiveMap } from '@ichnograph/livemap';
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
@@ -10,6 +10,7 @@ import { bankActions } from './bank-actions';
 import { enrichActions } from './enrich-actions';
 import { createHand } from './hand';
 import { markActions } from './mark-actions';
+import { pictureActions } from './picture-actions';
 import type { EditorState } from './state';
 import { typingActions } from './typing-actions';
 
@@ -37,6 +38,8 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     leading: false,
     about: false,
     region: null,
+    pictures: null,
+    bringing: 0,
     alone: null,
     blank: null,
     overview: false,
@@ -53,7 +56,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
 
   const unsubscribe = live.subscribe(() => {
     const map = live.snapshot;
-    const there = new Set([...map.topics, ...map.links].map(({ id }) => id));
+    const there = new Set(marksIn(map));
     const { selection, typing } = get();
     const kept = selection.filter((id) => there.has(id));
     const lost = typing && typing.what !== 'new' && !there.has(typing.id);
@@ -87,13 +90,14 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     ...markActions(hand),
     ...arrangeActions(hand),
     ...enrichActions(hand),
+    ...pictureActions(hand),
     /** Shows one branch alone, or everything again. */
     showAlone: (alone: string | null): void => set({ alone }),
     toggleBlank: (what: 'topics' | 'phrases'): void => set({ blank: get().blank === what ? null : what }),
     toggleOverview: (): void => set({ overview: !get().overview }),
     seek: (sought: string | null): void => set({ sought }),
     select: (selection: readonly string[]): void => set({ selection }),
-    selectAll: (): void => set({ selection: [...get().map.topics, ...get().map.links].map(({ id }) => id) }),
+    selectAll: (): void => set({ selection: marksIn(get().map) }),
     gather: (gathering: boolean): void => set({ gathering }),
     hover: (hovered: string | null): void => set({ hovered }),
     chooseTopicKind: (topicKind: string | null): void => set({ next: { ...get().next, topicKind } }),
@@ -118,6 +122,10 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
   };
   return { store, actions, assignment, own, destroy };
 }
+
+/** Ids of all that can be chosen. */
+const marksIn = ({ topics, links, pictures }: TopicMap): string[] =>
+  [...topics, ...links, ...pictures].map(({ id }) => id);
 
 /** Stands for a result that the server has not given yet: unknown is not unmet. */
 const waiting = ({ id, type, level, points }: Requirement): Result => ({

@@ -1,4 +1,4 @@
 /** What the rest of this room may use of the editor. */
 export { createEditor, EditorProvider, useEditor, useEditorState } from './editor';
 export type { Editor } from './editor';
-export type { EditorState, Spot, Typing } from './state';
+export type { EditorState, PictureTab, Spot, Typing } from './state';

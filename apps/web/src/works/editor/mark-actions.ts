@@ -9,6 +9,7 @@ import {
   pasteMarks,
   removeMarks,
   resizeTopic,
+  setLoosePicture,
   setLinkKind,
   setLooks,
   setTopicKind,
@@ -37,6 +38,12 @@ export function markActions({
   refuse,
 }: Hand) {
   let clip: Clip | null = null;
+  /** topics and pictures that are selected: what can be copied */
+  const standing = (): string[] => [...selectedTopics(), ...selectedPictures()];
+  const selectedPictures = (): string[] =>
+    get()
+      .map.pictures.filter(({ id }) => get().selection.includes(id))
+      .map(({ id }) => id);
   const clipOf = (text: string): Clip | null => {
     const words = text.replaceAll('\r\n', '\n');
     return [clip, keptClip(maker.by)].find((one) => one?.words === words) ?? null;
@@ -47,12 +54,16 @@ export function markActions({
     if (!changes) return;
     set({ selection: changes.flatMap((change) => (change.do === 'add' ? [change.item.id] : [])) });
     // The next paste lies beside this one.
-    if (clip) clip = { ...clip, copied: copyMarks(get().map, selectedTopics()) };
+    if (clip) clip = { ...clip, copied: copyMarks(get().map, standing()) };
   };
   return {
     move: (ids: readonly string[], step: Spot): void => void run(moveMarks(get().map, ids, step)),
     resize: (id: string, size: { width: number; height: number }): void =>
-      void run(resizeTopic(get().map, id, size, legend)),
+      void run(
+        get().map.pictures.some((picture) => picture.id === id)
+          ? setLoosePicture(get().map, id, size)
+          : resizeTopic(get().map, id, size, legend),
+      ),
     link: (from: string, to: string): void => {
       const id = addedId(run(addLink(get().map, { from, to, phrase: '', kind: get().next.linkKind }, maker)), 'links');
       set({ asking: null });
@@ -84,7 +95,7 @@ export function markActions({
     keep: (): void => set({ deleting: null }),
     /** Copies topics for pasting here and on other maps. @returns their words, for pasting anywhere else */
     copy: (): string => {
-      const ids = selectedTopics();
+      const ids = standing();
       const words = get()
         .map.topics.filter(({ id }) => ids.includes(id))
         .map(({ text }) => text)
@@ -100,7 +111,7 @@ export function markActions({
       const held = text === undefined ? (clip ?? keptClip(maker.by)) : clipOf(text);
       paste(held ? ontoOwn(held, legend) : undefined);
     },
-    duplicate: (): void => paste(copyMarks(get().map, selectedTopics())),
+    duplicate: (): void => paste(copyMarks(get().map, standing())),
     goBackTo: (then: TopicMap): boolean => {
       set({ selection: [] });
       return run(goBackTo(get().map, then)) !== false;

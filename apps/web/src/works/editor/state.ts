@@ -11,6 +11,13 @@ export type Typing =
   | { what: 'topic'; id: string; fresh?: boolean }
   | { what: 'phrase'; id: string; fresh?: boolean };
 
+export type PictureTab = 'Library' | 'Yours' | 'Sketch';
+/** A picture whose place another is to take: of a topic, or a loose one, whose `src` is null. */
+export interface Replaced {
+  of: string;
+  src: string | null;
+}
+
 export type Asking = 'link' | 'hang' | 'from' | 'to';
 
 export interface EditorState {
@@ -41,6 +48,10 @@ export interface EditorState {
   about: boolean;
   /** the region whose dialog is open, or a new one */
   region: string | null;
+  /** the dialog of pictures, and the picture whose place the next one takes */
+  pictures: { tab: PictureTab; replaces: Replaced | null } | null;
+  /** how many files are being brought */
+  bringing: number;
   /** the topic whose branch alone is shown */
   alone: string | null;
   /** whose words are hidden, to test oneself */

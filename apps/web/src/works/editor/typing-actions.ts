@@ -21,6 +21,8 @@ export function typingActions({ legend, maker, get, set, run, kindOfChip, select
   const edit = (id: string): void => {
     const topic = get().map.topics.find((one) => one.id === id);
     const link = get().map.links.find((one) => one.id === id);
+    if (get().map.pictures.some((one) => one.id === id))
+      set({ pictures: { tab: 'Library', replaces: { of: id, src: null } } });
     if (topic) set({ typing: { what: 'topic', id }, words: topic.text, selection: [id], refusal: null });
     if (link) set({ typing: { what: 'phrase', id }, words: link.phrase, selection: [id], refusal: null });
   };
@@ -56,6 +58,8 @@ export function typingActions({ legend, maker, get, set, run, kindOfChip, select
      * not overwritten: there they come behind its words.
      */
     typeOver: (id: string): void => {
+      // A picture has no words on the map.
+      if (get().map.pictures.some((one) => one.id === id)) return;
       edit(id);
       const { typing, map } = get();
       if (typing === null || typing.what === 'new') return;

@@ -1,0 +1,6 @@
+/** What other folders may use of this one. */
+export { bring, shownSize } from './bring';
+export type { Chosen } from './choice';
+export { Credits, LibraryPanel } from './library-panel';
+export { OwnPanel } from './own-panel';
+export { SketchPanel } from './sketch-panel';

@@ -1,0 +1,72 @@
+import { Camera, Upload } from 'lucide-react';
+import { useState } from 'react';
+import type { FileRow } from '@ichnograph/contract';
+import { sentenceOfError } from '../app/api';
+import { useMyFiles } from '../app/queries';
+import { Waiting } from '../app/waiting';
+import { ChooseFile } from '../ui/choose-file';
+import { bring } from './bring';
+import type { Chosen } from './choice';
+import { PictureGrid } from './grid';
+
+const chosenOf = ({ src, name, width, height }: FileRow): Chosen => ({ src, name, width, height });
+
+/** What a person brought themselves: chosen again, or brought now. */
+export function OwnPanel({
+  chosen,
+  onLook,
+  onChoose,
+}: {
+  chosen: string | null;
+  onLook: (picture: Chosen | null) => void;
+  onChoose: (picture: Chosen) => void;
+}) {
+  const files = useMyFiles();
+  const [state, setState] = useState<{ bringing: boolean; trouble: string | null }>({ bringing: false, trouble: null });
+  const take = async (file: File): Promise<void> => {
+    setState({ bringing: true, trouble: null });
+    try {
+      const row = await bring(file);
+      if (row.width === null)
+        return setState({ bringing: false, trouble: `“${file.name}” is no picture. Add it as a file of a topic.` });
+      onChoose(chosenOf(row));
+      setState({ bringing: false, trouble: null });
+    } catch (error) {
+      setState({ bringing: false, trouble: sentenceOfError(error) });
+    }
+  };
+  const pictures = files.data?.filter(({ width }) => width !== null).map(chosenOf);
+  return (
+    <div className="flex h-full min-h-0 flex-col gap-3">
+      <div className="flex flex-wrap items-center gap-2">
+        <ChooseFile accept="image/*" onFile={(file) => void take(file)} disabled={state.bringing}>
+          <Upload aria-hidden size={15} />
+          Bring a picture …
+        </ChooseFile>
+        <ChooseFile accept="image/*" capture onFile={(file) => void take(file)} disabled={state.bringing}>
+          <Camera aria-hidden size={15} />
+          Take a photo …
+        </ChooseFile>
+        <span role="status" className="text-sm text-quiet">
+          {state.bringing
+            ? 'Bringing it …'
+            : 'Up to 10 MB. You can also drop pictures on the map, or paste them there.'}
+        </span>
+      </div>
+      {state.trouble && (
+        <p role="alert" className="words border border-ochre bg-ochre-wash px-3 py-1.5 text-sm">
+          {state.trouble}
+        </p>
+      )}
+      <div className="min-h-0 flex-1 overflow-y-auto">
+        {pictures === undefined ? (
+          <Waiting of={files} what="Looking for your pictures …" />
+        ) : pictures.length === 0 ? (
+          <p className="text-quiet">Here will be the pictures you bring, to be used again on any map.</p>
+        ) : (
+          <PictureGrid label="Your pictures" pictures={pictures} chosen={chosen} onLook={onLook} onChoose={onChoose} />
+        )}
+      </div>
+    </div>
+  );
+}

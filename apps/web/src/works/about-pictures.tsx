@@ -1,0 +1,211 @@
+import type { LoosePicture, Topic } from '@ichnograph/core';
+import { isUpload } from '@ichnograph/core';
+import { Brush, ImagePlus, Paperclip, Replace, X } from 'lucide-react';
+import { useMyFiles } from '../app/queries';
+import { pictureHref } from '../app/picture-href';
+import { Button } from '../ui/button';
+import { ChooseFile } from '../ui/choose-file';
+import { useEditor } from './editor';
+
+const SIZES = [
+  ['Small', 48],
+  ['Middling', 64],
+  ['Large', 120],
+  ['Very large', 200],
+] as const;
+
+/** A size of some length in the shape a picture has. */
+const scaled = (size: { width?: number | undefined; height?: number | undefined }, longest: number) => {
+  const { width = 64, height = 64 } = size;
+  const by = longest / Math.max(width, height);
+  return { width: width * by, height: height * by };
+};
+
+/** Whether a picture is a sketch of one's own, that can be drawn on again. */
+const useIsSketch = (): ((src: string) => boolean) => {
+  const mine = useMyFiles();
+  return (src) => isUpload(src) && mine.data?.some((file) => file.src === src && file.isSketch) === true;
+};
+
+interface Shown {
+  src: string;
+  alt: string;
+  width?: number | undefined;
+  height?: number | undefined;
+}
+
+/** One picture that is there: what it shows, how large it is, and what can be done with it. */
+function PictureRow({
+  picture,
+  replaces,
+  onDescribe,
+  onSize,
+  onRemove,
+}: {
+  picture: Shown;
+  replaces: { of: string; src: string | null };
+  onDescribe: (alt: string) => void;
+  onSize: (size: { width: number; height: number }) => void;
+  onRemove: () => void;
+}) {
+  const { actions } = useEditor();
+  const isSketch = useIsSketch();
+  const longest = Math.max(picture.width ?? 64, picture.height ?? 64);
+  const called = picture.alt || 'the picture';
+  return (
+    <div className="grid grid-cols-[3rem_1fr] gap-2" data-testid="picture-row">
+      <img
+        src={pictureHref(picture.src) ?? ''}
+        alt={picture.alt}
+        className="h-12 w-12 border border-rule bg-white object-contain p-0.5"
+      />
+      <div className="grid gap-1">
+        <input
+          key={picture.alt}
+          className="field"
+          aria-label="What the picture shows"
+          placeholder="What does it show? For those who cannot see it"
+          defaultValue={picture.alt}
+          maxLength={2000}
+          onBlur={({ target }) => {
+            if (target.value.trim() !== picture.alt) onDescribe(target.value.trim());
+          }}
+          onKeyDown={(event) => {
+            if (event.key === 'Enter') event.currentTarget.blur();
+          }}
+        />
+        <div className="flex flex-wrap gap-1">
+          <select
+            aria-label={`Size of ${called}`}
+            className="min-h-7 rounded-sm border border-[#8b9389] bg-white px-1 text-sm"
+            value={SIZES.some(([, size]) => size === longest) ? longest : 'own'}
+            onChange={({ target }) => onSize(scaled(picture, Number(target.value)))}
+          >
+            {!SIZES.some(([, size]) => size === longest) && (
+              <option value="own" disabled>
+                Own size
+              </option>
+            )}
+            {SIZES.map(([name, size]) => (
+              <option key={name} value={size}>
+                {name}
+              </option>
+            ))}
+          </select>
+          {isSketch(picture.src) && (
+            <Button small onClick={() => actions.openPictures('Sketch', replaces)}>
+              <Brush aria-hidden size={13} />
+              Draw on it
+            </Button>
+          )}
+          <Button
+            small
+            onClick={() => actions.openPictures('Library', replaces)}
+            aria-label={`Put another in place of ${called}`}
+          >
+            <Replace aria-hidden size={13} />
+            Replace …
+          </Button>
+          <Button small look="quiet" onClick={onRemove} aria-label={`Take ${called} away`}>
+            <X aria-hidden size={13} />
+          </Button>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** The pictures a topic holds, and the way to one more. */
+export function Pictures({ topic }: { topic: Topic }) {
+  const { actions } = useEditor();
+  return (
+    <section aria-label="Pictures" className="grid gap-2">
+      <h3 className="caption">Pictures</h3>
+      {(topic.pictures ?? []).map((picture) => (
+        <PictureRow
+          key={picture.src}
+          picture={{ ...picture, alt: picture.alt ?? '' }}
+          replaces={{ of: topic.id, src: picture.src }}
+          onDescribe={(alt) => actions.describePicture(topic.id, picture.src, alt)}
+          onSize={(size) => actions.sizePicture(topic.id, picture.src, size)}
+          onRemove={() => actions.removePicture(topic.id, picture.src)}
+        />
+      ))}
+      <div className="flex gap-1">
+        <Button small onClick={() => actions.openPictures('Library')}>
+          <ImagePlus aria-hidden size={14} />
+          Add a picture …
+        </Button>
+        <Button small onClick={() => actions.openPictures('Sketch')}>
+          <Brush aria-hidden size={14} />
+          Sketch …
+        </Button>
+      </div>
+    </section>
+  );
+}
+
+/** What can be done with a picture that belongs to no topic. */
+export function LooseBar({ picture }: { picture: LoosePicture }) {
+  const { actions } = useEditor();
+  const isSketch = useIsSketch();
+  const replaces = { of: picture.id, src: null };
+  return (
+    <>
+      <input
+        key={`${picture.id} ${picture.alt}`}
+        className="field min-h-7 w-64 min-w-24 shrink"
+        aria-label="What the picture shows"
+        placeholder="What does it show?"
+        defaultValue={picture.alt}
+        maxLength={2000}
+        onBlur={({ target }) => {
+          if (target.value.trim() !== picture.alt) actions.setLoose(picture.id, { alt: target.value.trim() });
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') event.currentTarget.blur();
+        }}
+      />
+      {isSketch(picture.src) && (
+        <Button small onClick={() => actions.openPictures('Sketch', replaces)}>
+          <Brush aria-hidden size={13} />
+          Draw on it
+        </Button>
+      )}
+      <Button small onClick={() => actions.openPictures('Library', replaces)}>
+        <Replace aria-hidden size={13} />
+        Replace …
+      </Button>
+    </>
+  );
+}
+
+/** Files that stand beside what a topic bears: handed out to be saved, never shown here. */
+export function Files({ topic }: { topic: Topic }) {
+  const { actions } = useEditor();
+  return (
+    <section aria-label="Files" className="grid gap-1">
+      <h3 className="caption">Files</h3>
+      {(topic.files ?? []).map(({ src, name = 'A file' }) => (
+        <div key={src} className="flex min-w-0 items-center gap-2">
+          <a
+            className="words min-w-0 flex-1 text-action underline"
+            href={pictureHref(src) ?? undefined}
+            download={name}
+          >
+            {name}
+          </a>
+          <Button small look="quiet" aria-label={`Take ${name} away`} onClick={() => actions.removeFile(topic.id, src)}>
+            <X aria-hidden size={13} />
+          </Button>
+        </div>
+      ))}
+      <div>
+        <ChooseFile small accept="" onFile={(file) => void actions.bringFiles([file], [topic.id], topic)}>
+          <Paperclip aria-hidden size={14} />
+          Add a file …
+        </ChooseFile>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,84 @@
+import {
+  addFile,
+  addLoosePicture,
+  addPicture,
+  removeFile,
+  removePicture,
+  setLoosePicture,
+  setPicture,
+} from '@ichnograph/core';
+import type { NewPicture } from '@ichnograph/core';
+import { announce } from '../../app/announcer';
+import { sentenceOfError } from '../../app/api';
+import { bring, shownSize } from '../../pictures';
+import type { Hand } from './hand';
+import type { PictureTab, Replaced, Spot } from './state';
+
+/** Pictures and files: chosen, brought, dropped, pasted. */
+export function pictureActions({ legend, maker, get, set, run, refuse, selectedTopics }: Hand) {
+  const lay = (picture: NewPicture, topics: readonly string[], at: Spot): boolean => {
+    if (topics.length > 0) {
+      if (!run(addPicture(get().map, topics, picture, legend))) return false;
+      announce(topics.length === 1 ? 'The picture is in the topic.' : `The picture is in ${topics.length} topics.`);
+      return true;
+    }
+    const changes = run(addLoosePicture(get().map, picture, at, maker));
+    const [added] = changes || [];
+    if (added?.do !== 'add') return false;
+    set({ selection: [added.item.id] });
+    announce('The picture is on the map.');
+    return true;
+  };
+  const replace = (picture: NewPicture, { of, src }: Replaced): boolean =>
+    run(
+      src === null
+        ? setLoosePicture(get().map, of, picture)
+        : setPicture(get().map, of, src, { ...picture, width: picture.width, height: picture.height }, legend),
+    ) !== false;
+  return {
+    /** Opens the pictures: to add one, or (asked for) to put another in the place of one that is there. */
+    openPictures: (tab: PictureTab, replaces: Replaced | null = null): void =>
+      set({ pictures: { tab, replaces }, about: false }),
+    closePictures: (): void => set({ pictures: null }),
+    /** Puts a picture where the dialog said it would go: into what is selected, or onto the map. */
+    takePicture: (picture: NewPicture, at: Spot): boolean => {
+      const replaces = get().pictures?.replaces ?? null;
+      const isIn = replaces ? replace(picture, replaces) : lay(picture, selectedTopics(), at);
+      if (isIn) set({ pictures: null });
+      return isIn;
+    },
+    describePicture: (id: string, src: string, alt: string): boolean =>
+      run(setPicture(get().map, id, src, { alt }, legend)) !== false,
+    sizePicture: (id: string, src: string, size: { width: number; height: number }): void =>
+      void run(setPicture(get().map, id, src, size, legend)),
+    removePicture: (id: string, src: string): void => void run(removePicture(get().map, id, src, legend)),
+    setLoose: (id: string, fields: Partial<NewPicture>): boolean =>
+      run(setLoosePicture(get().map, id, fields)) !== false,
+    removeFile: (id: string, src: string): void => void run(removeFile(get().map, id, src)),
+    /**
+     * Files from outside: pictures go into topics or onto the map, all else stands beside what a topic bears.
+     * @param topics into which; none lays pictures loose
+     */
+    bringFiles: async (files: readonly File[], topics: readonly string[], at: Spot): Promise<void> => {
+      set({ bringing: get().bringing + files.length });
+      for (const [i, file] of files.entries()) {
+        try {
+          const row = await bring(file);
+          if (row.width !== null && row.height !== null)
+            lay({ src: row.src, alt: '', ...shownSize(row, topics.length > 0) }, topics, {
+              x: at.x + i * 24,
+              y: at.y + i * 24,
+            });
+          else if (topics.length === 1) {
+            if (run(addFile(get().map, topics[0]!, { src: row.src, name: row.name })))
+              announce(`${row.name} is with the topic.`);
+          } else refuse(`“${file.name}” is no picture. Drop it on the topic it belongs to.`);
+        } catch (error) {
+          refuse(`“${file.name}”: ${sentenceOfError(error)}`);
+        } finally {
+          set({ bringing: get().bringing - 1 });
+        }
+      }
+    },
+  };
+}
