@@ -46,6 +46,14 @@ export class DemoStudent {
     for (const { id: drawnId, origin: _origin, ...fields } of map.topics) this.putTopic(drawnId, fields);
     for (const { id: drawnId, from, to, ...fields } of map.links)
       this.putLink(drawnId, { ...fields, from: this.topic(from), to: this.topic(to) });
+    for (const picture of map.pictures)
+      this.apply({ do: 'add', to: 'pictures', item: { ...picture, id: randomUUID() } });
+    for (const region of map.regions)
+      this.apply({
+        do: 'add',
+        to: 'regions',
+        item: { ...region, id: randomUUID(), topics: region.topics.map((one) => this.topic(one)) },
+      });
     for (const { stops, ...tour } of map.tours)
       this.apply({
         do: 'add',

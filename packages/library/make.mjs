@@ -59,6 +59,8 @@ for (const set of SETS) {
   }
 }
 
+// By name, so that the sets lie among each other and none gives the library its look.
+pictures.sort((a, b) => (a.name < b.name ? -1 : a.name > b.name ? 1 : a.id < b.id ? -1 : 1));
 const index = {
   sets,
   categories: CATEGORIES,

@@ -11,6 +11,7 @@ export { PublicationsService, SheetsService } from './sheets/index.js';
 export { ClassesService } from './classes/index.js';
 export { Clock } from './common/clock.js';
 export { notFound } from './common/problem.js';
+export { FilesService } from './files/index.js';
 export { UpdateLog } from './live/index.js';
 export { JudgingService, MarkingService } from './marking/index.js';
 export { readSettings } from './settings.js';

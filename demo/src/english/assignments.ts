@@ -34,7 +34,7 @@ export const ferryman = begunFrom('story-analysis', (made) => {
     title: 'The Ferryman’s Bell: story analysis',
     focusQuestion: 'Why does nobody ring the bell, and what changes that?',
     brief:
-      'We read *The Ferryman’s Bell*: a ferryman waits at a flooded landing for a bell that nobody rings, until a girl comes with a lantern.\n\nContinue the four prompts, then build on them. Draw as you like; only the **colour of the outline** says what a topic is. A picture or a line of the text belongs on two of your topics.',
+      'We read *The Ferryman’s Bell*: a ferryman waits at a flooded landing for a bell that nobody rings, until a girl comes with a lantern.\n\nContinue the four prompts, then build on them. Draw as you like; only the **colour of the outline** says what a topic is. Two of your topics need a **picture**, and two a line of the text in their **note**. If you like, draw a region round what belongs together, and sketch the landing.',
     styleMode: 'free',
     legend,
     starter: reworded(made.starter, { 'The story': 'The Ferryman’s Bell' }),
@@ -46,6 +46,23 @@ export const ferryman = begunFrom('story-analysis', (made) => {
       { text: 'Bell', kind: 'sign', accept: ['the bell'] },
     ],
     root: 'The Ferryman’s Bell',
+    requirements: [
+      ...made.requirements,
+      {
+        id: 'r10',
+        type: 'supporting-material',
+        params: { what: 'picture', min: 2 },
+        level: 'should',
+        points: 2,
+        hint: 'From the library, your own, or drawn on the sketch pad.',
+      },
+      { id: 'r11', type: 'cross-links', params: { min: 2 }, level: 'should', points: 3 },
+    ],
+    drawing: {
+      mostOwnTopics: 20,
+      gatheringHint:
+        'Who is in it? Where are we? What goes wrong? What do you see and hear? Write a word for each, one a line.',
+    },
   };
 });
 

@@ -1,7 +1,20 @@
-import { checkMap, mapFromStarter, mend, readAssignment, reviewRequirements, writeAssignment } from '@ichnograph/core';
+import { existsSync } from 'node:fs';
+import {
+  boxesMeet,
+  boxOf,
+  checkMap,
+  mapFromStarter,
+  mend,
+  readAssignment,
+  readSketch,
+  reviewRequirements,
+  writeAssignment,
+  writeSketch,
+} from '@ichnograph/core';
 import type { Assignment, TopicMap } from '@ichnograph/core';
 import { ferryman, footbridge, lighthouses, rivers } from './assignments.js';
-import { asBegun, hedda, jomo, knew, mira, storyWorks, teo } from './works.js';
+import { essayWorks, hedda, imre, jomo } from './essays.js';
+import { asBegun, knew, landing, mira, storyWorks, teo } from './works.js';
 
 const named: [string, Assignment][] = Object.entries({ ferryman, footbridge, rivers, lighthouses });
 
@@ -34,5 +47,21 @@ test('what was known of lighthouses reads as sentences, and lies apart', () => {
 test('a planned essay has most of what is asked for, half a plan about half, and spoilt maps less than the good one', () => {
   expect(share(hedda, footbridge)).toBeGreaterThan(0.85);
   expect(share(jomo, footbridge)).toBeLessThan(0.6);
+  expect(share(imre, footbridge)).toBeGreaterThan(0.85);
+  for (const { map, name } of essayWorks)
+    if (!['hedda', 'imre'].includes(name)) expect(share(map, footbridge)).toBeLessThan(share(hedda, footbridge));
   for (const { map } of storyWorks) expect(share(map, ferryman)).toBeLessThan(share(mira, ferryman) + 1e-9);
+});
+
+test('the good reader’s map is what the assignment hopes for: twenty topics, pictures the library has, a sketch, ties across', () => {
+  expect(mira.topics).toHaveLength(20);
+  const report = checkMap(mend(asBegun(mira, ferryman)).map, ferryman);
+  expect(report.results.filter(({ status }) => status === 'unmet' || status === 'partly').map(({ id }) => id)).toEqual(
+    [],
+  );
+  for (const { src } of mira.topics.flatMap(({ pictures = [] }) => pictures))
+    expect(existsSync(`packages/library/generated/pictures/${src}.svg`)).toBe(true);
+  expect(readSketch(writeSketch(landing))).toEqual(landing);
+  const boxes = [...mira.topics, ...mira.pictures].map((one) => boxOf(one));
+  expect(boxes.filter((box, i) => boxes.some((other, k) => k > i && boxesMeet(box, other)))).toEqual([]);
 });

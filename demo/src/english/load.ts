@@ -1,11 +1,12 @@
 import type { INestApplication } from '@nestjs/common';
-import { writeAssignment } from '@ichnograph/core';
+import { writeAssignment, writeSketch } from '@ichnograph/core';
 import type { Assignment, TopicMap } from '@ichnograph/core';
 import type { AccountsService } from '@ichnograph/server';
 import {
   actOf,
   Acts,
   ClassesService,
+  FilesService,
   JudgingService,
   MarkingService,
   PublicationsService,
@@ -16,7 +17,8 @@ import type { DemoClock } from '../demo-clock.js';
 import { CLASS_7A, CLASS_8A, STUDENTS_8A } from '../people.js';
 import { DemoStudent } from '../student.js';
 import { ferryman, footbridge, lighthouses, rivers } from './assignments.js';
-import { hedda, jomo, knew, mira, storyWorks, teo } from './works.js';
+import { essayWorks } from './essays.js';
+import { knew, LANDING, landing, mira, storyWorks, teo } from './works.js';
 
 type Account = NonNullable<Awaited<ReturnType<AccountsService['byId']>>>;
 type People = ReadonlyMap<string, Account>;
@@ -38,7 +40,7 @@ export async function loadEnglish(app: INestApplication, clock: DemoClock, peopl
 
   const draws = (name: string, map: TopicMap, days: number) => drawn(app, clock, people, story, name, map, days);
   const marking = app.get(MarkingService);
-  const back = await draws('mira', mira, -4);
+  const back = await draws('mira', await withSketch(app, mira, people.get('mira')!), -4);
   clock.at(-3, '16:10');
   const first = await back.handIn('The dark water is my own idea.');
   clock.at(-2, '17:30');
@@ -62,11 +64,19 @@ export async function loadEnglish(app: INestApplication, clock: DemoClock, peopl
     clock.at(work.handedIn, '16:30');
     await student.handIn('');
   }
-  const planned = await drawn(app, clock, people, essay, 'hedda', hedda, -2);
-  clock.at(-1, '18:20');
-  await planned.handIn('I counted the children at the gate on two mornings.');
-  await drawn(app, clock, people, essay, 'jomo', jomo, -1);
+  for (const work of essayWorks) {
+    const student = await drawn(app, clock, people, essay, work.name, work.map, work.begun);
+    if (work.handedIn === undefined) continue;
+    clock.at(work.handedIn, '07:50');
+    await student.handIn(work.note ?? '');
+  }
   await keepRules(app, clock, classId, tobias);
+}
+
+/** A drawn map whose sketch has been drawn. */
+async function withSketch(app: INestApplication, map: TopicMap, by: Account): Promise<TopicMap> {
+  const { src } = await app.get(FilesService).sketch(writeSketch(landing), 'Sketch', by.id);
+  return { ...map, pictures: map.pictures.map((one) => (one.src === LANDING ? { ...one, src } : one)) };
 }
 
 /** What every assignment of the class shall have: from now on they begin with it. */

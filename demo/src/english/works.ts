@@ -1,7 +1,7 @@
 import { seeded, spoil } from '@ichnograph/core';
-import type { Assignment, TopicMap, WayName } from '@ichnograph/core';
+import type { Assignment, Sketch, TopicMap, WayName } from '@ichnograph/core';
 import { draw } from '../draw.js';
-import { ferryman, footbridge, lighthouses } from './assignments.js';
+import { ferryman, lighthouses } from './assignments.js';
 
 /** A drawn map as one that was begun from the starter: what it gave is known by its origin. */
 export const asBegun = (map: TopicMap, { starter }: Assignment): TopicMap => ({
@@ -14,26 +14,50 @@ export const asBegun = (map: TopicMap, { starter }: Assignment): TopicMap => ({
 const of = (kind: string) => ({ outline: ferryman.legend.topicKinds.find(({ id }) => id === kind)!.outline! });
 const [PERSON, EVENT, SIGN] = [of('person'), of('event'), of('sign')];
 
-/** A story map as a good reader draws it. */
-export const mira: TopicMap = draw(
+/** A sketch that is drawn when the school is loaded; until then it is named by this. */
+export const LANDING = 'sketch of the landing';
+
+const picture = (src: string, alt: string, side = 56) => ({ pictures: [{ src, alt, width: side, height: side }] });
+const line = (text: string) => ({ note: `“${text}”` });
+
+const storyMap: TopicMap = draw(
   ferryman.legend,
   'Why nobody rings',
   [
     ['topic-1', 'The Ferryman’s Bell', 'root', 0, 0],
-    ['topic-2', 'The people are proud and lonely', 'question', -420, 120],
-    ['topic-3', 'The place is under water', 'question', -130, 120],
-    ['topic-4', 'The trouble is that asking for help feels like shame', 'question', 170, 130],
-    ['topic-5', 'The way out is that a child asks first', 'question', 470, 120],
-    ['ferryman', 'Ferryman', null, -540, 260, PERSON],
-    ['girl', 'Girl with a lantern', null, 540, 260, PERSON],
-    ['widow', 'Widow on the hill', null, -380, 330, PERSON],
-    ['flood', 'Flooded landing', null, -130, 260, EVENT],
-    ['wait', 'He waits every night', null, -560, 390, EVENT],
-    ['silence', 'The village stays silent', null, -110, 380, EVENT],
-    ['lantern', 'She swings her lantern over the water', null, 480, 390, EVENT],
-    ['ring', 'She rings the bell', null, 180, 480, EVENT],
-    ['bell', 'Bell', null, 170, 300, { ...SIGN, note: '“It hung there like a question nobody would put.”' }],
-    ['dark', 'Dark water', null, -330, 470, { ...SIGN, note: '“The water kept what it was told.”' }],
+    ['topic-2', 'The people are proud and lonely', 'question', -560, 150],
+    ['topic-3', 'The place is under water', 'question', -170, 150],
+    ['topic-4', 'The trouble is that asking for help feels like shame', 'question', 190, 150],
+    ['topic-5', 'The way out is that a child asks first', 'question', 560, 150],
+    [
+      'ferryman',
+      'Ferryman',
+      null,
+      -660,
+      300,
+      { ...PERSON, ...picture('noto/person-rowing-boat', 'A man rowing a boat') },
+    ],
+    ['widow', 'Widow on the hill', null, -470, 300, { ...PERSON, ...picture('noto/old-woman', 'An old woman', 48) }],
+    ['wait', 'He waits every night', null, -660, 500, { ...EVENT, ...line('He lit his pipe, and let it go out.') }],
+    ['light', 'She sees his light and draws her curtain', null, -450, 500, EVENT],
+    ['flood', 'Flooded landing', null, -170, 290, EVENT],
+    ['bridge', 'The road ends in the river', null, -290, 400, EVENT],
+    ['silence', 'The village stays silent', null, -60, 410, EVENT],
+    ['dark', 'Dark water', null, -170, 540, { ...SIGN, ...line('The water kept what it was told.') }],
+    [
+      'bell',
+      'Bell',
+      null,
+      190,
+      320,
+      { ...SIGN, ...picture('noto/bell', 'A bell'), ...line('It hung there like a question nobody would put.') },
+    ],
+    ['rope', 'Its rope is dry and stiff', null, 150, 540, SIGN],
+    ['girl', 'Girl with a lantern', null, 560, 320, { ...PERSON, ...picture('noto/girl', 'A girl') }],
+    ['brother', 'Her brother has a fever', null, 720, 480, EVENT],
+    ['lantern', 'She swings her lantern over the water', null, 480, 480, EVENT],
+    ['ring', 'She rings the bell', null, 330, 620, EVENT],
+    ['answer', 'Windows light up, one after another', null, 680, 640, EVENT],
   ],
   [
     ['topic-1', 'lives by its', 'topic-2'],
@@ -43,17 +67,67 @@ export const mira: TopicMap = draw(
     ['topic-2', 'shows in the', 'ferryman'],
     ['topic-2', 'hardens the', 'widow'],
     ['ferryman', 'keeps his promise, so', 'wait'],
+    ['widow', 'turns away:', 'light'],
     ['topic-3', 'begins with the', 'flood'],
+    ['flood', 'means that', 'bridge'],
     ['flood', 'cuts off all, yet', 'silence'],
-    ['silence', 'leaves unrung the', 'bell'],
+    ['silence', 'is answered by the', 'dark'],
     ['topic-4', 'hangs in the', 'bell'],
+    ['bell', 'was left so long that', 'rope'],
     ['topic-5', 'comes with the', 'girl'],
+    ['girl', 'cannot wait:', 'brother'],
     ['girl', 'is not ashamed:', 'lantern'],
     ['lantern', 'gives her courage, and', 'ring'],
-    ['ring', 'breaks the spell of the', 'bell'],
-    ['widow', 'looks down on the', 'dark'],
+    ['ring', 'wakes pride and shame alike:', 'answer'],
+    ['silence', 'is the reason why', 'rope'],
+    ['lantern', 'breaks in where', 'silence', { phraseAt: 0.22 }],
+    ['ring', 'moves at last the', 'rope', { phraseAt: 0.4 }],
   ],
 );
+
+/** A story map as a good reader draws it: with pictures, a sketch of the landing, and a region round what she made up. */
+export const mira: TopicMap = {
+  ...storyMap,
+  pictures: [
+    {
+      id: 'landing',
+      x: -560,
+      y: 670,
+      width: 200,
+      height: 125,
+      src: LANDING,
+      alt: 'The landing: a post with a bell, and water over the steps',
+    },
+  ],
+  regions: [{ id: 'night', title: 'What the night hides', topics: ['wait', 'light'], fill: '#e3e6f0' }],
+};
+
+/** The landing, as Mira drew it with three pens. */
+export const landing: Sketch = {
+  width: 640,
+  height: 400,
+  strokes: [
+    stroke('#6b7280', 9, [80, 120, 84, 330]),
+    stroke('#6b7280', 9, [80, 124, 190, 118]),
+    stroke('#8a5a00', 4, [186, 118, 186, 150]),
+    stroke('#8a5a00', 20, [168, 196, 174, 162, 186, 152, 198, 162, 206, 196]),
+    stroke('#8a5a00', 4, [160, 198, 214, 198]),
+    stroke('#16202e', 4, [186, 206, 188, 296]),
+    stroke('#16202e', 4, [300, 260, 380, 260, 380, 290, 460, 290, 460, 320, 560, 320]),
+    ...[280, 310, 340].map((y) =>
+      stroke('#3d4a9a', 9, Array.from({ length: 14 }, (_, i) => [40 + i * 42, y + (i % 2 === 0 ? -6 : 6)]).flat()),
+    ),
+    stroke('#b7791f', 20, [520, 150, 522, 152]),
+    stroke('#16202e', 4, [520, 130, 520, 100, 540, 92]),
+  ],
+};
+
+/** A stroke through points, each x and y, of a hand that presses evenly. */
+function stroke(colour: string, size: number, places: readonly number[]): Sketch['strokes'][number] {
+  const points: number[] = [];
+  for (let i = 0; i < places.length; i += 2) points.push(places[i]!, places[i + 1]!, 0.5);
+  return { colour, size, points };
+}
 
 /** The same story, told and not yet thought about. */
 export const teo: TopicMap = draw(
@@ -85,7 +159,12 @@ export const teo: TopicMap = draw(
 /** Good maps gone wrong in the ways that real ones do. */
 const gone = (title: string, seed: number, ...ways: WayName[]): TopicMap => {
   const random = seeded(seed);
-  return ways.reduce((map, way) => spoil(map, ferryman, way, random), { ...asBegun(mira, ferryman), title });
+  return ways.reduce<TopicMap>((map, way) => spoil(map, ferryman, way, random), {
+    ...asBegun(mira, ferryman),
+    pictures: [],
+    regions: [],
+    title,
+  });
 };
 
 /** The rest of the class on the story. */
@@ -97,74 +176,6 @@ export const storyWorks: readonly { name: string; map: TopicMap; begun: number; 
   { name: 'farida', map: gone('Shame and help', 25, 'double-topic'), begun: -4, handedIn: -2 },
   { name: 'kaia', map: gone('Nobody rings', 26, 'all-to-root'), begun: -1 },
 ];
-
-const paragraph = (text: string) => ({ note: text });
-
-/** An essay planned: three points with proofs, the paragraphs in their notes. */
-export const hedda: TopicMap = draw(
-  footbridge.legend,
-  'Rebuild it',
-  [
-    ['topic-1', 'I claim that the town should rebuild the footbridge this year', 'root', 0, 0],
-    [
-      'school',
-      'It is the way to school',
-      'point',
-      -340,
-      140,
-      paragraph(
-        'Sixty-two children used the footbridge every morning before it was closed. Now they walk along the main road, where lorries turn into the quarry and no pavement runs. My own way takes twenty minutes longer, and in the dark months most parents drive instead, which makes the road worse for those who still walk.',
-      ),
-    ],
-    [
-      'cheaper',
-      'Waiting makes it dearer',
-      'point',
-      0,
-      140,
-      paragraph(
-        'The two stone piers still stand. The surveyor wrote that they will last if the top is covered before winter, and that a new pier would cost as much as the whole deck. Every year without a roof of boards on them lets frost into the joints, so the town would pay more for deciding later than for building now.',
-      ),
-    ],
-    [
-      'people',
-      'It joins two halves of a town',
-      'point',
-      340,
-      140,
-      paragraph(
-        'On the far side live two hundred people who lost their short way to the library, the surgery and the market. The count of the library shows a third fewer visits since spring. A bridge is not only for crossing water: it says who belongs together, and the people beyond the stream have begun to feel that they do not.',
-      ),
-    ],
-    ['count', 'Our count at the gate: 62 on Monday, 58 on Tuesday', 'proof', -340, 300],
-    ['survey', 'The surveyor’s letter of March', 'proof', 0, 300],
-    ['library', 'A third fewer visits to the library', 'proof', 340, 300],
-    ['flood', 'The next flood may take it again', 'objection', 640, 140],
-    ['higher', 'It would stand a metre higher than the old one', 'proof', 640, 300],
-  ],
-  [
-    ['topic-1', 'because', 'school'],
-    ['topic-1', 'because', 'cheaper'],
-    ['topic-1', 'because', 'people'],
-    ['topic-1', 'although some say:', 'flood'],
-    ['school', 'as shown by', 'count'],
-    ['cheaper', 'as written in', 'survey'],
-    ['people', 'as shown by', 'library'],
-    ['flood', 'but', 'higher'],
-  ],
-);
-
-/** The same, half way: a claim and two points without their paragraphs. */
-export const jomo: TopicMap = {
-  ...hedda,
-  title: 'No new bridge',
-  topics: hedda.topics
-    .filter(({ id }) => ['topic-1', 'school', 'people', 'count'].includes(id))
-    .map(({ note: _, ...topic }) => topic),
-  links: hedda.links.filter(({ from, to }) =>
-    [from, to].every((id) => ['topic-1', 'school', 'people', 'count'].includes(id)),
-  ),
-};
 
 const rows: readonly [kind: string, text: string][] = [
   ['known', 'They warn ships of rocks'],

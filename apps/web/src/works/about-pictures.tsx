@@ -102,9 +102,9 @@ function PictureRow({
             small
             onClick={() => actions.openPictures('Library', replaces)}
             aria-label={`Put another in place of ${called}`}
+            title="Put another in its place"
           >
             <Replace aria-hidden size={13} />
-            Replace …
           </Button>
           <Button small look="quiet" onClick={onRemove} aria-label={`Take ${called} away`}>
             <X aria-hidden size={13} />
