@@ -15,8 +15,8 @@ const INK = '#16202e';
 /** Side of the square a drawing without a size of its own is shown in. */
 const SIDE = 128;
 
-/** Drawings stand still. */
-const still = (body) => body.replace(/<(animate\w*|set)\b[^>]*?(\/>|>.*?<\/\1>)/gs, '');
+/** Drawings stand still, and what would have come into sight only by moving is seen. */
+const still = (body) => body.replaceAll(' opacity="0"', '').replace(/<(animate\w*|set)\b[^>]*?(\/>|>.*?<\/\1>)/gs, '');
 
 function drawingOf(icons, name) {
   const { attributes, body } = iconToSVG(getIconData(icons, name), { height: SIDE });

@@ -16,6 +16,7 @@ import { FilesModule } from './files/index.js';
 import { LiveModule } from './live/index.js';
 import { MarkingModule } from './marking/index.js';
 import type { Settings } from './settings.js';
+import { OwnMapsModule } from './own-maps/index.js';
 import { PersonsModule } from './persons/index.js';
 import { RevisingModule } from './revising/index.js';
 import { SheetsModule } from './sheets/index.js';
@@ -69,6 +70,7 @@ export class AppModule {
         WorksModule,
         SubmissionsModule,
         VersionsModule,
+        OwnMapsModule,
         MarkingModule,
         RevisingModule,
         PersonsModule,

@@ -120,6 +120,11 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /works/:id/versions': { expect: [401, 200, 404, 200, 200, 404, 404] },
   'POST /works/:id/versions': { expect: [401, 201, 404, 403, 403, 403, 403], body: { name: 'A version' } },
   'GET /versions/:id': { expect: [401, 200, 404, 200, 200, 404, 404] },
+  'GET /own-maps': { expect: [401, 200, 200, 200, 200, 200, 403] },
+  'POST /own-maps': { expect: [401, 201, 201, 201, 201, 201, 403], body: { title: 'Mine' } },
+  'GET /own-maps/:id': { expect: [401, 200, 404, 404, 404, 404, 403] },
+  'PATCH /own-maps/:id': { expect: [401, 204, 404, 404, 404, 404, 403], body: { folder: 'Here' } },
+  'DELETE /own-maps/:id': { expect: [401, 204, 404, 404, 404, 404, 403] },
   'GET /files': { expect: [401, 200, 200, 200, 200, 200, 200] },
   'POST /files': { expect: [401, 422, 422, 422, 422, 422, 422] },
   'POST /files/sketches': { expect: [401, 422, 422, 422, 422, 422, 422] },
@@ -185,7 +190,9 @@ test('who may do what, route by route', async () => {
   )!.id;
   const { publicationId, assignmentId } = await maren!.teacherTask();
   const version = (await member.post<VersionRow>(`works/${work.id}/versions`, { name: 'Of Hazel' })).body.id;
+  const ownMap = (await member.post<{ id: string }>('own-maps', { title: 'Of Hazel' })).body.id;
   const ids: Record<string, string> = {
+    'own-maps': ownMap,
     versions: version,
     accounts: (await halina!.get<{ me: { id: string } }>('welcome')).body.me.id,
     classes: room,

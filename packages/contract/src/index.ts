@@ -4,6 +4,7 @@ export * from './assignments.js';
 export * from './classes.js';
 export * from './files.js';
 export * from './live.js';
+export * from './own-maps.js';
 export * from './problem.js';
 export * from './publications.js';
 export * from './sheets.js';

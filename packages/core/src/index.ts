@@ -187,3 +187,4 @@ export { READY_MADE, readyMade } from './ready-made/ready-made.js';
 export type { ReadyMade } from './ready-made/plan.js';
 export { hasRoom, readSketch, rubbed, sketchSvg, strokePath, writeSketch } from './sketch/sketch.js';
 export type { Sketch, Stroke } from './sketch/sketch.js';
+export { OWN_LEGEND, ownAssignment } from './own-maps/own-legend.js';

@@ -7,6 +7,7 @@ import { FileOwner, StoredFile } from '../files/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
 import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
 import { ReadyMade } from '../beginnings/index.js';
+import { OwnMap } from '../own-maps/index.js';
 import type { Settings } from '../settings.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
 import { LookedAt, Submission } from '../submissions/index.js';
@@ -14,6 +15,7 @@ import { MapVersion } from '../versions/index.js';
 import { GroupMember, Work, WorkMember } from '../works/index.js';
 import { Files1700000000006 } from './migrations/6-files.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
+import { OwnMaps1700000000007 } from './migrations/7-own-maps.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
 import { Versions1700000000005 } from './migrations/5-versions.js';
@@ -54,6 +56,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Submission,
     LookedAt,
     MapVersion,
+    OwnMap,
     StoredFile,
     FileOwner,
     Comment,
@@ -68,5 +71,6 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     StandingRules1700000000004,
     Versions1700000000005,
     Files1700000000006,
+    OwnMaps1700000000007,
   ],
 });

@@ -13,6 +13,7 @@ import { conflict, notFound } from '../common/problem.js';
 import { FileOwner, FilesService } from '../files/index.js';
 import { LiveDocument, LiveService, LiveUpdate } from '../live/index.js';
 import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
+import { OwnMapsService } from '../own-maps/index.js';
 import { Submission } from '../submissions/index.js';
 import { MapVersion } from '../versions/index.js';
 import { GroupMember, Work, WorkMember } from '../works/index.js';
@@ -26,6 +27,7 @@ export class PersonsService {
     private readonly sessions: SessionsService,
     private readonly live: LiveService,
     private readonly files: FilesService,
+    private readonly ownMaps: OwnMapsService,
   ) {}
 
   /** Everything that bears this person's name or was made by them, as one JSON value. */
@@ -87,6 +89,7 @@ export class PersonsService {
       marksGiven: marks.map(({ kind, subject, after, reason, at }) => ({ kind, subject, value: after, reason, at })),
       extensions: extensions.map(({ publicationId, due }) => ({ publication: publicationId, due })),
       groups: groups.map(({ publicationId, groupNumber }) => ({ publication: publicationId, group: groupNumber })),
+      ownMaps: await this.ownMaps.ofPerson(id),
       files: files.map(({ hash, name, at, file }) => ({ name, at, type: file!.type, bytes: file!.bytes, src: hash })),
     };
   }
@@ -119,6 +122,7 @@ export class PersonsService {
       return this.files.forget(manager, id, (hash) => isStillNamed(manager, hash));
     });
     await this.files.sweep(gone);
+    await this.ownMaps.removeAll(id);
     await this.accounts.resetPassword(account);
     await this.sessions.endAll(id);
     for (const work of works)

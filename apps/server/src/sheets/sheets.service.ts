@@ -26,8 +26,8 @@ import { Assignment, AssignmentsService, Revisions } from '../assignments/index.
 import { Clock } from '../common/clock.js';
 import { isTaken } from '../common/database-errors.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { LiveService, UpdateLog } from '../live/index.js';
-import { filledWith, understoodFile } from './filled.js';
+import { filledWith, LiveService, UpdateLog } from '../live/index.js';
+import { understoodFile } from './understood-file.js';
 import { Presence } from './presence.js';
 import { SheetPart } from './sheet-part.entity.js';
 

@@ -11,8 +11,8 @@ import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { AssignmentsService } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
-import { LiveService, UpdateLog } from '../live/index.js';
-import { filledWith, understoodFile } from './filled.js';
+import { filledWith, LiveService, UpdateLog } from '../live/index.js';
+import { understoodFile } from './understood-file.js';
 import { TrialMap } from './trial-map.entity.js';
 
 /** Maps kept beside a sheet to try its requirements on: live documents that only those who write it can open. */

@@ -103,7 +103,12 @@ export class Person {
 
   /** Opens a live connection to a work. */
   live(workId: string, headers: Record<string, string> = {}): LiveClient {
-    return new LiveClient(this, workId, { cookie: this.cookie, origin: this.url, ...headers });
+    return this.document(workDocument(workId), headers);
+  }
+
+  /** Opens a live connection to any document. */
+  document(name: string, headers: Record<string, string> = {}): LiveClient {
+    return new LiveClient(this, name, { cookie: this.cookie, origin: this.url, ...headers });
   }
 }
 
@@ -126,7 +131,7 @@ export class LiveClient {
   private readonly socket: HocuspocusProviderWebsocket;
   private readonly provider: HocuspocusProvider;
 
-  constructor({ url }: Person, workId: string, headers: Record<string, string>) {
+  constructor({ url }: Person, name: string, headers: Record<string, string>) {
     const { sockets } = this;
     class Socket extends WebSocket {
       constructor(address: string) {
@@ -145,7 +150,7 @@ export class LiveClient {
     });
     this.provider = new HocuspocusProvider({
       websocketProvider: this.socket,
-      name: workDocument(workId),
+      name,
       document: this.doc,
       token: 'cookie',
       awareness: null,

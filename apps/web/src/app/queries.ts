@@ -16,6 +16,8 @@ import type {
   MarkChangeRow,
   Me,
   NewStudent,
+  OwnMapDetail,
+  OwnMapRow,
   Person,
   Pile,
   ReadyMadeRow,
@@ -57,6 +59,9 @@ export const useAssignments = () => useQuery(read<AssignmentRow[]>('assignments'
 export const useAssignment = (id: string) => useQuery(read<AssignmentDetail>(`assignments/${id}`));
 /** What one brought oneself, newest first. */
 export const useMyFiles = () => useQuery(read<FileRow[]>('files'));
+/** Maps outside any assignment. */
+export const useOwnMaps = () => useQuery({ ...read<OwnMapRow[]>('own-maps'), refetchOnMount: 'always' });
+export const useOwnMap = (id: string) => useQuery(read<OwnMapDetail>(`own-maps/${id}`));
 export const useReadyMade = () => useQuery(read<ReadyMadeRow[]>('ready-made'));
 /** The classes one teaches in which standing rules are in force. */
 export const useRulesInForce = () => useQuery(read<ClassName[]>('standing-rules'));

@@ -59,6 +59,14 @@ export const router = createBrowserRouter([
         path: 'assignments/:id/trials/:trialId',
         lazy: async () => ({ Component: (await import('../sheets/sheet-map-page')).TrialMapPage }),
       },
+      {
+        path: 'own-maps',
+        lazy: async () => ({ Component: (await import('../own-maps/own-maps-page')).OwnMapsPage }),
+      },
+      {
+        path: 'own-maps/:id',
+        lazy: async () => ({ Component: (await import('../own-maps/own-map-page')).OwnMapPage }),
+      },
       { path: 'works/:id', lazy: async () => ({ Component: (await import('../works/map-page')).MapPage }) },
       {
         path: 'receipts/:id',

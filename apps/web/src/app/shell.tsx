@@ -13,10 +13,14 @@ import { useSingleLetters } from './single-letters';
 import { StaleNotice, Waiting } from './waiting';
 
 const PLACES: Record<Me['role'], [to: string, name: string][]> = {
-  student: [['/', 'Today']],
+  student: [
+    ['/', 'Today'],
+    ['/own-maps', 'Own maps'],
+  ],
   teacher: [
     ['/', 'Today'],
     ['/assignments', 'Assignments'],
+    ['/own-maps', 'Own maps'],
     ['/people', 'People'],
   ],
   administrator: [['/people', 'People']],

@@ -9,11 +9,14 @@ export function MapPicture({
   legend,
   title,
   block,
+  bare = false,
 }: {
   map: TopicMap;
   legend: Legend;
   title: string;
   block?: TitleBlockText;
+  /** without a frame, as large as there is room */
+  bare?: boolean;
 }) {
   const svg = useMemo(
     () => mapToSvg(map, legend, { title, hrefOf: pictureHref, ...(block && { block }) }),
@@ -21,7 +24,11 @@ export function MapPicture({
   );
   return (
     <div
-      className="card overflow-hidden p-2 [&>svg]:h-auto [&>svg]:max-h-[36rem] [&>svg]:max-w-full [&>svg]:mx-auto"
+      className={
+        bare
+          ? 'h-full w-full p-2 [&>svg]:h-full [&>svg]:w-full'
+          : 'card overflow-hidden p-2 [&>svg]:h-auto [&>svg]:max-h-[36rem] [&>svg]:max-w-full [&>svg]:mx-auto'
+      }
       dangerouslySetInnerHTML={{ __html: svg }}
     />
   );

@@ -18,7 +18,7 @@ export function SheetMapPage({ which }: { which: 'starter' | 'reference' }) {
   const sheet = useSheetDetail(id);
   if (sheet.data === undefined || !sheet.isFetchedAfterMount) return <Waiting of={sheet} what="Opening the map …" />;
   const document = which === 'starter' ? starterDocument(id) : referenceDocument(id);
-  return <Drawn detail={sheet.data} name={NAMES[which]} source={{ id: `${which}-${id}`, document, own: true }} />;
+  return <Drawn detail={sheet.data} name={NAMES[which]} source={{ id: `${which}-${id}`, document, of: 'sheet' }} />;
 }
 
 /** A trial map: the teacher's own hand again, or a work as a student would begin it. */
@@ -33,7 +33,11 @@ export function TrialMapPage() {
     <Drawn
       detail={sheet.data}
       name={trial.name}
-      source={{ id: `trial-${trialId}`, document: trialDocument(trialId), own: trial.name !== AS_A_STUDENT }}
+      source={{
+        id: `trial-${trialId}`,
+        document: trialDocument(trialId),
+        of: trial.name === AS_A_STUDENT ? 'try-out' : 'sheet',
+      }}
     />
   );
 }
@@ -63,5 +67,11 @@ function Drawn({ detail, name, source }: { detail: SheetDetail; name: string; so
       news: null,
     };
   }, [detail, name, source.id, me]);
-  return <OpenMap key={source.id} detail={work} source={{ ...source, back: `/assignments/${detail.id}/sheet` }} />;
+  return (
+    <OpenMap
+      key={source.id}
+      detail={work}
+      source={{ ...source, back: { to: `/assignments/${detail.id}/sheet`, name: 'Back to the sheet' } }}
+    />
+  );
 }

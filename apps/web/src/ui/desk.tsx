@@ -38,7 +38,7 @@ export function Desk({
 }: {
   id: string;
   left?: Side | undefined;
-  right: Side;
+  right?: Side | undefined;
   children: ReactNode;
 }) {
   const isNarrow = useMedia(NARROW);
@@ -55,7 +55,7 @@ export function Desk({
         <Panel id="map" minSize="200px" className="relative flex min-w-0 flex-col">
           {children}
         </Panel>
-        <SidePanel id={id} place="right" side={right} isNarrow={isNarrow} />
+        {right && <SidePanel id={id} place="right" side={right} isNarrow={isNarrow} />}
       </Group>
     </main>
   );

@@ -13,7 +13,7 @@ export interface DeskHand {
   bringIn: () => void;
   /** selects things and brings them into view */
   go: (ids: readonly string[]) => void;
-  show: (what: 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'Map' | 'Sentences') => void;
+  show: (what: 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'Map' | 'Sentences') => void;
 }
 
 /**

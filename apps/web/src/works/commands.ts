@@ -1,14 +1,16 @@
-import { isStructural } from '@ichnograph/core';
-import type { Assignment } from '@ichnograph/core';
+import { DRAWING_TOOLS, isStructural } from '@ichnograph/core';
+import type { Assignment, DrawingTool } from '@ichnograph/core';
 import { createContext, useContext } from 'react';
 import type { KeyboardEvent } from 'react';
 import { announce } from '../app/announcer';
+import { api, sentenceOfError } from '../app/api';
 import { flagSteps, nextLink, nextStep, selectAloud } from '../map';
 import { useEditorState } from './editor';
 import type { Editor, EditorState } from './editor';
 import { ARRANGING, CHOOSING, HANGING } from './arranging';
 import { act } from './command';
 import type { Command, DeskHand } from './command';
+import type { OpenWork } from './use-live-work';
 
 const topicsIn = ({ map, selection }: EditorState): number =>
   map.topics.filter(({ id }) => selection.includes(id)).length;
@@ -196,9 +198,39 @@ function kindCommands({ legend }: Assignment): Command[] {
   ];
 }
 
+/** Own maps and the map of an assignment: one goes into the other only as a copy. */
+const BRING_OWN: Command = {
+  id: 'bring-own',
+  name: 'Bring in one of your own maps …',
+  keys: [],
+  where: 'page',
+  edits: true,
+  run: ({ show }) => show('own maps'),
+};
+const keepOwn = (fromWork: string): Command => ({
+  id: 'keep-own',
+  name: 'Keep a copy among your own maps',
+  keys: [],
+  where: 'page',
+  run: ({ editor }) =>
+    void api.post('own-maps', { title: '', fromWork }).then(
+      () => announce('A copy of what is saved lies among your own maps.'),
+      (error: unknown) => editor.actions.refuse(sentenceOfError(error)),
+    ),
+});
+
 /** Every command of the map page, in the order in which the palette lists them. */
-export function commandsFor(assignment: Assignment, { mayEdit, mayHandIn }: Pick<DeskHand, 'mayEdit' | 'mayHandIn'>) {
+export function commandsFor(
+  assignment: Assignment,
+  {
+    mayEdit,
+    mayHandIn,
+    of = 'work',
+    workId = '',
+  }: Pick<DeskHand, 'mayEdit' | 'mayHandIn'> & { of?: OpenWork['of']; workId?: string },
+) {
   const mayTidy = assignment.drawing?.tidy !== false;
+  const tools = assignment.drawing?.tools;
   const handIn: Command = {
     id: 'hand-in',
     name: 'Hand in …',
@@ -213,9 +245,27 @@ export function commandsFor(assignment: Assignment, { mayEdit, mayHandIn }: Pick
     ...CHOOSING,
     ...kindCommands(assignment),
     ...LOOKING,
+    ...(of === 'work' ? [keepOwn(workId)] : []),
+    ...(of === 'mine' || assignment.drawing?.ownMaps ? [BRING_OWN] : []),
     ...(mayHandIn ? [handIn] : []),
-  ].filter(({ id, edits }) => (mayEdit || !edits) && (mayTidy || !id.startsWith('tidy-')));
+  ].filter(
+    (command) =>
+      (mayEdit || !command.edits) &&
+      (mayTidy || !command.id.startsWith('tidy-')) &&
+      (!tools || isGiven(command, tools)),
+  );
 }
+
+/** The commands of each tool that a teacher may leave out. */
+const OF_TOOL: Record<DrawingTool, (command: Command) => boolean> = {
+  arrange: ({ id, group }) => group === 'arrange' || id === 'lead',
+  looks: ({ id }) => ['as-its-kind', 'copy-looks', 'give-looks'].includes(id),
+  notes: ({ id }) => id === 'about',
+  pictures: ({ id }) => ['picture', 'sketch'].includes(id),
+  regions: ({ id }) => ['region', 'group', 'ungroup'].includes(id),
+};
+const isGiven = (command: Command, tools: readonly DrawingTool[]): boolean =>
+  DRAWING_TOOLS.every((tool) => tools.includes(tool) || !OF_TOOL[tool](command));
 
 /** Keys that are held together, in one order and one spelling: `Mod` is Ctrl, or ⌘ on a Mac. */
 export function chordOf({ key, code, ctrlKey, metaKey, altKey, shiftKey }: Pressed): string {

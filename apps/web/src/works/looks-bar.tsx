@@ -19,12 +19,12 @@ import { Button } from '../ui/button';
 import { LooseBar } from './about-pictures';
 import { AboutTopic } from './about-topic';
 import { CommandMenu } from './command-menu';
-import { useCommand } from './commands';
+import { useCommand, useCommands } from './commands';
 import { useEditor, useEditorState } from './editor';
 import { LooksPopover, same } from './looks-popover';
 
 /** What can be done with the selection, in one row over the canvas. What cannot be done now is greyed, not gone. */
-export function LooksBar({ assignment, own }: { assignment: Assignment; own: boolean }) {
+export function LooksBar({ assignment, prompts }: { assignment: Assignment; prompts: boolean }) {
   const { actions } = useEditor();
   const map = useEditorState((state) => state.map);
   const selection = useEditorState((state) => state.selection);
@@ -32,6 +32,8 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
   const isTouch = useMedia('(pointer: coarse)');
   const topics = map.topics.filter(({ id }) => selection.includes(id));
   const links = map.links.filter(({ id }) => selection.includes(id));
+  const { commands } = useCommands();
+  const has = (id: string): boolean => commands.some((command) => command.id === id);
   const isFixed = assignment.styleMode === 'guided' && assignment.looks === 'fixed';
   const [picture] = map.pictures.filter(({ id }) => selection.includes(id));
   const one = topics.length + links.length === 1;
@@ -56,13 +58,13 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
           </Button>
         )}
         <span aria-hidden className="mx-1 h-5 border-l border-rule" />
-        <CommandMenu group="arrange" name="Arrange" sign={<LayoutDashboard aria-hidden size={14} />} />
+        {has('lead') && <CommandMenu group="arrange" name="Arrange" sign={<LayoutDashboard aria-hidden size={14} />} />}
         {selection.length > 0 && (
           <CommandMenu group="choose" name="Select" sign={<MousePointerClick aria-hidden size={14} />} />
         )}
         <Tidying />
         <Bringing />
-        {selection.length === 0 && (
+        {selection.length === 0 && has('picture') && (
           <CommandButton id="picture" name="Picture">
             <ImagePlus aria-hidden size={14} />
           </CommandButton>
@@ -90,14 +92,16 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
               />
             )}
             {picture && selection.length === 1 && <LooseBar picture={picture} />}
-            <AboutTopic topics={topics} />
-            {topics.length > 0 && (
+            {has('about') && <AboutTopic topics={topics} />}
+            {topics.length > 0 && has('picture') && (
               <CommandButton id="picture" name="Picture">
                 <ImagePlus aria-hidden size={14} />
               </CommandButton>
             )}
-            <LooksPopover topics={topics} links={links} assignment={assignment} disabled={isFixed} />
-            {own && topics.length > 0 && (
+            {has('copy-looks') && (
+              <LooksPopover topics={topics} links={links} assignment={assignment} disabled={isFixed} />
+            )}
+            {prompts && topics.length > 0 && (
               <Button
                 small
                 aria-pressed={topics.every(({ toComplete }) => toComplete)}
@@ -108,15 +112,17 @@ export function LooksBar({ assignment, own }: { assignment: Assignment; own: boo
                 Prompt
               </Button>
             )}
-            <Button
-              small
-              onClick={actions.asItsKind}
-              disabled={!hasOwnLooks(topics, links)}
-              title="Takes looks given by hand away"
-            >
-              <Eraser aria-hidden size={14} className="@min-xl:hidden" />
-              <Name>As its kind</Name>
-            </Button>
+            {has('as-its-kind') && (
+              <Button
+                small
+                onClick={actions.asItsKind}
+                disabled={!hasOwnLooks(topics, links)}
+                title="Takes looks given by hand away"
+              >
+                <Eraser aria-hidden size={14} className="@min-xl:hidden" />
+                <Name>As its kind</Name>
+              </Button>
+            )}
             {one && (
               <CommandButton id="words" name="Words">
                 <Pencil aria-hidden size={13} />

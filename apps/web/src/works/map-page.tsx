@@ -16,6 +16,7 @@ import { useIsPast } from '../app/use-is-past';
 import { Waiting } from '../app/waiting';
 import { Brief } from '../assignments';
 import { MapFoot, SentencesView, useShow } from '../map';
+import { ChooseOwnMap } from '../own-maps';
 import { Button, buttonClass } from '../ui/button';
 import { Desk } from '../ui/desk';
 import { Dialog } from '../ui/dialog';
@@ -80,7 +81,7 @@ function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
 }
 
 const VIEWS = ['Map', 'Sentences'] as const;
-type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions';
+type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps';
 
 function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const zone = useTimeZone();
@@ -151,7 +152,10 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     fit: () => show(drawnBox(editor.store.getState().map, legend)),
     show: (what) => (what === 'Map' || what === 'Sentences' ? setView(what) : setShown(what)),
   };
-  const commands = useMemo(() => commandsFor(assignment, { mayEdit, mayHandIn }), [assignment, mayEdit, mayHandIn]);
+  const commands = useMemo(
+    () => commandsFor(assignment, { mayEdit, mayHandIn, of: open.of, workId: detail.id }),
+    [assignment, mayEdit, mayHandIn, open.of, detail.id],
+  );
   usePageKeys(commands, desk);
   useKeptTyping(detail.id);
   const dropped = ({ active, activatorEvent, delta }: DragEndEvent): void => {
@@ -206,7 +210,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         }}
       >
         <HeadOfPage
-          crumbs={[{ name: detail.className, to: open.back ?? '/' }, { name: detail.title }]}
+          crumbs={[{ name: detail.className, to: open.back?.to ?? '/' }, { name: detail.title }]}
           middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
           actions={
             <>
@@ -216,11 +220,11 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
                 </span>
               )}
               {open.back && (
-                <Link className={buttonClass('action')} to={open.back}>
-                  Back to the sheet
+                <Link className={buttonClass('action')} to={open.back.to}>
+                  {open.back.name}
                 </Link>
               )}
-              {!open.own && <Button onClick={() => setShown('brief')}>Brief</Button>}
+              {open.of === 'work' && <Button onClick={() => setShown('brief')}>Brief</Button>}
               {mayHandIn && (
                 <Button look="action" onClick={() => setShown('hand in')}>
                   {detail.submissions.length > 0 ? 'Hand in again …' : 'Hand in …'}
@@ -238,15 +242,21 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             content: <LeftPanel workId={detail.id} open={open} mayEdit={mayEdit} onPlace={placeNearCentre} />,
             rail: (openCard) => <LeftRail open={open} mayEdit={mayEdit} onOpen={openCard} />,
           }}
-          right={{
-            name: 'Requirements',
-            size: 256,
-            wideFrom: 1200,
-            content: <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
-            rail: () => <ChecksPanel rail open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
-          }}
+          right={
+            open.of === 'mine'
+              ? undefined
+              : {
+                  name: 'Requirements',
+                  size: 256,
+                  wideFrom: 1200,
+                  content: <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
+                  rail: () => (
+                    <ChecksPanel rail open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />
+                  ),
+                }
+          }
         >
-          {mayEdit && <LooksBar assignment={assignment} own={open.own} />}
+          {mayEdit && <LooksBar assignment={assignment} prompts={open.of === 'sheet'} />}
           <Notices detail={detail} open={open} />
           <div className="relative min-h-0 flex-1">
             {view === 'Map' ? (
@@ -269,7 +279,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             date={showDay(new Date().toISOString(), zone).replace(/^\w+ /, '')}
             onEntitle={mayEdit ? actions.entitle : undefined}
           >
-            {!open.own && (
+            {open.of === 'work' && (
               <Button small onClick={() => setShown('versions')} aria-label="Versions" title="Versions of this map">
                 <History aria-hidden size={14} />
               </Button>
@@ -291,7 +301,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         </DragOverlay>
         <Dialog {...dialog('brief')} title={detail.title} description={assignment.focusQuestion}>
           <Brief text={assignment.brief} />
-          {!open.own && (
+          {open.of === 'work' && (
             <p className="mt-4">
               <Link className="text-action underline" to={`/works/${detail.id}/guide`}>
                 The guide to print
@@ -300,7 +310,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             </p>
           )}
         </Dialog>
-        {!open.own && <VersionsDialog {...dialog('versions')} detail={detail} assignment={assignment} />}
+        {open.of === 'work' && <VersionsDialog {...dialog('versions')} detail={detail} assignment={assignment} />}
         <KeysDialog {...dialog('keys')} />
         <CommandPalette {...dialog('palette')} onClosed={focusWork} />
         <HandInDialog
@@ -314,6 +324,17 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           }}
         />
         <LinkDialog onClosed={focusWork} />
+        <ChooseOwnMap
+          {...dialog('own maps')}
+          title="Bring in one of your own maps"
+          description="A copy of it is laid beside what is drawn here; kinds are told by their names, then by their looks."
+          onClosed={focusWork}
+          onChoose={(map) => {
+            setShown(null);
+            actions.bringIn(map);
+            requestAnimationFrame(bringIn);
+          }}
+        />
         <RegionDialog onClosed={focusWork} />
         {mayEdit && <PicturesDialog onClosed={focusWork} />}
         <DeleteGiven host={host} open={open} />

@@ -11,18 +11,23 @@ import { startChecker } from './checker';
 import { createEditor } from './editor';
 import type { Editor } from './editor';
 
-/** Whose map is opened: a student's work, or one of an assignment's own, on which every kind is the teacher's to use. */
+/**
+ * Whose map is opened, where it is no student's work: one of an assignment's own, that as a student would draw it, or one
+ * outside any assignment. But for the second every kind is at hand.
+ */
 export interface MapSource {
   id: string;
   document: string;
-  own: boolean;
+  of: 'sheet' | 'try-out' | 'mine';
   /** the page it belongs to, to go back to */
-  back: string;
+  back: { to: string; name: string };
 }
 
 export interface OpenWork {
+  /** whether every kind is at hand, and nothing on the map was given by somebody else */
   own: boolean;
-  back: string | null;
+  of: MapSource['of'] | 'work';
+  back: MapSource['back'] | null;
   editor: Editor;
   work: LiveWork;
   assignment: Assignment;
@@ -32,9 +37,15 @@ export interface OpenWork {
 export function useLiveWork(detail: WorkDetail, accountId: string, source?: MapSource): OpenWork | null {
   const assignment = useMemo(() => openStoredAssignment(detail.assignment), [detail.assignment]);
   const [open, setOpen] = useState<OpenWork | null>(null);
-  const [workId, own] = [source?.id ?? detail.id, source?.own ?? false];
+  const [workId, own] = [source?.id ?? detail.id, source !== undefined && source.of !== 'try-out'];
   const document = source?.document ?? workDocument(workId);
-  const [here, back] = [source !== undefined, source?.back ?? null];
+  const here = source !== undefined;
+  const of: OpenWork['of'] = source?.of ?? 'work';
+  const [backTo, backName] = [source?.back.to, source?.back.name];
+  const back = useMemo(
+    () => (backTo !== undefined && backName !== undefined ? { to: backTo, name: backName } : null),
+    [backTo, backName],
+  );
   // A new answer about the work must not close the map: only another work, or another revision, does.
   const key = `${workId} ${detail.revision}`;
   const context = useMemo(
@@ -80,7 +91,7 @@ export function useLiveWork(detail: WorkDetail, accountId: string, source?: MapS
       work.destroy,
     ];
     check();
-    setOpen({ editor, work, assignment, own, back });
+    setOpen({ editor, work, assignment, own, of, back });
     return () => {
       for (const stop of stops) stop();
     };

@@ -18,9 +18,10 @@ export interface NewTopic {
   kind: string | null;
   at: Spot;
   origin?: string;
+  pictures?: Topic['pictures'];
 }
 
-function newTopic({ text, kind, at, origin }: NewTopic, maker: Maker, legend: Legend): Topic {
+function newTopic({ text, kind, at, origin, pictures }: NewTopic, maker: Maker, legend: Legend): Topic {
   const topic: Topic = {
     id: maker.newId(),
     text,
@@ -30,6 +31,7 @@ function newTopic({ text, kind, at, origin }: NewTopic, maker: Maker, legend: Le
     height: 0,
     by: maker.by,
     ...(origin !== undefined && { origin }),
+    ...(pictures && { pictures }),
   };
   return { ...topic, ...fitTopic(topic, legend) };
 }

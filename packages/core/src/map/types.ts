@@ -253,12 +253,22 @@ const MARKS = record({
   whileWorking: oneOf(['points', 'states', 'nothing']),
 });
 
+/** What a teacher may leave out of what students draw with. */
+export const DRAWING_TOOLS = ['arrange', 'looks', 'notes', 'pictures', 'regions'] as const;
+export type DrawingTool = (typeof DRAWING_TOOLS)[number];
+
 /** What students are given to draw with; left out, everything, and as many topics as they like. */
 const DRAWING = record(
   {},
   {
     /** false: nobody lays the map out but the student's own hand */
     tidy: boolean,
+    /** whether they may bring in one of their own maps */
+    ownMaps: boolean,
+    /** the tools that are shown; left out, all */
+    tools: listOf(oneOf(DRAWING_TOOLS)),
+    /** for the young: a topic begins with its picture */
+    pictureFirst: boolean,
     /** how many topics of their own students are to make at most: said, not enforced */
     mostOwnTopics: number({ least: 1, most: LIMITS.topics }),
     /** what helps to gather them */

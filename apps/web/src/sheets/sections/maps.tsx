@@ -1,11 +1,12 @@
-import { assignmentOf, starterFrom, withNewIds } from '@ichnograph/core';
-import type { Change, TopicMap } from '@ichnograph/core';
+import { assignmentOf, ontoLegend, starterFrom, withNewIds } from '@ichnograph/core';
+import type { Change, Legend, TopicMap } from '@ichnograph/core';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { announce } from '../../app/announcer';
 import type { LiveWork } from '../../live';
 import { MapPicture } from '../../map';
+import { ChooseOwnMap } from '../../own-maps';
 import { Button, buttonClass } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { Section } from '../section';
@@ -15,10 +16,14 @@ import { useLiveSnapshot, useSheetPage, useWritten } from '../use-sheet';
 function replaceWith({ live }: LiveWork, next: TopicMap): void {
   const now = live.snapshot;
   live.apply([
+    ...now.regions.map(({ id }): Change => ({ do: 'remove', from: 'regions', id })),
     ...now.links.map(({ id }): Change => ({ do: 'remove', from: 'links', id })),
+    ...now.pictures.map(({ id }): Change => ({ do: 'remove', from: 'pictures', id })),
     ...now.topics.map(({ id }): Change => ({ do: 'remove', from: 'topics', id })),
     ...next.topics.map((item): Change => ({ do: 'add', to: 'topics', item })),
+    ...next.pictures.map((item): Change => ({ do: 'add', to: 'pictures', item })),
     ...next.links.map((item): Change => ({ do: 'add', to: 'links', item })),
+    ...next.regions.map((item): Change => ({ do: 'add', to: 'regions', item })),
   ]);
 }
 
@@ -47,6 +52,7 @@ export function StarterSection() {
           <Button onClick={() => (isBare ? make() : setAsking(true))} disabled={!map}>
             {isBare ? 'Make it from the terms' : 'Make it anew from the terms'}
           </Button>
+          <TakeOwn what="starter map" target={starter} legend={assignment.legend} disabled={!map} />
           <DrawLink to={`/assignments/${detail.id}/starter`} what="starter map" />
         </>
       }
@@ -95,6 +101,7 @@ export function ReferenceSection() {
               Begin with the starter map
             </Button>
           )}
+          <TakeOwn what="reference map" target={reference} legend={assignment.legend} disabled={!map} />
           <DrawLink to={`/assignments/${detail.id}/reference`} what="reference map" />
         </>
       }
@@ -107,6 +114,39 @@ export function ReferenceSection() {
         <MapPicture map={map} legend={assignment.legend} title="Reference map" />
       )}
     </Section>
+  );
+}
+
+/** Puts a copy of one of one's own maps in the place of what is drawn. */
+function TakeOwn({
+  what,
+  target,
+  legend,
+  disabled,
+}: {
+  what: string;
+  target: LiveWork;
+  legend: Legend;
+  disabled: boolean;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button onClick={() => setOpen(true)} disabled={disabled}>
+        Take one of your maps …
+      </Button>
+      <ChooseOwnMap
+        open={open}
+        onOpenChange={setOpen}
+        title={`One of your own maps as ${what}`}
+        description="A copy takes the place of what is drawn there now; kinds are told by their names, then by their looks."
+        onChoose={(map) => {
+          replaceWith(target, withNewIds(ontoLegend(map, legend), newId));
+          setOpen(false);
+          announce(`The ${what} is a copy of ${map.title}.`);
+        }}
+      />
+    </>
   );
 }
 

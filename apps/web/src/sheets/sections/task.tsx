@@ -1,3 +1,5 @@
+import { DRAWING_TOOLS } from '@ichnograph/core';
+import type { DrawingTool } from '@ichnograph/core';
 import { useId, useState } from 'react';
 import { Brief } from '../../assignments';
 import { Segments } from '../../ui/segments';
@@ -15,6 +17,13 @@ const LANGUAGES = {
   pt: 'Portuguese',
 };
 const VIEWS = ['Write', 'Read'] as const;
+const TOOL_NAMES: Record<DrawingTool, string> = {
+  arrange: 'Arranging: rows, stacks, tidying',
+  looks: 'Shapes and colours by hand',
+  notes: 'Notes, sources, addresses, files and marks',
+  pictures: 'Pictures and sketches',
+  regions: 'Regions and groups',
+};
 
 export function TaskSection() {
   const id = useId();
@@ -24,6 +33,9 @@ export function TaskSection() {
     tidy?: boolean | undefined;
     mostOwnTopics?: number | undefined;
     gatheringHint?: string | undefined;
+    ownMaps?: boolean | undefined;
+    tools?: DrawingTool[] | undefined;
+    pictureFirst?: boolean | undefined;
   }): void =>
     change(({ drawing, ...before }) => {
       const next = Object.fromEntries(
@@ -106,6 +118,46 @@ export function TaskSection() {
               />
               They may have the map tidied by the computer
             </label>
+            <label className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="accent-action"
+                checked={task.drawing?.ownMaps === true}
+                onChange={({ target }) => draw({ ownMaps: target.checked ? true : undefined })}
+              />
+              They may bring in one of their own maps
+            </label>
+            <fieldset className="grid gap-1.5">
+              <legend className="mb-1">What they draw with, besides topics and links</legend>
+              {DRAWING_TOOLS.map((tool) => {
+                const tools: readonly DrawingTool[] = task.drawing?.tools ?? DRAWING_TOOLS;
+                return (
+                  <label key={tool} className="flex items-center gap-2">
+                    <input
+                      type="checkbox"
+                      className="accent-action"
+                      checked={tools.includes(tool)}
+                      onChange={({ target }) => {
+                        const next = DRAWING_TOOLS.filter((one) =>
+                          one === tool ? target.checked : tools.includes(one),
+                        );
+                        draw({ tools: next.length === DRAWING_TOOLS.length ? undefined : next });
+                      }}
+                    />
+                    {TOOL_NAMES[tool]}
+                  </label>
+                );
+              })}
+              <label className="flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="accent-action"
+                  checked={task.drawing?.pictureFirst === true}
+                  onChange={({ target }) => draw({ pictureFirst: target.checked ? true : undefined })}
+                />
+                For the young: a topic begins with its picture
+              </label>
+            </fieldset>
             <label className="flex flex-wrap items-center gap-2">
               Topics of their own: at most
               <input

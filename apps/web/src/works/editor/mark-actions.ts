@@ -3,9 +3,11 @@ import {
   asItsKind,
   askToComplete,
   copyMarks,
+  drawnBox,
   entitle,
   goBackTo,
   moveMarks,
+  ontoLegend,
   pasteMarks,
   removeMarks,
   resizeTopic,
@@ -22,6 +24,9 @@ import type { Clip } from './clipboard';
 import { addedId } from './hand';
 import type { Hand } from './hand';
 import type { Asking, Spot } from './state';
+
+/** How far below what is there another map is laid, canvas units. */
+const BESIDE = 80;
 
 /** What is done to topics and links that are there. */
 export function markActions({
@@ -110,6 +115,17 @@ export function markActions({
     paste: (text?: string): void => {
       const held = text === undefined ? (clip ?? keptClip(maker.by)) : clipOf(text);
       paste(held ? ontoOwn(held, legend) : undefined);
+    },
+    /** Lays a copy of another map beside what is drawn here. */
+    bringIn: (other: TopicMap): void => {
+      const told = ontoLegend(other, legend);
+      const ids = [...told.topics, ...told.pictures].map(({ id }) => id);
+      const [here, there] = [drawnBox(get().map, legend), drawnBox(told, legend)];
+      const step = here && there ? { x: here.left - there.left, y: here.bottom + BESIDE - there.top } : { x: 0, y: 0 };
+      const changes = run(pasteMarks(get().map, copyMarks(told, ids), step, maker));
+      if (!changes) return;
+      set({ selection: changes.flatMap((change) => (change.do === 'add' ? [change.item.id] : [])) });
+      announce(`${told.topics.length} topics are brought in.`);
     },
     duplicate: (): void => paste(copyMarks(get().map, standing())),
     goBackTo: (then: TopicMap): boolean => {

@@ -1,4 +1,5 @@
 import {
+  addTopic,
   addFile,
   addLoosePicture,
   addPicture,
@@ -11,22 +12,41 @@ import type { NewPicture } from '@ichnograph/core';
 import { announce } from '../../app/announcer';
 import { sentenceOfError } from '../../app/api';
 import { bring, shownSize } from '../../pictures';
+import { addedId } from './hand';
 import type { Hand } from './hand';
 import type { PictureTab, Replaced, Spot } from './state';
 
 /** Pictures and files: chosen, brought, dropped, pasted. */
-export function pictureActions({ legend, maker, get, set, run, refuse, selectedTopics }: Hand) {
+/** How large a picture is shown that a topic begins with, canvas units. */
+const PICTURE_FIRST = { width: 96, height: 96 };
+
+export function pictureActions({ assignment, legend, maker, get, set, run, refuse, selectedTopics }: Hand) {
   const lay = (picture: NewPicture, topics: readonly string[], at: Spot): boolean => {
     if (topics.length > 0) {
       if (!run(addPicture(get().map, topics, picture, legend))) return false;
       announce(topics.length === 1 ? 'The picture is in the topic.' : `The picture is in ${topics.length} topics.`);
       return true;
     }
+    if (assignment.drawing?.pictureFirst) return isTopicOf(picture, at);
     const changes = run(addLoosePicture(get().map, picture, at, maker));
     const [added] = changes || [];
     if (added?.do !== 'add') return false;
     set({ selection: [added.item.id] });
     announce('The picture is on the map.');
+    return true;
+  };
+  /** For the young: a picture that goes onto the map is a topic, with what it shows for its words. */
+  const isTopicOf = (picture: NewPicture, at: Spot): boolean => {
+    const text = picture.alt || 'My picture';
+    const wanted = {
+      text: text.slice(0, 300),
+      kind: get().next.topicKind,
+      at,
+      pictures: [{ ...PICTURE_FIRST, ...picture }],
+    };
+    const id = addedId(run(addTopic(get().map, wanted, maker, legend)), 'topics');
+    if (!id) return false;
+    set({ selection: [id], typing: { what: 'topic', id }, words: text });
     return true;
   };
   const replace = (picture: NewPicture, { of, src }: Replaced): boolean =>

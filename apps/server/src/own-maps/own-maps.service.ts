@@ -1,0 +1,195 @@
+import { randomUUID } from 'node:crypto';
+import { Inject, Injectable } from '@nestjs/common';
+import type { OnApplicationBootstrap, OnApplicationShutdown } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { emptyMap, OWN_LEGEND, readyMade, withNewIds, writeMap } from '@ichnograph/core';
+import type { Legend, TopicMap } from '@ichnograph/core';
+import { ownMapDocument, workDocument } from '@ichnograph/contract';
+import type { ChangeOwnMap, NewOwnMap, OwnMapDetail, OwnMapRow } from '@ichnograph/contract';
+import { snapshotOf } from '@ichnograph/livemap';
+import type { Logger } from 'pino';
+import { DataSource } from 'typeorm';
+import { Acts } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { Revisions } from '../assignments/index.js';
+import { Clock } from '../common/clock.js';
+import { conflict, notFound } from '../common/problem.js';
+import { LOGGER } from '../common/tokens.js';
+import { filledWith, LiveDocument, LiveService, LiveUpdate, readDocumentName, UpdateLog } from '../live/index.js';
+import { WorksService } from '../works/index.js';
+import { OwnMap } from './own-map.entity.js';
+
+const MOST_OF_ONE = 500;
+const MOST_WORDS = 4000;
+/** What a list shows follows so long after the last change. */
+const REST_MS = 1500;
+
+/** Maps outside any assignment: their owner's alone. */
+@Injectable()
+export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShutdown {
+  /** maps that changed since their row was written, each with the timer that will write it */
+  private readonly changed = new Map<string, ReturnType<typeof setTimeout>>();
+
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    @Inject(LOGGER) private readonly logger: Logger,
+    private readonly acts: Acts,
+    private readonly log: UpdateLog,
+    private readonly live: LiveService,
+    private readonly works: WorksService,
+    private readonly revisions: Revisions,
+    private readonly clock: Clock,
+  ) {
+    live.register('own', async (id, accountId) => {
+      const map = await this.data.getRepository(OwnMap).findOneBy({ id, ownerId: accountId });
+      return map ? 'write' : null;
+    });
+  }
+
+  onApplicationBootstrap(): void {
+    this.log.listen({ stored: (name) => this.noticed(name), notStored: () => undefined });
+  }
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.settle();
+  }
+
+  private noticed(name: string): void {
+    const document = readDocumentName(name);
+    if (document?.kind !== 'own') return;
+    clearTimeout(this.changed.get(document.id));
+    this.changed.set(
+      document.id,
+      setTimeout(() => void this.refresh(document.id), REST_MS),
+    );
+  }
+
+  /** Writes at once what waits to be written. */
+  private async settle(): Promise<void> {
+    await Promise.all([...this.changed.keys()].map((id) => this.refresh(id)));
+  }
+
+  private async refresh(id: string): Promise<void> {
+    clearTimeout(this.changed.get(id));
+    this.changed.delete(id);
+    try {
+      const map = await this.mapOf(id);
+      await this.data.getRepository(OwnMap).update({ id }, { ...shownOf(map), changedAt: this.clock.now() });
+    } catch (fault) {
+      // The list is a moment behind; the map itself is stored, and the next change writes the row.
+      this.logger.warn({ fault, map: id }, 'what a list shows of a map could not be written');
+    }
+  }
+
+  private async mapOf(id: string): Promise<TopicMap> {
+    const doc = await this.log.stored(ownMapDocument(id));
+    return doc ? snapshotOf(doc).map : emptyMap();
+  }
+
+  async begin(wanted: NewOwnMap, named: Named): Promise<string> {
+    const from = await this.source(wanted, named.accountId);
+    return this.acts.once(named, 'begin an own map', async (manager) => {
+      if ((await manager.countBy(OwnMap, { ownerId: named.accountId })) >= MOST_OF_ONE)
+        throw conflict(`You have ${MOST_OF_ONE} maps of your own, and that is as many as one person may have.`);
+      const id = randomUUID();
+      const title = wanted.title.trim() || from.map.title || 'Without a title';
+      const map = { ...withNewIds(from.map, randomUUID), title };
+      const row = { id, ownerId: named.accountId, folder: wanted.folder?.trim() ?? '', legend: from.legend };
+      await manager.insert(OwnMap, { ...row, ...shownOf(map), changedAt: this.clock.now() } as object);
+      await this.log.create(manager, ownMapDocument(id), filledWith(map));
+      return id;
+    });
+  }
+
+  /** What a new map begins with, if whoever begins it may see that. */
+  private async source(
+    { readyMade: id, copyOf, fromWork }: NewOwnMap,
+    accountId: string,
+  ): Promise<{ map: TopicMap; legend: Legend }> {
+    if (copyOf) {
+      const { legend } = await this.owned(copyOf, accountId);
+      return { map: await this.mapOf(copyOf), legend: legend as unknown as Legend };
+    }
+    if (fromWork) {
+      const { work } = await this.works.seen(fromWork, accountId);
+      const doc = await this.log.stored(workDocument(work.id));
+      const { legend } = await this.revisions.bodyOf(work.revisionId);
+      return { map: doc ? snapshotOf(doc).map : emptyMap(), legend };
+    }
+    if (id) {
+      const made = readyMade(id);
+      if (!made) throw notFound('ready-made map');
+      return { map: made.starter ?? emptyMap(), legend: made.sheet.legend.legend };
+    }
+    return { map: emptyMap(), legend: OWN_LEGEND };
+  }
+
+  private async owned(id: string, ownerId: string): Promise<OwnMap> {
+    const map = await this.data.getRepository(OwnMap).findOneBy({ id, ownerId });
+    if (!map) throw notFound('map');
+    return map;
+  }
+
+  /** Newest first. */
+  async list(ownerId: string): Promise<OwnMapRow[]> {
+    await this.settle();
+    const rows = await this.data.getRepository(OwnMap).find({ where: { ownerId }, order: { changedAt: 'DESC' } });
+    return rows.map(rowOf);
+  }
+
+  async detail(id: string, accountId: string): Promise<OwnMapDetail> {
+    const row = await this.owned(id, accountId);
+    return { ...rowOf(row), legend: row.legend, map: writeMap(await this.mapOf(id)) };
+  }
+
+  async change(id: string, { title, folder }: ChangeOwnMap, accountId: string): Promise<void> {
+    await this.owned(id, accountId);
+    if (folder !== undefined) await this.data.getRepository(OwnMap).update({ id }, { folder: folder.trim() });
+    if (title === undefined) return;
+    await this.live.change(ownMapDocument(id), () => [{ do: 'entitle', fields: { title } }]);
+    await this.refresh(id);
+  }
+
+  async remove(id: string, accountId: string): Promise<void> {
+    await this.owned(id, accountId);
+    const name = ownMapDocument(id);
+    await this.data.transaction(async (manager) => {
+      await manager.delete(OwnMap, { id });
+      await manager.delete(LiveUpdate, { documentName: name });
+      await manager.delete(LiveDocument, { name });
+    });
+    await this.live.changed(name);
+  }
+
+  /** Of a person who goes: all maps, as they stand. */
+  async ofPerson(ownerId: string): Promise<{ title: string; folder: string; map: Record<string, unknown> }[]> {
+    const rows = await this.data.getRepository(OwnMap).findBy({ ownerId });
+    return Promise.all(
+      rows.map(async ({ id, title, folder }) => ({ title, folder, map: writeMap(await this.mapOf(id)) })),
+    );
+  }
+
+  async removeAll(ownerId: string): Promise<void> {
+    for (const { id } of await this.data.getRepository(OwnMap).findBy({ ownerId })) await this.remove(id, ownerId);
+  }
+}
+
+const shownOf = ({ title, topics, links }: TopicMap) => ({
+  title,
+  topics: topics.length,
+  links: links.length,
+  words: topics
+    .map(({ text }) => text)
+    .join(' · ')
+    .slice(0, MOST_WORDS),
+});
+
+const rowOf = ({ id, title, folder, topics, links, words, changedAt }: OwnMap): OwnMapRow => ({
+  id,
+  title,
+  folder,
+  topics,
+  links,
+  words,
+  changedAt: changedAt.toISOString(),
+});

@@ -1,0 +1,67 @@
+import { addTopic, openStoredMap } from '@ichnograph/core';
+import type { Legend } from '@ichnograph/core';
+import { ownMapDocument } from '@ichnograph/contract';
+import type { OwnMapDetail, OwnMapRow } from '@ichnograph/contract';
+import { Person, until } from './setup/client.js';
+import { drawn } from './setup/works.js';
+
+const begin = async (person: Person, body: object): Promise<string> =>
+  (await person.post<{ id: string }>('own-maps', body)).body.id;
+const textsOf = async (person: Person, id: string): Promise<string[]> =>
+  openStoredMap((await person.get<OwnMapDetail>(`own-maps/${id}`)).body.map).topics.map(({ text }) => text);
+
+test('a map of one’s own is drawn on like any other, found by its words, and nobody else’s to see', async () => {
+  const [noor, juno, maren] = await Promise.all(['noor', 'juno', 'maren'].map((name) => Person.signedIn(name)));
+  const id = await begin(noor!, { title: 'Storms', folder: 'At home' });
+  const client = noor!.document(ownMapDocument(id));
+  await client.opened();
+  const { legend } = (await noor!.get<OwnMapDetail>(`own-maps/${id}`)).body;
+  const outcome = addTopic(
+    client.live.snapshot,
+    { text: 'Hail', kind: 'idea', at: { x: 0, y: 0 } },
+    { newId: () => 'hail', by: '' },
+    legend as unknown as Legend,
+  );
+  if (outcome.ok) client.live.apply(outcome.changes);
+  await client.saved();
+  const listed = async (): Promise<OwnMapRow> =>
+    (await noor!.get<OwnMapRow[]>('own-maps')).body.find((one) => one.id === id)!;
+  expect(await listed()).toMatchObject({ title: 'Storms', folder: 'At home', topics: 1, words: 'Hail' });
+
+  for (const other of [juno!, maren!]) {
+    expect((await other.get(`own-maps/${id}`)).status).toBe(404);
+    expect((await other.call('DELETE', `own-maps/${id}`)).status).toBe(404);
+    const intruder = other.document(ownMapDocument(id));
+    await until('a refusal', () => intruder.refused);
+  }
+  expect((await noor!.call('PATCH', `own-maps/${id}`, { title: 'Weather', folder: '' })).status).toBe(204);
+  expect(await listed()).toMatchObject({ title: 'Weather', folder: '' });
+  client.close();
+  expect((await noor!.call('DELETE', `own-maps/${id}`)).status).toBe(204);
+  expect(await noor!.get(`own-maps/${id}`)).toMatchObject({ status: 404 });
+});
+
+test('it begins from a ready-made one, from a copy, or from a work of one’s own', async () => {
+  const { person, work, client } = await drawn('Wanda');
+  await client.saved();
+  const ready = await begin(person, { title: '', readyMade: 'story-analysis' });
+  expect(await textsOf(person, ready)).toContain('The people are …');
+  const copy = await begin(person, { title: 'A copy', copyOf: ready });
+  expect(await textsOf(person, copy)).toEqual(await textsOf(person, ready));
+  const kept = await begin(person, { title: '', fromWork: work.id });
+  expect(await textsOf(person, kept)).toContain('Loads');
+  const juno = await Person.signedIn('juno');
+  for (const body of [{ copyOf: ready }, { fromWork: work.id }, { readyMade: 'no-such' }])
+    expect((await juno.post('own-maps', { title: 'x', ...body })).status).toBe(404);
+});
+
+test.each([
+  [{ title: 7 }, /title/],
+  [{ title: 'x'.repeat(301) }, /300 characters/],
+  [{ title: 'x', folder: 'x'.repeat(101) }, /100 characters/],
+  [{ title: 'x', copyOf: 'mine' }, /choose a map/],
+  [{ title: 'x', owner: 'maren' }, /owner/],
+])('%j is refused by a sentence', async (body, said) => {
+  const { status, problem } = await (await Person.signedIn('noor')).post('own-maps', body);
+  expect([status, JSON.stringify(problem)]).toEqual([422, expect.stringMatching(said)]);
+});

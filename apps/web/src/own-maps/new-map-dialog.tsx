@@ -1,0 +1,73 @@
+import { READY_MADE } from '@ichnograph/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, sentenceOfError } from '../app/api';
+import { refresh } from '../app/queries';
+import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+import { Trouble } from '../ui/field';
+
+/** Begins a map: empty, or with the starting map and the legend of a ready-made one. */
+export function NewMapDialog({
+  folder,
+  open,
+  onOpenChange,
+}: {
+  folder: string;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
+  const navigate = useNavigate();
+  const [title, setTitle] = useState('');
+  const [readyMade, setReadyMade] = useState('');
+  const [trouble, setTrouble] = useState('');
+  const begin = async (): Promise<void> => {
+    try {
+      const { id } = await api.post<{ id: string }>('own-maps', { title, folder, ...(readyMade && { readyMade }) });
+      await refresh();
+      void navigate(`/own-maps/${id}`);
+    } catch (error) {
+      setTrouble(sentenceOfError(error));
+    }
+  };
+  return (
+    <Dialog open={open} onOpenChange={onOpenChange} title="A new map">
+      <form
+        className="grid gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void begin();
+        }}
+      >
+        <label className="grid gap-1">
+          <span className="font-semibold">Title</span>
+          <input
+            data-autofocus
+            className="field"
+            maxLength={300}
+            placeholder="What is it about?"
+            value={title}
+            onChange={({ target }) => setTitle(target.value)}
+          />
+        </label>
+        <label className="grid gap-1">
+          <span className="font-semibold">Begin with</span>
+          <select className="field" value={readyMade} onChange={({ target }) => setReadyMade(target.value)}>
+            <option value="">An empty map</option>
+            {READY_MADE.map(({ id, title: name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        {trouble && <Trouble>{trouble}</Trouble>}
+        <div>
+          <Button type="submit" look="action">
+            Begin
+          </Button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

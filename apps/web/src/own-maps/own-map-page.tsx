@@ -1,0 +1,46 @@
+import { ownAssignment, writeAssignment } from '@ichnograph/core';
+import type { Legend } from '@ichnograph/core';
+import { ownMapDocument } from '@ichnograph/contract';
+import type { OwnMapDetail, WorkDetail } from '@ichnograph/contract';
+import { useMemo } from 'react';
+import { useParams } from 'react-router';
+import { useMe, useOwnMap } from '../app/queries';
+import { Waiting } from '../app/waiting';
+import { OpenMap } from '../works';
+
+/** A map outside any assignment, on the canvas of all maps; nothing is asked of it. */
+export function OwnMapPage() {
+  const map = useOwnMap(useParams().id!);
+  if (map.data === undefined) return <Waiting of={map} what="Opening the map …" />;
+  return <Drawn key={map.data.id} detail={map.data} />;
+}
+
+function Drawn({ detail: { id, title, folder, legend } }: { detail: OwnMapDetail }) {
+  const me = useMe();
+  const work = useMemo(
+    (): WorkDetail => ({
+      id,
+      publicationId: id,
+      title,
+      className: folder || 'Own maps',
+      due: null,
+      state: 'in progress',
+      mayEdit: true,
+      mayHandIn: false,
+      mayHandInAgain: false,
+      showsExample: false,
+      members: [me],
+      revision: 1,
+      assignment: writeAssignment(ownAssignment(title, legend as unknown as Legend)),
+      submissions: [],
+      news: null,
+    }),
+    [id, title, folder, legend, me],
+  );
+  return (
+    <OpenMap
+      detail={work}
+      source={{ id, document: ownMapDocument(id), of: 'mine', back: { to: '/own-maps', name: 'Own maps' } }}
+    />
+  );
+}
