@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
@@ -5,7 +6,16 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   // One copy of Yjs, or its documents do not know each other.
-  resolve: { dedupe: ['yjs', 'react', 'react-dom'] },
+  resolve: {
+    dedupe: ['yjs', 'react', 'react-dom'],
+    // Dictionaries hand out their files to Node alone; a browser is given the files themselves.
+    alias: [
+      {
+        find: /^(dictionary-[\w-]+)\/(index\.(?:aff|dic))/,
+        replacement: fileURLToPath(new URL('../../node_modules/$1/$2', import.meta.url)),
+      },
+    ],
+  },
   // Fonts and pictures stay files: data addresses would need a wider content security policy.
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1500 },
   worker: { format: 'es' },

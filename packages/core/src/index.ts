@@ -78,7 +78,13 @@ export type {
 } from './requirements/types.js';
 export { english } from './wording/catalogue.js';
 export type { Catalogue } from './wording/catalogue.js';
-export { lookAgain, pointsOnPaper } from './advice/look-again.js';
+export { lookAgain } from './advice/look-again.js';
+export { bestSheet, LEAST_POINTS, PAPERS, pointsOn, PRINT_MARGIN, printedOn } from './paper/paper.js';
+export type { Paper, Sheet as PaperSheet } from './paper/paper.js';
+export { worksheetOf } from './paper/worksheet.js';
+export type { Blanks } from './paper/worksheet.js';
+export { mapOutline, outlineMarkdown } from './outline/map-outline.js';
+export type { OutlineRow } from './outline/map-outline.js';
 export type { LookAgain } from './advice/look-again.js';
 export {
   labelOf,
@@ -188,3 +194,5 @@ export type { ReadyMade } from './ready-made/plan.js';
 export { hasRoom, readSketch, rubbed, sketchSvg, strokePath, writeSketch } from './sketch/sketch.js';
 export type { Sketch, Stroke } from './sketch/sketch.js';
 export { OWN_LEGEND, ownAssignment } from './own-maps/own-legend.js';
+export { ownWords, respell } from './spelling/own-words.js';
+export type { OwnWord } from './spelling/own-words.js';

@@ -13,7 +13,20 @@ export interface DeskHand {
   bringIn: () => void;
   /** selects things and brings them into view */
   go: (ids: readonly string[]) => void;
-  show: (what: 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'Map' | 'Sentences') => void;
+  show: (
+    what:
+      | 'brief'
+      | 'hand in'
+      | 'keys'
+      | 'palette'
+      | 'versions'
+      | 'own maps'
+      | 'print'
+      | 'spelling'
+      | 'Map'
+      | 'Outline'
+      | 'Sentences',
+  ) => void;
 }
 
 /**

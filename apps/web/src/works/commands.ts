@@ -136,6 +136,22 @@ const LOOKING: readonly Command[] = [
   { id: 'fit', name: 'Show the whole map', keys: [], where: 'page', run: ({ fit }) => fit() },
   { id: 'map', name: 'Show the map', keys: [], where: 'page', run: ({ show }) => show('Map') },
   { id: 'sentences', name: 'Show the sentences', keys: [], where: 'page', run: ({ show }) => show('Sentences') },
+  { id: 'outline', name: 'Show the outline', keys: [], where: 'page', run: ({ show }) => show('Outline') },
+  {
+    id: 'print',
+    name: 'On paper: print, grey and pale, a worksheet …',
+    keys: ['Mod+P'],
+    where: 'page',
+    run: ({ show }) => show('print'),
+  },
+  {
+    id: 'spelling',
+    name: 'Look through the spelling of your words …',
+    keys: [],
+    where: 'page',
+    edits: true,
+    run: ({ show }) => show('spelling'),
+  },
   { id: 'brief', name: 'Read the brief', keys: [], where: 'page', run: ({ show }) => show('brief') },
   {
     id: 'versions',

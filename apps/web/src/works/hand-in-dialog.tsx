@@ -25,6 +25,7 @@ export function HandInDialog({
   shown,
   onShow,
   onGo,
+  onPrint,
 }: {
   detail: WorkDetail;
   open: OpenWork;
@@ -32,6 +33,8 @@ export function HandInDialog({
   onShow: (shown: boolean) => void;
   /** leads to things on the map */
   onGo: (ids: readonly string[]) => void;
+  /** shows it as it is on paper */
+  onPrint: () => void;
 }) {
   const navigate = useNavigate();
   const zone = useTimeZone();
@@ -95,7 +98,7 @@ export function HandInDialog({
           </ul>
         </div>
       )}
-      <LookAgainList onGo={onGo} />
+      <LookAgainList onGo={onGo} onPrint={onPrint} />
       <label className="mb-4 block">
         <span className="mb-1 block font-semibold">A note to your teacher</span>
         <textarea
@@ -134,14 +137,19 @@ export function HandInDialog({
 }
 
 /** What is worth another look whatever was asked for; a press leads there. */
-function LookAgainList({ onGo }: { onGo: (ids: readonly string[]) => void }) {
+function LookAgainList({ onGo, onPrint }: { onGo: (ids: readonly string[]) => void; onPrint: () => void }) {
   const { assignment } = useEditor();
   const map = useEditorState((state) => state.map);
   const found = useMemo(() => lookAgain(map, assignment), [map, assignment]);
-  if (found.length === 0) return null;
   return (
     <section aria-label="Look again" className="mb-4">
-      <h3 className="mb-1 font-semibold">Look again</h3>
+      <div className="mb-1 flex items-baseline justify-between gap-3">
+        <h3 className="font-semibold">Look again</h3>
+        <Button small look="quiet" onClick={onPrint}>
+          As it is on paper
+        </Button>
+      </div>
+      <p className="mb-1 text-sm text-quiet">Is each where it belongs? Could its words be better?</p>
       <ul className="grid gap-1">
         {found.map((one) => (
           <li key={one.code} className="flex items-baseline justify-between gap-3">

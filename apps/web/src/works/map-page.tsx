@@ -1,7 +1,7 @@
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { Active, DragEndEvent } from '@dnd-kit/core';
 import { drawnBox, kindOfTopic, markAt } from '@ichnograph/core';
-import type { Chip, Legend } from '@ichnograph/core';
+import type { Chip, TitleBlockText } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
 import { History, Keyboard } from 'lucide-react';
@@ -14,12 +14,9 @@ import { Loading, useTitle } from '../app/page';
 import { useMe, useTimeZone, useWork } from '../app/queries';
 import { useIsPast } from '../app/use-is-past';
 import { Waiting } from '../app/waiting';
-import { Brief } from '../assignments';
-import { MapFoot, SentencesView, useShow } from '../map';
-import { ChooseOwnMap } from '../own-maps';
+import { MapFoot, OutlineView, SentencesView, useShow } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Desk } from '../ui/desk';
-import { Dialog } from '../ui/dialog';
 import { Segments } from '../ui/segments';
 import { CanvasMenu } from './canvas-menu';
 import { ChecksPanel } from './checks-panel';
@@ -28,18 +25,14 @@ import type { DeskHand } from './command';
 import { DeleteGiven } from './delete-given';
 import { EditorProvider, useEditor, useEditorState } from './editor';
 import type { Spot, Typing } from './editor';
-import { HandInDialog } from './hand-in-dialog';
 import { LeftPanel, LeftRail } from './left-panel';
-import { LinkDialog } from './link-dialog';
 import { LooksBar } from './looks-bar';
 import { MapCanvas } from './map-canvas';
+import { MapDialogs } from './map-dialogs';
+import type { Shown } from './map-dialogs';
 import { Notices } from './notices';
-import { CommandPalette, KeysDialog } from './palette';
-import { PicturesDialog } from './pictures-dialog';
-import { RegionDialog } from './region-dialog';
 import { ReadingLine } from './reading-line';
 import { SaveWords } from './save-words';
-import { VersionsDialog } from './versions-dialog';
 import { useLiveWork } from './use-live-work';
 import type { MapSource, OpenWork } from './use-live-work';
 
@@ -80,8 +73,8 @@ function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   );
 }
 
-const VIEWS = ['Map', 'Sentences'] as const;
-type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps';
+const VIEWS = ['Map', 'Outline', 'Sentences'] as const;
+const isView = (what: string): what is (typeof VIEWS)[number] => (VIEWS as readonly string[]).includes(what);
 
 function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const zone = useTimeZone();
@@ -150,7 +143,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     leaveCanvas: () => document.getElementById('map-foot')?.focus({ preventScroll: true }),
     go,
     fit: () => show(drawnBox(editor.store.getState().map, legend)),
-    show: (what) => (what === 'Map' || what === 'Sentences' ? setView(what) : setShown(what)),
+    show: (what) => (isView(what) ? setView(what) : setShown(what)),
   };
   const commands = useMemo(
     () => commandsFor(assignment, { mayEdit, mayHandIn, of: open.of, workId: detail.id }),
@@ -192,10 +185,16 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     const seen = at.x > box.left + 40 && at.x < box.right - 40 && at.y > box.top + 30 && at.y < box.bottom - 30;
     if (!seen) showMarks(editor.store.getState().map, legend, [topic.id], { duration: 200 });
   };
-  const dialog = (what: Shown) => ({
-    open: shown === what,
-    onOpenChange: (is: boolean) => setShown(is ? what : null),
-  });
+  const drawnBy = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
+  const today = showDay(new Date().toISOString(), zone).replace(/^\w+ /, '');
+  const block: TitleBlockText = {
+    title: map.title,
+    focusQuestion: map.focusQuestion,
+    drawnBy,
+    assignment: detail.className,
+    state: detail.state === 'in progress' ? 'being drawn' : detail.state,
+    date: today,
+  };
   return (
     <CommandsProvider value={{ commands, desk }}>
       <DndContext
@@ -263,8 +262,10 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
               <CanvasMenu onClosed={focusWork}>
                 <MapCanvas detail={detail} open={open} host={host} />
               </CanvasMenu>
+            ) : view === 'Outline' ? (
+              <OutlineView map={map} onGo={(id) => go([id])} />
             ) : (
-              <LiveSentences legend={legend} onGo={(id) => go([id])} />
+              <SentencesView map={map} legend={legend} onGo={(id) => go([id])} />
             )}
           </div>
           <MapFoot
@@ -273,10 +274,10 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             reading={<ReadingLine open={open} />}
             title={map.title}
             focusQuestion={map.focusQuestion}
-            drawnBy={detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ')}
+            drawnBy={drawnBy}
             assignment={detail.className}
             state={mayEdit ? <SaveWords state={state} /> : 'To be read'}
-            date={showDay(new Date().toISOString(), zone).replace(/^\w+ /, '')}
+            date={today}
             onEntitle={mayEdit ? actions.entitle : undefined}
           >
             {open.of === 'work' && (
@@ -299,44 +300,16 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             </div>
           )}
         </DragOverlay>
-        <Dialog {...dialog('brief')} title={detail.title} description={assignment.focusQuestion}>
-          <Brief text={assignment.brief} />
-          {open.of === 'work' && (
-            <p className="mt-4">
-              <Link className="text-action underline" to={`/works/${detail.id}/guide`}>
-                The guide to print
-              </Link>{' '}
-              <span className="text-quiet">with drawings of what your map must show</span>
-            </p>
-          )}
-        </Dialog>
-        {open.of === 'work' && <VersionsDialog {...dialog('versions')} detail={detail} assignment={assignment} />}
-        <KeysDialog {...dialog('keys')} />
-        <CommandPalette {...dialog('palette')} onClosed={focusWork} />
-        <HandInDialog
+        <MapDialogs
           detail={detail}
           open={open}
-          shown={shown === 'hand in'}
-          onShow={(is) => setShown(is ? 'hand in' : null)}
-          onGo={(ids) => {
-            setShown(null);
-            go(ids);
-          }}
-        />
-        <LinkDialog onClosed={focusWork} />
-        <ChooseOwnMap
-          {...dialog('own maps')}
-          title="Bring in one of your own maps"
-          description="A copy of it is laid beside what is drawn here; kinds are told by their names, then by their looks."
+          block={block}
+          shown={shown}
+          onShow={setShown}
           onClosed={focusWork}
-          onChoose={(map) => {
-            setShown(null);
-            actions.bringIn(map);
-            requestAnimationFrame(bringIn);
-          }}
+          onGo={go}
+          bringIn={bringIn}
         />
-        <RegionDialog onClosed={focusWork} />
-        {mayEdit && <PicturesDialog onClosed={focusWork} />}
         <DeleteGiven host={host} open={open} />
       </DndContext>
     </CommandsProvider>
@@ -351,10 +324,6 @@ const CARRYING = {
   onDragEnd: (event: { active: Active }) => `${wordsOf(event)} is let go.`,
   onDragCancel: (event: { active: Active }) => `${wordsOf(event)} stays where it was.`,
 };
-
-function LiveSentences({ legend, onGo }: { legend: Legend; onGo: (id: string) => void }) {
-  return <SentencesView map={useEditorState(({ map }) => map)} legend={legend} onGo={onGo} />;
-}
 
 /** Keys of the page act wherever nothing is being typed and nothing lies over it. */
 function usePageKeys(commands: ReturnType<typeof commandsFor>, desk: DeskHand): void {

@@ -1,8 +1,7 @@
 import { bankChips } from '../map/bank.js';
 import { luminance } from '../map/colour.js';
-import { linkStyle, topicStyle } from '../map/style.js';
-import { drawnBox } from '../marks/marks.js';
-import { PHRASE_SIZE } from '../geometry/draw-link.js';
+import { topicStyle } from '../map/style.js';
+import { bestSheet, LEAST_POINTS, pointsOn } from '../paper/paper.js';
 import type { Assignment, TopicMap } from '../map/types.js';
 import { isBlank, wordsOf } from '../words/normal-form.js';
 
@@ -26,10 +25,8 @@ export interface LookAgain {
   marks: readonly string[];
 }
 
-/** Words beyond which a topic is a sentence, a fill that a printer makes black, and letters that can be read on paper. */
-const [LONG, DARK, LEAST_POINTS] = [12, 0.18, 6];
-/** The part of a sheet of A4 that is printed, lying, in points; a canvas unit is three quarters of one. */
-const [SHEET, POINTS] = [{ width: 770, height: 520 }, 0.75];
+/** Words beyond which a topic is a sentence, and a fill that a printer makes black. */
+const [LONG, DARK] = [12, 0.18];
 const OPEN = new Set(['question', 'check', 'weak']);
 
 /** Each with what it is about, the gravest first; nothing of it is a requirement. */
@@ -54,7 +51,7 @@ export function lookAgain(map: TopicMap, assignment: Assignment): LookAgain[] {
     ],
   ];
   const waiting = bankChips(map, assignment).filter(({ own, note }) => own === undefined && note === undefined).length;
-  const points = pointsOnPaper(map, assignment);
+  const points = pointsOn(map, legend, bestSheet(map, legend));
   return [
     ...(waiting > 0 ? [{ code: 'waiting', data: { count: waiting }, marks: [] } as const] : []),
     ...found
@@ -62,19 +59,4 @@ export function lookAgain(map: TopicMap, assignment: Assignment): LookAgain[] {
       .map(([code, marks]): LookAgain => ({ code, data: { count: marks.length }, marks })),
     ...(points < LEAST_POINTS ? [{ code: 'small', data: { points }, marks: [] } as const] : []),
   ];
-}
-
-/** How high the smallest letters of a map are when it is fitted to a sheet; whole halves of points. */
-export function pointsOnPaper(map: TopicMap, { legend }: Assignment): number {
-  const box = drawnBox(map, legend);
-  if (!box) return Infinity;
-  const fitted = Math.min(
-    1,
-    SHEET.width / POINTS / (box.right - box.left || 1),
-    SHEET.height / POINTS / (box.bottom - box.top || 1),
-  );
-  const sizes = map.topics.map((topic) => topicStyle(topic, legend).fontSize);
-  const hasWords = map.links.some((link) => !isBlank(link.phrase) && linkStyle(link, legend).width > 0);
-  const smallest = Math.min(...sizes, ...(hasWords ? [PHRASE_SIZE] : []));
-  return Math.round(smallest * POINTS * fitted * 2) / 2;
 }

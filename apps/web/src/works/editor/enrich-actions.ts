@@ -5,6 +5,7 @@ import {
   gatherText,
   removeMarks,
   removeWebAddress,
+  respell,
   setBankNote,
   setNote,
   setRegion,
@@ -28,6 +29,7 @@ export function enrichActions({ legend, maker, get, set, run, selectedTopics }: 
     removeWebAddress: (id: string, url: string): void => void run(removeWebAddress(get().map, id, url)),
     setSequence: (id: string, sequence: number | null, when: string): boolean =>
       run(setSequence(get().map, id, sequence, when)) !== false,
+    respell: (word: string, as: string): void => void run(respell(get().map, word, as, legend)),
     toggleMark: (mark: string): void => void run(toggleMark(get().map, selectedTopics(), mark)),
     /** Opens the dialog of a region: a new one around what is selected, or one that is there. */
     askRegion: (region: string | null): void => set({ region }),

@@ -1,0 +1,100 @@
+import type { TitleBlockText } from '@ichnograph/core';
+import type { WorkDetail } from '@ichnograph/contract';
+import { Link } from 'react-router';
+import { Brief } from '../assignments';
+import { ChooseOwnMap } from '../own-maps';
+import { Dialog } from '../ui/dialog';
+import { useEditor } from './editor';
+import { HandInDialog } from './hand-in-dialog';
+import { LinkDialog } from './link-dialog';
+import { CommandPalette, KeysDialog } from './palette';
+import { PicturesDialog } from './pictures-dialog';
+import { PrintDialog } from './print-dialog';
+import { RegionDialog } from './region-dialog';
+import { SpellingDialog } from './spelling-dialog';
+import type { OpenWork } from './use-live-work';
+import { VersionsDialog } from './versions-dialog';
+
+/** What of the map page opens over it. */
+export type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'print' | 'spelling';
+
+export function MapDialogs({
+  detail,
+  open,
+  block,
+  shown,
+  onShow,
+  onClosed,
+  onGo,
+  bringIn,
+}: {
+  detail: WorkDetail;
+  open: OpenWork;
+  block: TitleBlockText;
+  shown: Shown | null;
+  onShow: (shown: Shown | null) => void;
+  /** gives the focus back to the work */
+  onClosed: () => void;
+  onGo: (ids: readonly string[]) => void;
+  /** shows what is selected */
+  bringIn: () => void;
+}) {
+  const { actions, assignment } = useEditor();
+  const dialog = (what: Shown) => ({
+    open: shown === what,
+    onOpenChange: (is: boolean) => onShow(is ? what : null),
+  });
+  return (
+    <>
+      <Dialog {...dialog('brief')} title={detail.title} description={assignment.focusQuestion}>
+        <Brief text={assignment.brief} />
+        {open.of === 'work' && (
+          <p className="mt-4">
+            <Link className="text-action underline" to={`/works/${detail.id}/guide`}>
+              The guide to print
+            </Link>{' '}
+            <span className="text-quiet">with drawings of what your map must show</span>
+          </p>
+        )}
+      </Dialog>
+      {open.of === 'work' && <VersionsDialog {...dialog('versions')} detail={detail} assignment={assignment} />}
+      {detail.mayEdit && (
+        <SpellingDialog
+          {...dialog('spelling')}
+          onGo={(ids) => {
+            onShow(null);
+            onGo(ids);
+          }}
+        />
+      )}
+      <PrintDialog {...dialog('print')} block={block} />
+      <KeysDialog {...dialog('keys')} />
+      <CommandPalette {...dialog('palette')} onClosed={onClosed} />
+      <HandInDialog
+        detail={detail}
+        open={open}
+        shown={shown === 'hand in'}
+        onShow={(is) => onShow(is ? 'hand in' : null)}
+        onPrint={() => onShow('print')}
+        onGo={(ids) => {
+          onShow(null);
+          onGo(ids);
+        }}
+      />
+      <LinkDialog onClosed={onClosed} />
+      <ChooseOwnMap
+        {...dialog('own maps')}
+        title="Bring in one of your own maps"
+        description="A copy of it is laid beside what is drawn here; kinds are told by their names, then by their looks."
+        onClosed={onClosed}
+        onChoose={(map) => {
+          onShow(null);
+          actions.bringIn(map);
+          requestAnimationFrame(bringIn);
+        }}
+      />
+      <RegionDialog onClosed={onClosed} />
+      {detail.mayEdit && <PicturesDialog onClosed={onClosed} />}
+    </>
+  );
+}

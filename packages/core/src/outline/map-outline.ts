@@ -1,0 +1,69 @@
+import { hangsBy } from '../commands/branches.js';
+import type { TopicMap } from '../map/types.js';
+import { isBlank } from '../words/normal-form.js';
+
+/** A line of a map told as an outline. */
+export interface OutlineRow {
+  id: string;
+  /** 0 at the margin */
+  depth: number;
+  /** the words of the link by which it hangs; empty at the margin */
+  phrase: string;
+  text: string;
+  note: string;
+  /** ties to topics elsewhere: their words and what they lead to */
+  ties: { phrase: string; text: string }[];
+}
+
+/**
+ * A map as an indented outline: each topic once, below what it hangs from (the first link that leads to it), in the order
+ * of the links; what hangs from nothing is at the margin, what has most below it first. All other links are ties.
+ */
+export function mapOutline(map: TopicMap): OutlineRow[] {
+  const hangs = hangsBy(map);
+  const byId = new Map(map.topics.map((topic) => [topic.id, topic]));
+  const below = new Map<string, string[]>();
+  for (const link of map.links)
+    if (hangs.get(link.to) === link) below.set(link.from, [...(below.get(link.from) ?? []), link.to]);
+  const sizeOf = (id: string): number => 1 + (below.get(id) ?? []).reduce((sum, child) => sum + sizeOf(child), 0);
+  const rows: OutlineRow[] = [];
+  const tell = (id: string, depth: number): void => {
+    const { text, note = '' } = byId.get(id)!;
+    const ties = map.links
+      .filter((link) => link.from === id && hangs.get(link.to) !== link)
+      .map(({ phrase, to }) => ({ phrase, text: byId.get(to)!.text }));
+    rows.push({ id, depth, phrase: hangs.get(id)?.phrase ?? '', text, note, ties });
+    for (const child of below.get(id) ?? []) tell(child, depth + 1);
+  };
+  const tops = map.topics.filter(({ id }) => !hangs.has(id)).map(({ id }) => ({ id, size: sizeOf(id) }));
+  for (const { id } of tops.sort((a, b) => b.size - a.size)) tell(id, 0);
+  return rows;
+}
+
+const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
+/** Signs that would be taken for Markdown are words here. */
+const plain = (text: string): string => oneLine(text).replace(/([\\`*_[\]<>#])/g, '\\$1');
+
+/** The outline as Markdown: the margin as headings, all else as a list; notes as they were written. */
+export function outlineMarkdown(map: TopicMap): string {
+  const lines: string[] = [`# ${plain(map.title) || 'Map'}`];
+  if (!isBlank(map.focusQuestion)) lines.push('', `*${plain(map.focusQuestion)}*`);
+  for (const { depth, phrase, text, note, ties } of mapOutline(map)) {
+    const indent = '  '.repeat(Math.max(0, depth - 1));
+    if (depth === 0) lines.push('', `## ${plain(text)}`, '');
+    else lines.push(`${indent}- ${isBlank(phrase) ? '' : `*${plain(phrase)}* `}${plain(text)}`);
+    const inside = depth === 0 ? '' : `${indent}  `;
+    for (const tie of ties)
+      lines.push(`${inside}${depth === 0 ? '' : '- '}→ *${plain(tie.phrase)}* ${plain(tie.text)}`);
+    if (!isBlank(note))
+      lines.push(
+        '',
+        ...note
+          .trim()
+          .split('\n')
+          .map((line) => (line.trim() === '' ? '' : `${inside}${line}`)),
+        '',
+      );
+  }
+  return `${lines.join('\n').replace(/\n{3,}/g, '\n\n')}\n`;
+}
