@@ -79,6 +79,9 @@ export type {
 export { english } from './wording/catalogue.js';
 export type { Catalogue } from './wording/catalogue.js';
 export { lookAgain } from './advice/look-again.js';
+export { safeHelp } from './advice/safe-help.js';
+export type { SafeHelp } from './advice/safe-help.js';
+export { branchFill, BRANCH_FILLS, colourBranch, colourBranches } from './commands/recolour.js';
 export { bestSheet, LEAST_POINTS, PAPERS, pointsOn, PRINT_MARGIN, printedOn } from './paper/paper.js';
 export type { Paper, Sheet as PaperSheet } from './paper/paper.js';
 export { worksheetOf } from './paper/worksheet.js';
@@ -89,6 +92,7 @@ export type { LookAgain } from './advice/look-again.js';
 export {
   labelOf,
   lookAgainSentence,
+  safeHelpWords,
   outlineSentence,
   reasonOf,
   requirementParts,

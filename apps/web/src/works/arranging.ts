@@ -16,9 +16,9 @@ const anything = ({ selection }: EditorState): boolean => selection.length > 0;
 const isMap = ({ map }: EditorState): boolean => map.topics.length > 0;
 
 type Run = (actions: Editor['actions']) => void;
-const arranging = (id: string, leader: string, name: string, can: Command['can'], run: Run): Command => ({
+const arranging = (id: string, leader: string | null, name: string, can: Command['can'], run: Run): Command => ({
   ...act(id, name, [], 'canvas', can, run),
-  leader,
+  ...(leader !== null && { leader }),
   group: 'arrange',
 });
 
@@ -71,8 +71,11 @@ export const ARRANGING: readonly Command[] = [
   arranging('same-height', 'H', 'Make as high as the highest', several, (a) => a.sameSize('height')),
   arranging('room-below', 'B', 'Make room below', someTopic, (a) => a.makeRoom('y')),
   arranging('room-right', 'G', 'Make room at the right', someTopic, (a) => a.makeRoom('x')),
+  arranging('room-line-below', null, 'Pull a line below it to make room', someTopic, (a) => a.askRoom('y')),
+  arranging('room-line-right', null, 'Pull a line at its right to make room', someTopic, (a) => a.askRoom('x')),
   arranging('clear', 'K', 'Move clear of what it lies on', someTopic, (a) => a.moveClear()),
   arranging('uncross', 'X', 'Make the one move that takes most crossings away', isMap, (a) => a.uncross()),
+  arranging('colour-branches', 'P', 'Give each branch a fill of its own', isMap, (a) => a.colourBranches()),
   arranging('fold', 'F', 'Fold or unfold what hangs from it', someTopic, (a) => a.fold()),
   arranging(
     'unfold',
@@ -121,7 +124,7 @@ export const HANGING: readonly Command[] = [
   act('one-to-all', 'Link the last selected to all others', [], 'canvas', several, (a) => a.linkAll('from one')),
   {
     id: 'about',
-    name: 'Note, source, pictures, addresses, files and marks of the selected topic',
+    name: 'Notes, pictures, addresses, files, marks',
     keys: ['Alt+N'],
     where: 'canvas',
     edits: true,

@@ -4,7 +4,9 @@ import { useDraggable } from '@dnd-kit/core';
 import { MessageSquareText, X } from 'lucide-react';
 import { useState } from 'react';
 import { useDraft } from '../app/drafts';
+import { Segments } from '../ui/segments';
 import { useEditor, useEditorState } from './editor';
+import type { Spot } from './editor';
 
 /** From so many terms on they can be looked for. */
 const MANY = 10;
@@ -13,9 +15,12 @@ const MANY = 10;
 export function BankPanel({
   workId,
   legend,
+  centre,
   onPlace,
 }: {
   workId: string;
+  /** the middle of what is seen of the map */
+  centre: () => Spot;
   legend: Legend;
   onPlace: (chip: Chip) => void;
 }) {
@@ -26,8 +31,17 @@ export function BankPanel({
   const text = draft ?? '';
   const [sought, seek] = useState('');
   const shown = chips.filter((chip) => normalForm(chip.text).includes(normalForm(sought)));
+  const [onto, setOnto] = useState<'bank' | 'map'>('bank');
+  const [joins, setJoins] = useState(true);
+  const under = useEditorState(({ map, selection }) =>
+    selection.length === 1 ? map.topics.find(({ id }) => id === selection[0]) : undefined,
+  );
+  const take = (words: string): boolean =>
+    onto === 'bank'
+      ? actions.addToBank(words)
+      : actions.gatherOnto(words, joins ? (under?.id ?? null) : null, centre());
   const add = (): void => {
-    if (actions.addToBank(text)) setText(null);
+    if (take(text)) setText(null);
   };
   return (
     <section aria-label="Word bank">
@@ -50,9 +64,30 @@ export function BankPanel({
           const pasted = event.clipboardData.getData('text');
           if (!/\n/.test(pasted.trim())) return;
           event.preventDefault();
-          actions.addToBank(pasted);
+          take(pasted);
         }}
       />
+      <div className="mb-2 grid gap-1 text-sm">
+        <Segments
+          label="Where terms go"
+          options={['To the bank', 'To the map'] as const}
+          value={onto === 'bank' ? 'To the bank' : 'To the map'}
+          onChange={(where) => setOnto(where === 'To the map' ? 'map' : 'bank')}
+        />
+        {onto === 'map' && (
+          <label className="flex items-start gap-2">
+            <input
+              type="checkbox"
+              className="mt-0.5 accent-action"
+              checked={joins}
+              onChange={({ target }) => setJoins(target.checked)}
+            />
+            <span className="words min-w-0">
+              {under ? `joined to “${under.text}”` : 'joined to what is selected (nothing is)'}
+            </span>
+          </label>
+        )}
+      </div>
       <OwnTopics />
       {chips.length > MANY && (
         <input

@@ -1,5 +1,6 @@
-import { sumsOf } from '@ichnograph/core';
-import type { Chip } from '@ichnograph/core';
+import { safeHelp, safeHelpWords, sumsOf } from '@ichnograph/core';
+import type { Chip, Result } from '@ichnograph/core';
+import { Wand } from 'lucide-react';
 import { RailSum, ReportHead, ResultsList, ResultsRail } from '../map';
 import { Button } from '../ui/button';
 import { useEditor, useEditorState } from './editor';
@@ -21,7 +22,8 @@ export const inSight = ({ own, assignment }: OpenWork): 'points' | 'states' | 'n
 
 /** The requirements with what the check found; for a bare starter, where to begin. */
 export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit, rail = false }: Props) {
-  const { actions } = useEditor();
+  const editor = useEditor();
+  const { actions } = editor;
   const report = useEditorState((state) => state.report);
   const requirement = useEditorState((state) => state.requirement);
   const chips = useEditorState((state) => state.chips);
@@ -35,6 +37,15 @@ export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit, rail = false }: 
     chosen: requirement,
     onChoose: actions.showRequirement,
     onGo,
+    resultAction: (result: Result) => {
+      const help = mayEdit ? safeHelp(result, editor.store.getState().map, assignment) : null;
+      return help ? (
+        <Button small className="mt-1.5" onClick={() => actions.help(help)}>
+          <Wand aria-hidden size={13} />
+          {safeHelpWords(help)}
+        </Button>
+      ) : null;
+    },
     termAction: (term: string) => {
       const chip = chips.find(({ text }) => text === term);
       return chip && mayEdit ? (

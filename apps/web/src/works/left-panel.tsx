@@ -3,6 +3,7 @@ import { Library } from 'lucide-react';
 import { KindSample, LinkSample } from '../map';
 import { BankPanel } from './bank-panel';
 import { useEditor, useEditorState } from './editor';
+import type { Spot } from './editor';
 import { matchesKind } from './kind-counts';
 import { LegendPanel } from './legend-panel';
 import { NextMark } from './next-mark';
@@ -13,11 +14,13 @@ export function LeftPanel({
   workId,
   open,
   mayEdit,
+  centre,
   onPlace,
 }: {
   workId: string;
   open: OpenWork;
   mayEdit: boolean;
+  centre: () => Spot;
   onPlace: (chip: Chip) => void;
 }) {
   const { legend } = open.assignment;
@@ -25,7 +28,7 @@ export function LeftPanel({
     <div className="px-3 pb-3">
       {mayEdit && <NextMark assignment={open.assignment} />}
       <LegendPanel assignment={open.assignment} mayEdit={mayEdit} own={open.own} />
-      {mayEdit && <BankPanel workId={workId} legend={legend} onPlace={onPlace} />}
+      {mayEdit && <BankPanel workId={workId} legend={legend} centre={centre} onPlace={onPlace} />}
     </div>
   );
 }

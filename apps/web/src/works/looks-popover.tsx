@@ -1,4 +1,4 @@
-import { ARROWS, DASHES, isStructural, linkStyle, ROUTES, SHAPES, topicStyle } from '@ichnograph/core';
+import { ARROWS, BRANCH_FILLS, DASHES, isStructural, linkStyle, ROUTES, SHAPES, topicStyle } from '@ichnograph/core';
 import type { Assignment, Link, LinkLooks, Topic, TopicLooks } from '@ichnograph/core';
 import { Shapes } from 'lucide-react';
 import { Popover } from 'radix-ui';
@@ -63,6 +63,7 @@ export function LooksPopover({
                 value={same(topicStyles.map(({ fill }) => fill))}
                 onChange={(fill) => set({ fill })}
               />
+              <Swatches label="Whole branch" colours={BRANCH_FILLS} value={undefined} onChange={actions.colourBranch} />
               <Swatches
                 label="Outline"
                 colours={['#333333', '#35596a', '#5a4b86', '#9a5138', '#7a6c3a', '#7a2e5d']}

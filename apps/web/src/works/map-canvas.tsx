@@ -19,6 +19,8 @@ import { FindBar } from './find-bar';
 import { FoldSigns } from './fold-signs';
 import { LinkGrips } from './link-grips';
 import { NoteCard } from './note-card';
+import { RoomLine } from './room-line';
+import { RowGrips } from './row-grips';
 import { ResizeGrip } from './resize-grip';
 import { TypingOverlay } from './typing-overlay';
 import type { OpenWork } from './use-live-work';
@@ -124,6 +126,8 @@ export function MapCanvas({ detail, open, host }: Props) {
           {detail.mayEdit && (
             <>
               <ResizeGrip />
+              <RowGrips />
+              <RoomLine />
               <LinkGrips assignment={open.assignment} />
               <TypingOverlay
                 assignment={open.assignment}

@@ -238,7 +238,9 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             name: 'Legend and word bank',
             size: 216,
             wideFrom: 1440,
-            content: <LeftPanel workId={detail.id} open={open} mayEdit={mayEdit} onPlace={placeNearCentre} />,
+            content: (
+              <LeftPanel workId={detail.id} open={open} mayEdit={mayEdit} centre={centre} onPlace={placeNearCentre} />
+            ),
             rail: (openCard) => <LeftRail open={open} mayEdit={mayEdit} onOpen={openCard} />,
           }}
           right={

@@ -1,16 +1,31 @@
-import { drawMark, drawTopic, effectiveKindOfNew, fitTopic, kindOfLink } from '@ichnograph/core';
+import { branchFill, drawMark, drawTopic, effectiveKindOfNew, fitTopic, kindOfLink } from '@ichnograph/core';
 import type { Assignment, Topic } from '@ichnograph/core';
 import { Shapes } from '../map';
-import { useEditorState } from './editor';
+import { useEditor, useEditorState } from './editor';
 
 /** Exactly what the next topic and the next link will look like. Nothing else decides it. */
 export function NextMark({ assignment }: { assignment: Assignment }) {
+  const { actions } = useEditor();
   const { legend } = assignment;
   const next = useEditorState((state) => state.next);
   const chip = useEditorState((state) => state.chip);
   const kind = chip ? (chip.kind ?? next.topicKind) : next.topicKind;
   const name = chip?.text ?? effectiveKindOfNew(kind, assignment)?.name ?? 'Topic';
-  const draft: Topic = { id: 'next', text: name, kind, x: 0, y: 0, width: 0, height: 0 };
+  const parent = useEditorState(({ map, selection }) =>
+    selection.length === 1 ? map.topics.find(({ id }) => id === selection[0]) : undefined,
+  );
+  const ofBranch = branchFill(parent, assignment);
+  const fill = next.inBranchColour && !chip ? ofBranch : undefined;
+  const draft: Topic = {
+    id: 'next',
+    text: name,
+    kind,
+    x: 0,
+    y: 0,
+    width: 0,
+    height: 0,
+    ...(fill !== undefined && { fill }),
+  };
   const topic = { ...draft, ...fitTopic(draft, legend) };
   const away = topic.width / 2 + 118;
   const end: Topic = { ...topic, id: 'end', x: away, width: 2, height: 2, shape: 'plain' };
@@ -39,6 +54,17 @@ export function NextMark({ assignment }: { assignment: Assignment }) {
         <Shapes shapes={drawMark('links', link, scene)?.shapes ?? []} />
         <Shapes shapes={drawMark('topics', topic, scene)?.shapes ?? []} />
       </svg>
+      {(ofBranch !== undefined || next.inBranchColour) && (
+        <label className="mt-1 flex items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="accent-action"
+            checked={next.inBranchColour}
+            onChange={({ target }) => actions.chooseBranchColour(target.checked)}
+          />
+          What grows takes its branch’s colour
+        </label>
+      )}
     </section>
   );
 }

@@ -19,9 +19,11 @@ export interface NewTopic {
   at: Spot;
   origin?: string;
   pictures?: Topic['pictures'];
+  /** where it takes the colour of its branch */
+  fill?: string | undefined;
 }
 
-function newTopic({ text, kind, at, origin, pictures }: NewTopic, maker: Maker, legend: Legend): Topic {
+function newTopic({ text, kind, at, origin, pictures, fill }: NewTopic, maker: Maker, legend: Legend): Topic {
   const topic: Topic = {
     id: maker.newId(),
     text,
@@ -32,6 +34,7 @@ function newTopic({ text, kind, at, origin, pictures }: NewTopic, maker: Maker, 
     by: maker.by,
     ...(origin !== undefined && { origin }),
     ...(pictures && { pictures }),
+    ...(fill !== undefined && { fill }),
   };
   return { ...topic, ...fitTopic(topic, legend) };
 }
@@ -46,7 +49,7 @@ export function addTopic(map: TopicMap, wanted: NewTopic, maker: Maker, legend: 
 /** Makes a topic in the nearest free place below (or beside) another and links it from there. */
 export function growTopic(
   map: TopicMap,
-  wanted: { from: string; text: string; kind: string | null; linkKind: string | null; at?: Spot; origin?: string },
+  wanted: Omit<NewTopic, 'at'> & { from: string; linkKind: string | null; at?: Spot },
   maker: Maker,
   legend: Legend,
 ): Outcome {

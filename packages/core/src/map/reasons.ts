@@ -45,6 +45,8 @@ export const REASONS = {
   tidyFailed: 'Tidying did not come to an end. Nothing was changed.',
   nothingFlagged: 'Choose a requirement that flags something first.',
   asItIs: 'The map is as it was then already.',
+  fillSaysKind: 'In this assignment the fill says what kind a topic is, so it cannot tell branches apart.',
+  noBranches: 'Nothing leaves the starting topic yet.',
   looksFixed: 'In this assignment the kind alone decides the looks. Choose another kind instead.',
   noSuchKind: 'The legend has no such kind.',
   noSuchLinkKind: 'The legend has no such kind of link.',

@@ -1,5 +1,7 @@
 import type { ReasonCode } from '../map/reasons.js';
 import { LOOK_AGAIN } from '../advice/look-again.js';
+import { SAFE_HELP } from '../advice/safe-help.js';
+import type { SafeHelp } from '../advice/safe-help.js';
 import type { LookAgain } from '../advice/look-again.js';
 import { LABELS } from '../evidence/labels.js';
 import type { Label } from '../evidence/labels.js';
@@ -23,6 +25,8 @@ export interface Catalogue {
   outline: (code: OutlineMessage['code']) => string;
   /** what is worth another look before a map is handed in */
   lookAgain: (code: LookAgain['code']) => string;
+  /** what is offered to be done for a student */
+  safeHelp: (code: SafeHelp['code']) => string;
   /** why a command will not do it */
   reason: (code: ReasonCode) => string;
 }
@@ -35,5 +39,6 @@ export const english: Catalogue = {
   label: (code) => LABELS[code],
   outline: (code) => OUTLINE_MESSAGES[code],
   lookAgain: (code) => LOOK_AGAIN[code],
+  safeHelp: (code) => SAFE_HELP[code],
   reason: (code) => REASONS[code],
 };

@@ -1,4 +1,5 @@
 import type { LookAgain } from '../advice/look-again.js';
+import type { SafeHelp } from '../advice/safe-help.js';
 import type { Label } from '../evidence/labels.js';
 import type { OutlineMessage } from '../outline/outline.js';
 import type { Refusal } from '../map/changes.js';
@@ -78,6 +79,10 @@ export const labelOf = ({ code, data }: Label, catalogue: Catalogue = english): 
 /** What is worth another look, as a sentence. */
 export const lookAgainSentence = ({ code, data }: LookAgain, catalogue: Catalogue = english): string =>
   formatted(catalogue.lookAgain(code), catalogue.locale, data);
+
+/** What is offered to be done, as a button says it. */
+export const safeHelpWords = ({ code, data }: SafeHelp, catalogue: Catalogue = english): string =>
+  formatted(catalogue.safeHelp(code), catalogue.locale, data);
 
 /** What is said of a line of an outline. */
 export const outlineSentence = ({ code, data }: OutlineMessage, catalogue: Catalogue = english): string =>

@@ -22,6 +22,7 @@ const other: Catalogue = {
   label: (code) => `Zeichen: ${code}`,
   reason: (code) => `Nein: ${code}`,
   lookAgain: (code) => code,
+  safeHelp: (code) => code,
 };
 const assignment = assignmentOf({ requirements: [need('topic-count', { min: 5 }), need('all-connected')] });
 const map = mapOf([topic('a'), topic('b', { x: 400 })]);

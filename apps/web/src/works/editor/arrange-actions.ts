@@ -1,6 +1,8 @@
 import {
   chooseBy,
   clearMarks,
+  colourBranch,
+  colourBranches,
   copyLooks,
   cutLoose,
   done,
@@ -25,7 +27,7 @@ import {
   unfoldAll,
   ungroup,
 } from '@ichnograph/core';
-import type { Along, Choice, Edge, Layer, LinkLooks, TidyWay, TopicLooks } from '@ichnograph/core';
+import type { Along, Choice, Edge, Layer, LinkLooks, SafeHelp, TidyWay, TopicLooks } from '@ichnograph/core';
 import { announce } from '../../app/announcer';
 import { startTidying } from '../tidier';
 import type { Hand } from './hand';
@@ -76,6 +78,18 @@ export function arrangeActions({
       const edge = Math.max(...topics.map((topic) => topic[along] + topic[size] / 2));
       void run(makeRoom(get().map, along, edge, along === 'x' ? 160 : 90));
     },
+    colourBranches: (): void => void run(colourBranches(get().map, assignment)),
+    colourBranch: (fill: string): void => void run(colourBranch(get().map, selectedTopics(), fill, assignment)),
+    /** Spaces the selected row or stack anew: its end is taken elsewhere. */
+    stretch: (along: Along, to: number): void => void run(stretchRow(get().map, several(), along, to)),
+    /** Shows the line beyond which everything is pushed aside, below or to the right of what is selected. */
+    askRoom: (along: Along): void => {
+      const [first] = get().map.topics.filter(({ id }) => get().selection.includes(id));
+      if (first) set({ room: { along, at: first[along] + (along === 'x' ? first.width : first.height) / 2 + 12 } });
+    },
+    closeRoom: (): void => set({ room: null }),
+    /** Does for a student what gives nothing away. */
+    help: ({ outcome }: SafeHelp): void => void run(outcome()),
     pushFrom: (along: Along, line: number, by: number): void => void run(makeRoom(get().map, along, line, by)),
     /** Lays out what is selected, if that are several topics, else the whole map. One step to take back. */
     tidy: async (way: TidyWay): Promise<void> => {

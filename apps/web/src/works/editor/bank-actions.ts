@@ -1,4 +1,4 @@
-import { addTopic, addToBank, freeSpot, growTopic } from '@ichnograph/core';
+import { addTopic, addToBank, freeSpot, gatherText, growTopic, outlineSentence } from '@ichnograph/core';
 import type { Chip } from '@ichnograph/core';
 import { announce } from '../../app/announcer';
 import { addedId, takeFromBank } from './hand';
@@ -35,6 +35,30 @@ export function bankActions({ live, assignment, legend, maker, get, set, run, ki
     /** Places a chip that was not dropped anywhere: in the nearest free place. */
     placeNear: (chip: Chip, near: Spot): string | null =>
       place(chip, freeSpot(get().map, near, { width: 120, height: 40 })),
+    /**
+     * Terms straight onto free space of the map, one a line: new topics, never over each other. What was selected stays so,
+     * so that the next term goes where this one went.
+     * @param under the topic they are joined to; null joins them to nothing
+     */
+    gatherOnto: (text: string, under: string | null, near: Spot): boolean => {
+      const { next } = get();
+      const wanted = { at: near, kind: next.topicKind, linkKind: next.linkKind, ...(under !== null && { under }) };
+      const lines = text.split(/\r\n|\r|\n/).map((line) => line.trim());
+      const { outcome, messages } = gatherText(get().map, lines.join('\n'), wanted, maker, legend);
+      const changes = run(outcome);
+      if (!changes) return false;
+      const made = changes.filter((change) => change.do === 'add' && change.to === 'topics').length;
+      if (made === 0) set({ refusal: 'That is on the map already.' });
+      else announce(made === 1 ? `${text.trim()} is on the map.` : `${made} topics are on the map.`);
+      if (messages.length > 0)
+        set({
+          refusal: messages
+            .slice(0, 3)
+            .map((one) => outlineSentence(one))
+            .join(' '),
+        });
+      return true;
+    },
     addToBank: (text: string): boolean => {
       const changes = run(addToBank(get().map, text, assignment, maker));
       if (changes)

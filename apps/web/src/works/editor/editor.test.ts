@@ -81,7 +81,7 @@ const link = (from: string, to: string, phrase: string): void => {
 
 describe('making', () => {
   test('a topic of one’s own is of the kind that is the next mark, and bears its maker', () => {
-    expect(state().next).toEqual({ topicKind: 'family', linkKind: 'says' });
+    expect(state().next).toEqual({ topicKind: 'family', linkKind: 'says', inBranchColour: false });
     make('Shapes');
     editor.actions.chooseTopicKind('seen');
     make('old bridge', { x: 600, y: 600 });
@@ -338,7 +338,7 @@ describe('keys on the canvas', () => {
     expect(texts().filter((text) => text === 'Shapes')).toHaveLength(2);
     press('a', { ctrlKey: true });
     expect(state().selection).toHaveLength(5);
-    expect(press('p', { ctrlKey: true })).toBe(false);
+    expect(press('r', { ctrlKey: true })).toBe(false);
     editor.actions.select([idOf('Shapes')]);
     press('Delete');
     expect(texts().filter((text) => text === 'Shapes')).toHaveLength(1);

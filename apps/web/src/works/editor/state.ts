@@ -25,7 +25,12 @@ export interface EditorState {
   selection: readonly string[];
   typing: Typing | null;
   words: string;
-  next: { topicKind: string | null; linkKind: string | null };
+  next: {
+    topicKind: string | null;
+    linkKind: string | null;
+    /** whether what grows takes the colour of its branch */
+    inBranchColour: boolean;
+  };
   /** the chip in hand or under the eye: what would be made of it shows as the next mark */
   chip: Chip | null;
   /** null until the first check has come; what it would say is unknown, not "none" */
@@ -61,6 +66,8 @@ export interface EditorState {
   sought: string | null;
   /** whether the next key says how to arrange */
   leading: boolean;
+  /** the line of *make room* that waits to be pulled: across which axis, and where */
+  room: { along: 'x' | 'y'; at: number } | null;
   /** whether a tap adds to what is chosen */
   gathering: boolean;
   canUndo: boolean;

@@ -1,5 +1,6 @@
 import {
   addTopic,
+  branchFill,
   freeSpot,
   growTopic,
   hangsBy,
@@ -15,7 +16,7 @@ import type { Hand } from './hand';
 import type { Spot, Typing } from './state';
 
 /** Words on the map, from the first letter to the last. */
-export function typingActions({ legend, maker, get, set, run, kindOfChip, selectedTopics }: Hand) {
+export function typingActions({ assignment, legend, maker, get, set, run, kindOfChip, selectedTopics }: Hand) {
   const make = (at: Spot, from: string | null = null): void =>
     set({ typing: { what: 'new', at, from }, words: '', refusal: null });
   const edit = (id: string): void => {
@@ -94,12 +95,14 @@ export function typingActions({ legend, maker, get, set, run, kindOfChip, select
         at: typing.at,
         ...(chip?.origin !== undefined && { origin: chip.origin }),
       };
+      const grownFrom = map.topics.find(({ id }) => id === typing.from);
+      const fill = next.inBranchColour ? branchFill(grownFrom, assignment) : undefined;
       const parent = typing.from !== null && map.topics.some(({ id }) => id === typing.from) ? typing.from : null;
       const made = run(
         typing.between !== undefined
           ? splitLink(map, typing.between, wanted, maker, legend)
           : parent
-            ? growTopic(map, { ...wanted, from: parent, linkKind: next.linkKind }, maker, legend)
+            ? growTopic(map, { ...wanted, fill, from: parent, linkKind: next.linkKind }, maker, legend)
             : addTopic(map, wanted, maker, legend),
         ...takeFromBank(chip),
       );
