@@ -84,6 +84,8 @@ export type { SafeHelp } from './advice/safe-help.js';
 export { branchFill, BRANCH_FILLS, colourBranch, colourBranches } from './commands/recolour.js';
 export { bestSheet, LEAST_POINTS, PAPERS, pointsOn, PRINT_MARGIN, printedOn } from './paper/paper.js';
 export type { Paper, Sheet as PaperSheet } from './paper/paper.js';
+export { illegible, LEGIBILITY } from './paper/legibility.js';
+export type { Grey, Illegible } from './paper/legibility.js';
 export { worksheetOf } from './paper/worksheet.js';
 export type { Blanks } from './paper/worksheet.js';
 export { mapOutline, outlineMarkdown } from './outline/map-outline.js';
@@ -132,6 +134,7 @@ export {
   addFile,
   addLoosePicture,
   addPicture,
+  layPaper,
   removeFile,
   removePicture,
   setLoosePicture,

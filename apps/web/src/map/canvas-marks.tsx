@@ -75,9 +75,13 @@ export const CanvasPicture = memo(function CanvasPicture({
   data: { picture, dimmed },
   selected,
 }: NodeProps<PictureNode>) {
-  const { width, height } = picture;
+  const { width, height, fixed } = picture;
   return (
-    <div style={{ width, height, opacity: dimmed ? DIMMED : 1 }} className="relative" data-picture={picture.alt}>
+    <div
+      style={{ width, height, opacity: dimmed ? DIMMED : 1 }}
+      className={`relative ${fixed && !selected ? 'pointer-events-none' : ''}`}
+      data-picture={picture.alt}
+    >
       {selected && <div className="pointer-events-none absolute -inset-[5px] border-2 border-action bg-action/10" />}
       <svg
         aria-hidden

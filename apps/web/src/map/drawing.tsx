@@ -90,7 +90,7 @@ export function Underlay({
 }
 
 /** A picture, and where it does not come the words that core drew for it. */
-function Picture({ shape: { src, alt, box, instead } }: { shape: Extract<DrawnShape, { draw: 'image' }> }) {
+function Picture({ shape: { src, alt, box, instead, opacity } }: { shape: Extract<DrawnShape, { draw: 'image' }> }) {
   const tries = useLostPictures((lost) => lost.tries);
   const [lostAt, setLostAt] = useState<number | null>(null);
   const href = pictureHref(src);
@@ -104,6 +104,7 @@ function Picture({ shape: { src, alt, box, instead } }: { shape: Extract<DrawnSh
       width={box.right - box.left}
       height={box.bottom - box.top}
       aria-label={alt}
+      opacity={opacity}
       onLoad={pictureIsThere}
       onError={() => {
         setLostAt(tries);

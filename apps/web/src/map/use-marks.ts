@@ -158,6 +158,9 @@ function pictureNode(
     measured: { width, height },
     selected,
     connectable: false,
+    draggable: original.fixed !== true,
+    // What lies still is no ground for a hand: it goes through to the canvas.
+    style: { pointerEvents: original.fixed && !selected ? 'none' : 'all' },
     zIndex: pictureLayer(original),
     data: { original, picture: { ...original, x, y }, dimmed },
   };

@@ -150,6 +150,11 @@ export function LooseBar({ picture }: { picture: LoosePicture }) {
   const { actions } = useEditor();
   const isSketch = useIsSketch();
   const replaces = { of: picture.id, src: null };
+  const fade = (faint: string): void => {
+    const opacity = Math.round((1 - Number(faint)) * 10) / 10;
+    if (opacity !== (picture.opacity ?? 1))
+      actions.setLoose(picture.id, { opacity: opacity === 1 ? undefined : opacity });
+  };
   return (
     <>
       <input
@@ -175,6 +180,28 @@ export function LooseBar({ picture }: { picture: LoosePicture }) {
       <Button small onClick={() => actions.openPictures('Library', replaces)}>
         <Replace aria-hidden size={13} />
         Replace …
+      </Button>
+      <label className="flex items-center gap-1.5 text-sm">
+        Faint
+        <input
+          type="range"
+          className="w-20 accent-action"
+          min={0}
+          max={0.9}
+          step={0.1}
+          defaultValue={1 - (picture.opacity ?? 1)}
+          onPointerUp={({ currentTarget }) => fade(currentTarget.value)}
+          onKeyUp={({ currentTarget }) => fade(currentTarget.value)}
+        />
+      </label>
+      <Button
+        small
+        aria-pressed={picture.fixed === true}
+        className="aria-pressed:bg-wash"
+        title="It is not moved or chosen by a hand that draws on it"
+        onClick={() => actions.setLoose(picture.id, { fixed: picture.fixed ? undefined : true })}
+      >
+        Lies still
       </Button>
     </>
   );

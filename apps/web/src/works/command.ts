@@ -1,4 +1,9 @@
 import type { Editor, EditorState, Spot } from './editor';
+import type { Shown } from './map-dialogs';
+
+/** The ways to look at a map. */
+export const VIEWS = ['Map', 'Outline', 'Sentences'] as const;
+export type View = (typeof VIEWS)[number];
 
 /** What a command may use of the page it acts on. */
 export interface DeskHand {
@@ -13,20 +18,7 @@ export interface DeskHand {
   bringIn: () => void;
   /** selects things and brings them into view */
   go: (ids: readonly string[]) => void;
-  show: (
-    what:
-      | 'brief'
-      | 'hand in'
-      | 'keys'
-      | 'palette'
-      | 'versions'
-      | 'own maps'
-      | 'print'
-      | 'spelling'
-      | 'Map'
-      | 'Outline'
-      | 'Sentences',
-  ) => void;
+  show: (what: Shown | View) => void;
 }
 
 /**

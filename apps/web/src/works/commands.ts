@@ -145,6 +145,14 @@ const LOOKING: readonly Command[] = [
     run: ({ show }) => show('print'),
   },
   {
+    id: 'paper',
+    name: 'Lay a map drawn on paper under it …',
+    keys: [],
+    where: 'page',
+    edits: true,
+    run: ({ show }) => show('paper'),
+  },
+  {
     id: 'spelling',
     name: 'Look through the spelling of your words …',
     keys: [],
@@ -277,7 +285,7 @@ const OF_TOOL: Record<DrawingTool, (command: Command) => boolean> = {
   arrange: ({ id, group }) => group === 'arrange' || id === 'lead',
   looks: ({ id }) => ['as-its-kind', 'copy-looks', 'give-looks'].includes(id),
   notes: ({ id }) => id === 'about',
-  pictures: ({ id }) => ['picture', 'sketch'].includes(id),
+  pictures: ({ id }) => ['picture', 'sketch', 'paper'].includes(id),
   regions: ({ id }) => ['region', 'group', 'ungroup'].includes(id),
 };
 const isGiven = (command: Command, tools: readonly DrawingTool[]): boolean =>

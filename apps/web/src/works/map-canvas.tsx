@@ -19,6 +19,7 @@ import { FindBar } from './find-bar';
 import { FoldSigns } from './fold-signs';
 import { LinkGrips } from './link-grips';
 import { NoteCard } from './note-card';
+import { PaperPins } from './paper-pins';
 import { RoomLine } from './room-line';
 import { RowGrips } from './row-grips';
 import { ResizeGrip } from './resize-grip';
@@ -126,6 +127,7 @@ export function MapCanvas({ detail, open, host }: Props) {
           {detail.mayEdit && (
             <>
               <ResizeGrip />
+              <PaperPins />
               <RowGrips />
               <RoomLine />
               <LinkGrips assignment={open.assignment} />

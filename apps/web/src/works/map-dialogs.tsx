@@ -8,6 +8,7 @@ import { useEditor } from './editor';
 import { HandInDialog } from './hand-in-dialog';
 import { LinkDialog } from './link-dialog';
 import { CommandPalette, KeysDialog } from './palette';
+import { PaperDialog } from './paper-dialog';
 import { PicturesDialog } from './pictures-dialog';
 import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
@@ -16,7 +17,7 @@ import type { OpenWork } from './use-live-work';
 import { VersionsDialog } from './versions-dialog';
 
 /** What of the map page opens over it. */
-export type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'print' | 'spelling';
+export type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'print' | 'spelling' | 'paper';
 
 export function MapDialogs({
   detail,
@@ -58,6 +59,7 @@ export function MapDialogs({
         )}
       </Dialog>
       {open.of === 'work' && <VersionsDialog {...dialog('versions')} detail={detail} assignment={assignment} />}
+      {detail.mayEdit && <PaperDialog {...dialog('paper')} />}
       {detail.mayEdit && (
         <SpellingDialog
           {...dialog('spelling')}

@@ -21,7 +21,8 @@ import { Segments } from '../ui/segments';
 import { CanvasMenu } from './canvas-menu';
 import { ChecksPanel } from './checks-panel';
 import { commandOf, CommandsProvider, commandsFor } from './commands';
-import type { DeskHand } from './command';
+import { VIEWS } from './command';
+import type { DeskHand, View } from './command';
 import { DeleteGiven } from './delete-given';
 import { EditorProvider, useEditor, useEditorState } from './editor';
 import type { Spot, Typing } from './editor';
@@ -73,8 +74,7 @@ function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   );
 }
 
-const VIEWS = ['Map', 'Outline', 'Sentences'] as const;
-const isView = (what: string): what is (typeof VIEWS)[number] => (VIEWS as readonly string[]).includes(what);
+const isView = (what: string): what is View => (VIEWS as readonly string[]).includes(what);
 
 function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const zone = useTimeZone();
@@ -84,7 +84,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const editor = useEditor();
   const { actions } = editor;
   const host = useRef<HTMLDivElement>(null);
-  const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
+  const [view, setView] = useState<View>('Map');
   const [shown, setShown] = useState<Shown | null>(null);
   const [carried, setCarried] = useState<Chip | null>(null);
   const state = useStore(open.work.store, (store) => store.state);

@@ -7,12 +7,14 @@ import type { Outcome } from '../map/changes.js';
 import { pictureSrc } from '../map/picture-src.js';
 import type { TopicMap } from '../map/types.js';
 import { drawMark } from '../marks/marks.js';
+import { mend } from '../marks/mend.js';
 import { mapToSvg } from '../render/svg.js';
 import { assignmentOf, mapOf, topic } from '../testing/make.js';
 import {
   addFile,
   addLoosePicture,
   addPicture,
+  layPaper,
   removeFile,
   removePicture,
   setLoosePicture,
@@ -118,6 +120,23 @@ describe('a loose picture', () => {
     expect(boxOf(larger).left).toBe(boxOf(picture!).left);
     expect(code(setLoosePicture(start, 'new', {}))).toBe('pictureGone');
   });
+});
+
+test('pages are laid under the map in their order, below each other, faint and still', () => {
+  const pages = [
+    { src: 'c'.repeat(64), alt: 'Page 1', width: 1600, height: 1200 },
+    { src: 'd'.repeat(64), alt: 'Page 2', width: 1200, height: 1600 },
+  ];
+  let n = 0;
+  const outcome = layPaper(start, pages, { x: 0, y: 0 }, { newId: () => `p${++n}`, by: 'noor' });
+  const laid = after(outcome);
+  expect(laid.pictures.map(({ width, height, opacity, fixed }) => [width, height, opacity, fixed])).toEqual([
+    [1000, 750, 0.5, true],
+    [1000, 1333, 0.5, true],
+  ]);
+  expect(boxOf(laid.pictures[1]!).top).toBeGreaterThan(boxOf(laid.pictures[0]!).bottom);
+  expect(mend(laid).map).toBe(laid);
+  expect(mapToSvg(laid, legend, { hrefOf: () => '/x' })).toContain('opacity="0.5"');
 });
 
 test('where a picture cannot be had its words are drawn, and what they hold is no markup', () => {

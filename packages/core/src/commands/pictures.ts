@@ -1,7 +1,7 @@
 import { done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
 import { LIMITS, LONGEST } from '../map/types.js';
-import type { Legend, Topic, TopicMap } from '../map/types.js';
+import type { Legend, LoosePicture, Topic, TopicMap } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
 import { boxOf } from '../geometry/points.js';
 import { freeSpot } from './free-spot.js';
@@ -92,11 +92,48 @@ export function addLoosePicture(map: TopicMap, { src, alt, ...size }: NewPicture
   });
 }
 
+/** How broad a page of paper is laid under a map, and what lies between two; canvas units. */
+const [PAGE, BETWEEN] = [1000, 40];
+/** Below everything else. */
+const UNDERNEATH = -50;
+
+/**
+ * Lays pages under the map, one below the other, faint and still, to be traced or handed in as they are.
+ * @param pages of each what it is and the shape it has, pixels
+ */
+export function layPaper(
+  map: TopicMap,
+  pages: readonly { src: string; alt: string; width: number; height: number }[],
+  at: Spot,
+  maker: Maker,
+): Outcome {
+  if (pages.some(({ alt }) => alt.length > MOST_ALT)) return ALT_TOO_LONG;
+  let top = at.y - PAGE / 3;
+  return done(
+    ...pages.map(({ src, alt, width, height }): Change => {
+      const high = side((PAGE * height) / Math.max(1, width));
+      const item = {
+        id: maker.newId(),
+        ...onMap({ x: at.x, y: top + high / 2 }),
+        width: PAGE,
+        height: high,
+        src,
+        alt,
+        z: UNDERNEATH,
+        opacity: 0.5,
+        fixed: true,
+      };
+      top += high + BETWEEN;
+      return { do: 'add', to: 'pictures', item };
+    }),
+  );
+}
+
 /** Changes a loose picture; a new size keeps its upper left corner where it is. */
 export function setLoosePicture(
   map: TopicMap,
   id: string,
-  fields: Partial<Pick<NewPicture, 'src' | 'alt' | 'width' | 'height'>>,
+  fields: Partial<Pick<LoosePicture, 'src' | 'alt' | 'width' | 'height' | 'opacity' | 'fixed'>>,
 ): Outcome {
   const picture = map.pictures.find((one) => one.id === id);
   if (!picture) return refused('pictureGone');

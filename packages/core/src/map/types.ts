@@ -110,7 +110,13 @@ export const LINK = record(
 /** A picture that belongs to no topic. */
 export const PICTURE = record(
   { id, x: position, y: position, width: length, height: length, src: text(SHORT), alt: text(2000) },
-  { z: position },
+  {
+    z: position,
+    /** how faint it is, as paper that is traced */
+    opacity: number({ least: 0.05, most: 1 }),
+    /** whether it lies still under the hand */
+    fixed: boolean,
+  },
 );
 export const REGION = record({ id, topics: listOf(id), title: words, fill });
 export const GROUP = record({ id, topics: listOf(id) });

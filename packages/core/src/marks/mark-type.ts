@@ -30,6 +30,7 @@ export type DrawnShape =
       src: string;
       alt: string;
       box: Box;
+      opacity?: number;
       /** what is drawn where the picture cannot be had */
       instead: readonly DrawnShape[];
     }

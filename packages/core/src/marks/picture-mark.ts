@@ -10,7 +10,7 @@ const [SIZE, ROOM] = [12, 8];
 const INK = '#4d5867';
 
 /** A picture in a box; where it cannot be had, a frame with its words. */
-export function pictureShape(src: string, alt: string, box: Box): DrawnShape {
+export function pictureShape(src: string, alt: string, box: Box, opacity?: number): DrawnShape {
   const { left, top, right, bottom } = box;
   const block = layoutText(alt, { fontSize: SIZE, italic: true }, Math.max(SIZE, right - left - 2 * ROOM));
   const lines = block.lines.slice(0, Math.max(0, Math.floor((bottom - top - 2 * ROOM) / block.lineHeight)));
@@ -25,6 +25,7 @@ export function pictureShape(src: string, alt: string, box: Box): DrawnShape {
     src,
     alt,
     box,
+    ...(opacity !== undefined && { opacity }),
     instead: [
       {
         draw: 'path',
@@ -59,10 +60,10 @@ export const pictureMark: MarkType<LoosePicture> = {
   isCopied: true,
   moved: (picture, step) => ({ ...picture, x: picture.x + step.x, y: picture.y + step.y }),
   bounds: (picture) => boxOf(picture),
-  draw: ({ x, y, width, height, src, alt, z = 0 }) => ({
+  draw: ({ x, y, width, height, src, alt, z = 0, opacity }) => ({
     at: { x, y },
     z,
-    shapes: [pictureShape(src, alt, boxOf({ x: 0, y: 0, width, height }))],
+    shapes: [pictureShape(src, alt, boxOf({ x: 0, y: 0, width, height }), opacity)],
   }),
   hits: (picture, at) => holdsPoint(boxOf(picture), at),
 };

@@ -64,12 +64,12 @@ function shapeSvg(shape: DrawnShape, hrefOf: HrefOf): string {
       );
     }
     case 'image': {
-      const { src, alt, box, instead } = shape;
+      const { src, alt, box, instead, opacity } = shape;
       const href = hrefOf(src);
       if (href === null) return instead.map((one) => shapeSvg(one, hrefOf)).join('');
       const [width, height] = [fixed(box.right - box.left), fixed(box.bottom - box.top)];
       return (
-        `<image href="${escaped(href)}" x="${fixed(box.left)}" y="${fixed(box.top)}" width="${width}" height="${height}">` +
+        `<image href="${escaped(href)}" x="${fixed(box.left)}" y="${fixed(box.top)}" width="${width}" height="${height}"${opacity === undefined ? '' : ` opacity="${opacity}"`}>` +
         `<title>${escaped(alt)}</title></image>`
       );
     }

@@ -3,6 +3,7 @@ import {
   addFile,
   addLoosePicture,
   addPicture,
+  layPaper,
   removeFile,
   removePicture,
   setLoosePicture,
@@ -72,8 +73,13 @@ export function pictureActions({ assignment, legend, maker, get, set, run, refus
     sizePicture: (id: string, src: string, size: { width: number; height: number }): void =>
       void run(setPicture(get().map, id, src, size, legend)),
     removePicture: (id: string, src: string): void => void run(removePicture(get().map, id, src, legend)),
-    setLoose: (id: string, fields: Partial<NewPicture>): boolean =>
+    setLoose: (id: string, fields: Parameters<typeof setLoosePicture>[2]): boolean =>
       run(setLoosePicture(get().map, id, fields)) !== false,
+    layPaper: (pages: Parameters<typeof layPaper>[1], at: Spot): boolean => {
+      if (!run(layPaper(get().map, pages, at, maker))) return false;
+      announce(pages.length === 1 ? 'The page lies under the map.' : `${pages.length} pages lie under the map.`);
+      return true;
+    },
     removeFile: (id: string, src: string): void => void run(removeFile(get().map, id, src)),
     /**
      * Files from outside: pictures go into topics or onto the map, all else stands beside what a topic bears.
