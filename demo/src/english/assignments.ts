@@ -1,4 +1,4 @@
-import { readyMade } from '@ichnograph/core';
+import { fitTopic, readyMade } from '@ichnograph/core';
 import type { Assignment, Legend, TopicMap } from '@ichnograph/core';
 import { assignmentOf } from '@ichnograph/core';
 
@@ -9,9 +9,13 @@ function begunFrom(id: string, change: (assignment: Assignment) => Assignment): 
   return change(assignmentOf(made.sheet, { starter: made.starter, reference: null }));
 }
 
-const reworded = (map: TopicMap | null, words: Readonly<Record<string, string>>): TopicMap => ({
+/** Words put in the place of others; topics are as large as these need. */
+const reworded = (map: TopicMap | null, legend: Legend, words: Readonly<Record<string, string>>): TopicMap => ({
   ...map!,
-  topics: map!.topics.map((topic) => ({ ...topic, text: words[topic.text] ?? topic.text })),
+  topics: map!.topics.map((topic) => {
+    const said = { ...topic, text: words[topic.text] ?? topic.text };
+    return { ...said, ...fitTopic(said, legend) };
+  }),
 });
 
 /** In free style the outline alone says what a topic is: each kind has one of its own. */
@@ -37,7 +41,7 @@ export const ferryman = begunFrom('story-analysis', (made) => {
       'We read *The Ferryman’s Bell*: a ferryman waits at a flooded landing for a bell that nobody rings, until a girl comes with a lantern.\n\nContinue the four prompts, then build on them. Draw as you like; only the **colour of the outline** says what a topic is. Two of your topics need a **picture**, and two a line of the text in their **note**. If you like, draw a region round what belongs together, and sketch the landing.',
     styleMode: 'free',
     legend,
-    starter: reworded(made.starter, { 'The story': 'The Ferryman’s Bell' }),
+    starter: reworded(made.starter, made.legend, { 'The story': 'The Ferryman’s Bell' }),
     terms: [
       { text: 'The Ferryman’s Bell', kind: 'root', place: 'map' },
       { text: 'Ferryman', kind: 'person' },
@@ -78,7 +82,7 @@ export const footbridge = begunFrom('essay-plan', (made) => ({
 export const rivers = begunFrom('what-we-know', (made) => ({
   ...made,
   title: 'What do we know about rivers?',
-  starter: reworded(made.starter, { 'Our topic: …': 'Rivers' }),
+  starter: reworded(made.starter, made.legend, { 'Our topic: …': 'Rivers' }),
 }));
 
 /** Last term's. */
@@ -86,6 +90,6 @@ export const lighthouses = begunFrom('what-we-know', (made) => ({
   ...made,
   title: 'What do we know about lighthouses?',
   focusQuestion: 'What do we know, what do we guess, and what do we want to find out?',
-  starter: reworded(made.starter, { 'Our topic: …': 'Lighthouses' }),
+  starter: reworded(made.starter, made.legend, { 'Our topic: …': 'Lighthouses' }),
   requirements: made.requirements.filter(({ type }) => type !== 'prompts-answered'),
 }));

@@ -134,16 +134,17 @@ export function SketchSheet({
         setCursor(null);
       }}
     >
-      <Strokes strokes={sketch.strokes} />
-      {live.length > 0 && <path fill={pen.colour} d={strokePath({ ...pen, points: live })} />}
-      {cursor && (
-        <path
-          d={`M${cursor.x - 10} ${cursor.y}h20M${cursor.x} ${cursor.y - 10}v20`}
-          stroke="#1f6f63"
-          strokeWidth="1.5"
-          fill="none"
-        />
-      )}
+      <g data-testid="strokes">
+        <Strokes strokes={sketch.strokes} />
+      </g>
+      {/* Always there: a dialog takes the focus to itself when something in it goes as the focus leaves the sheet. */}
+      <path fill={pen.colour} d={live.length > 0 ? strokePath({ ...pen, points: live }) : ''} />
+      <path
+        d={cursor ? `M${cursor.x - 10} ${cursor.y}h20M${cursor.x} ${cursor.y - 10}v20` : ''}
+        stroke="#1f6f63"
+        strokeWidth="1.5"
+        fill="none"
+      />
     </svg>
   );
 }

@@ -65,7 +65,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
         <Tidying />
         <Bringing />
         {selection.length === 0 && has('picture') && (
-          <CommandButton id="picture" name="Picture">
+          <CommandButton id="picture" name="Picture" first>
             <ImagePlus aria-hidden size={14} />
           </CommandButton>
         )}
@@ -94,7 +94,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
             {picture && selection.length === 1 && <LooseBar picture={picture} />}
             {has('about') && <AboutTopic topics={topics} />}
             {topics.length > 0 && has('picture') && (
-              <CommandButton id="picture" name="Picture">
+              <CommandButton id="picture" name="Picture" first>
                 <ImagePlus aria-hidden size={14} />
               </CommandButton>
             )}
@@ -119,7 +119,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
                 disabled={!hasOwnLooks(topics, links)}
                 title="Takes looks given by hand away"
               >
-                <Eraser aria-hidden size={14} className="@min-xl:hidden" />
+                <Eraser aria-hidden size={14} className="@min-4xl:hidden" />
                 <Name>As its kind</Name>
               </Button>
             )}
@@ -178,11 +178,14 @@ function CommandButton({
   id,
   name,
   bare = false,
+  first = false,
   children,
 }: {
   id: string;
   name?: string;
   bare?: boolean;
+  /** whether its name gives way last */
+  first?: boolean;
   children: ReactNode;
 }) {
   const command = useCommand(id);
@@ -196,14 +199,14 @@ function CommandButton({
       onClick={command.onClick}
     >
       {children}
-      {!bare && <Name>{words}</Name>}
+      {!bare && <Name first={first}>{words}</Name>}
     </Button>
   );
 }
 
 /** A button's name: told always, seen where there is room for it. The bar keeps one row, so that the map stays still. */
-function Name({ children }: { children: string }) {
-  return <span className="@max-xl:sr-only">{children}</span>;
+function Name({ children, first = false }: { children: string; first?: boolean }) {
+  return <span className={first ? '@max-xl:sr-only' : '@max-4xl:sr-only'}>{children}</span>;
 }
 
 const TOPIC_OWN = ['shape', 'fill', 'outline', 'ink', 'fontSize', 'bold', 'italic', 'align'] as const;
