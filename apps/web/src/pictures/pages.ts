@@ -67,7 +67,7 @@ async function pdfPages(file: File): Promise<HTMLCanvasElement[]> {
     }
     return images;
   } catch (fault) {
-    console.error('a PDF could not be read', fault);
+    console.warn('a PDF could not be read', fault);
     throw new Error(`“${file.name}” cannot be read. It is broken, or locked with a password.`, { cause: fault });
   } finally {
     await loading.destroy();
