@@ -76,13 +76,13 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     await expect(page.getByTestId('outline')).toContainText('raises');
     const saving = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save as text' }).click();
-    const text = readFileSync((await (await saving).path())!, 'utf8');
+    const text = readFileSync(await (await saving).path(), 'utf8');
     expect(text).toContain('## Storm');
     expect(text).toContain('- *raises* Waves');
     const docx = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Save for a word processor' }).click();
     expect(
-      readFileSync((await (await docx).path())!)
+      readFileSync(await (await docx).path())
         .subarray(0, 2)
         .toString(),
     ).toBe('PK');

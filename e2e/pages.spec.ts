@@ -84,6 +84,18 @@ test('a student’s pages', async ({ browser, school }) => {
   await page.getByRole('button', { name: 'Change password' }).click();
   await expect(page.getByText('A password has at least 10 characters.')).toBeVisible();
   await sound(page, 'password, refused');
+  await page.goto(`${school.url}/own-maps`);
+  await sound(page, 'own maps, none');
+  await page.getByRole('button', { name: 'New map' }).click();
+  await accessible(page, 'own maps, a new one');
+  await page.getByLabel('Title').fill('Unbreakable'.repeat(20));
+  await page.getByLabel('Begin with').selectOption({ index: 1 });
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByTestId('canvas')).toBeVisible();
+  await sound(page, 'own map');
+  await page.goto(`${school.url}/own-maps`);
+  await expect(page.getByRole('button', { name: /What to do with/ })).toBeVisible();
+  await sound(page, 'own maps, one');
   await page.goto(`${school.url}/no-such-page`);
   await sound(page, 'no such page');
   await page.goto(`${school.url}/works/not-mine`);
@@ -149,6 +161,28 @@ test('the map page in its states', async ({ browser, school }) => {
   await page.getByRole('button', { name: 'Goran Ito' }).click();
   await accessible(page, 'map, user menu');
   await page.keyboard.press('Escape');
+  await page.keyboard.press('Alt+i');
+  await expect(page.getByRole('option').first()).toBeVisible();
+  await accessible(page, 'map, library');
+  await page.getByRole('button', { name: 'Yours', exact: true }).click();
+  await accessible(page, 'map, own pictures');
+  await page.getByRole('button', { name: 'Sketch', exact: true }).click();
+  await accessible(page, 'map, sketch');
+  await page.keyboard.press('Escape');
+  for (const [words, state] of [
+    ['On paper', 'on paper'],
+    ['spelling', 'spelling'],
+    ['drawn on paper', 'paper under the map'],
+  ] as const) {
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox').fill(words);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await accessible(page, `map, ${state}`);
+    await page.keyboard.press('Escape');
+  }
+  await page.getByRole('button', { name: 'Outline', exact: true }).click();
+  await sound(page, 'map, outline');
   await page.getByRole('button', { name: 'Sentences', exact: true }).click();
   await sound(page, 'map, sentences');
   await page.getByRole('button', { name: 'Map', exact: true }).click();

@@ -1,4 +1,5 @@
 // One current picture of each main view, from the demo's data, into docs/screenshots/.
+import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
 import { root } from './lib/commands.mjs';
@@ -87,6 +88,40 @@ async function pictures(browser, url) {
   await juno.getByRole('dialog').getByRole('button', { name: 'Hand in', exact: true }).click();
   await juno.getByRole('heading', { name: /Receipt/ }).waitFor();
 
+  const hedda = await enter('hedda');
+  await hedda.getByRole('button', { name: 'Begin the map' }).click();
+  const bell = hedda.locator('[data-topic="The trouble is …"]');
+  await bell.click();
+  await hedda.keyboard.press('Alt+i');
+  await hedda.getByRole('searchbox').fill('water');
+  await hedda.getByRole('option').nth(3).click();
+  await take(hedda, 'library');
+  await hedda.getByRole('button', { name: 'Sketch', exact: true }).click();
+  await sketch(hedda);
+  await take(hedda, 'sketch');
+  await hedda.getByLabel('For those who cannot see it').fill('A post with a bell, and water over the steps');
+  await hedda.getByRole('button', { name: 'Put it there' }).click();
+  await bell.locator('image').waitFor();
+  await hedda.getByTestId('save-state').getByText('Saved').waitFor();
+  for (const [title, fromStory] of [
+    ['What the night hides', true],
+    ['Words for water', false],
+  ]) {
+    const work = hedda.url().split('/').at(-1);
+    const data = {
+      title,
+      folder: fromStory ? 'English' : '',
+      ...(fromStory ? { fromWork: work } : { readyMade: 'comparison' }),
+    };
+    await hedda.request.post(`${url}/api/own-maps`, {
+      data,
+      headers: { origin: url, 'idempotency-key': randomUUID() },
+    });
+  }
+  await hedda.goto(`${url}/own-maps`);
+  await hedda.getByRole('link', { name: 'Words for water' }).waitFor();
+  await take(hedda, 'own-maps');
+
   const kofi = await enter('kofi');
   await kofi.getByRole('link', { name: 'Read the comments' }).click();
   await canvas(kofi);
@@ -118,7 +153,6 @@ async function pictures(browser, url) {
   await take(maren, 'difference');
   await maren.goto(`${url}/assignments`);
   await maren.getByRole('table').waitFor();
-  await take(maren, 'assignments');
   await maren.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
   await maren.getByRole('button', { name: /Requirement 1 on reference/ }).waitFor();
   await take(maren, 'sheet');
@@ -127,20 +161,28 @@ async function pictures(browser, url) {
   await maren.getByRole('button', { name: /Requirement 14 on Cross lines/ }).click();
   await maren.getByRole('dialog').waitFor();
   await take(maren, 'try-out');
-  await maren.keyboard.press('Escape');
-  await maren.getByRole('link', { name: 'What else can I ask for?' }).click();
-  await maren.getByRole('article').first().waitFor();
-  await maren.locator('#layout').scrollIntoViewIfNeeded();
-  await maren.getByRole('link', { name: 'It can be read' }).click();
-  await take(maren, 'what-can-i-ask-for');
-
-  await maren.goto(`${url}/assignments`);
-  await maren.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
-  await maren.getByRole('link', { name: 'The guide for students, to print' }).click();
-  await maren.getByRole('heading', { name: 'What your map must show' }).evaluate((heading) => heading.scrollIntoView());
-  await take(maren, 'guide');
-
   await maren.goto(`${url}/people`);
   await maren.getByRole('table').waitFor();
   await take(maren, 'people');
+}
+
+/** A landing, drawn with three pens. */
+async function sketch(page) {
+  const box = await page.getByTestId('sheet').boundingBox();
+  const stroke = async (...places) => {
+    const at = places.map(([x, y]) => [box.x + (x / 640) * box.width, box.y + (y / 400) * box.height]);
+    await page.mouse.move(...at[0]);
+    await page.mouse.down();
+    for (const place of at.slice(1)) await page.mouse.move(...place, { steps: 8 });
+    await page.mouse.up();
+  };
+  await stroke([120, 110], [124, 330]);
+  await stroke([120, 116], [230, 110], [230, 150]);
+  await page.getByRole('button', { name: 'Draw in ochre' }).click();
+  await page.getByRole('button', { name: 'Brush' }).click();
+  await stroke([212, 196], [220, 164], [232, 154], [244, 164], [252, 196]);
+  await page.getByRole('button', { name: 'Draw in blue' }).click();
+  await page.getByRole('button', { name: 'Broad' }).click();
+  for (const y of [300, 330, 360])
+    await stroke([50, y], [150, y - 12], [250, y + 10], [350, y - 12], [450, y + 10], [590, y]);
 }

@@ -164,7 +164,7 @@ test('a folder that is gone is said, and not made anew; when it is back everythi
   try {
     const noor = await Person.signedIn('noor', stack.url);
     const { body } = await bring(noor, await photo(), 'here');
-    const folder = stack.settings!.ICHNOGRAPH_FILES!;
+    const folder = stack.settings!.ICHNOGRAPH_FILES;
     const away = path.join(mkdtempSync(path.join(os.tmpdir(), 'away-')), 'files');
     renameSync(folder, away);
     const read = await fetched(noor, body.src);

@@ -95,7 +95,7 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
       const title = wanted.title.trim() || from.map.title || 'Without a title';
       const map = { ...withNewIds(from.map, randomUUID), title };
       const row = { id, ownerId: named.accountId, folder: wanted.folder?.trim() ?? '', legend: from.legend };
-      await manager.insert(OwnMap, { ...row, ...shownOf(map), changedAt: this.clock.now() } as object);
+      await manager.insert(OwnMap, { ...row, ...shownOf(map), changedAt: this.clock.now() });
       await this.log.create(manager, ownMapDocument(id), filledWith(map));
       return id;
     });

@@ -83,7 +83,7 @@ function Places({ me }: { me: Me }) {
           to={to}
           end
           className={({ isActive }) =>
-            `rounded-sm px-3 py-1.5 ${isActive ? 'bg-wash font-semibold' : 'hover:bg-canvas'}`
+            `rounded-sm px-1.5 py-1.5 sm:px-3 ${isActive ? 'bg-wash font-semibold' : 'hover:bg-canvas'}`
           }
         >
           {name}

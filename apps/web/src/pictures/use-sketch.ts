@@ -12,8 +12,6 @@ interface History {
 }
 const MOST_STEPS = 200;
 
-export type SketchHand = ReturnType<typeof useSketch>;
-
 /**
  * A sketch while it is drawn: each stroke a step that can be taken back. It outlives a reload until it is put on the map.
  * @param name what it is for
