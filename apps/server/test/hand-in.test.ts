@@ -98,6 +98,10 @@ test('again and again until the teacher begins to mark; then read only until it 
   expect(
     (await maren.post(`submissions/${second.id}/comments`, { anchor: 'topic', target: 'nowhere', text: 'x' })).status,
   ).toBe(422);
+  for (const target of [undefined, 'here', '1e9 2', '10 20 30', '10,20'])
+    expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'spot', target, text: 'x' })).status).toBe(
+      422,
+    );
   expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'map', text: '' })).status).toBe(422);
   const marked = await maren.post<CommentRow>(`submissions/${second.id}/comments`, {
     anchor: 'topic',

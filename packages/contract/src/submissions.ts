@@ -2,14 +2,22 @@ import { IsIn, IsNumber, IsOptional, IsString, Length, MaxLength, ValidateIf } f
 import type { Person } from './accounts.js';
 import type { SubmissionRow, WorkState } from './works.js';
 
-export const ANCHORS = ['topic', 'link', 'proposition', 'result', 'map'] as const;
+export const ANCHORS = ['topic', 'link', 'proposition', 'result', 'spot', 'map'] as const;
 export type Anchor = (typeof ANCHORS)[number];
 
+/** A spot of a map as a comment's target: x and y, whole canvas units. */
+export const spotTarget = ({ x, y }: { x: number; y: number }): string => `${Math.round(x)} ${Math.round(y)}`;
+/** Where a target is that names a spot; null for any other. */
+export function spotOf(target: string | null | undefined): { x: number; y: number } | null {
+  const [, x, y] = /^(-?\d{1,7}) (-?\d{1,7})$/.exec(target ?? '') ?? [];
+  return x !== undefined && y !== undefined ? { x: Number(x), y: Number(y) } : null;
+}
+
 export class NewComment {
-  @IsIn(ANCHORS, { message: 'a comment speaks of a topic, a link, a proposition, a result or the whole map' })
+  @IsIn(ANCHORS, { message: 'a comment speaks of a topic, a link, a proposition, a result, a spot or the whole map' })
   anchor!: Anchor;
 
-  /** the topic's, link's or requirement's id, for a proposition its link's; left out for the whole map */
+  /** the topic's, link's or requirement's id, for a proposition its link's, of a spot where it is; left out for the whole map */
   @IsOptional()
   @IsString()
   @Length(1, 200)

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
+import { spotOf } from '@ichnograph/contract';
 import type { CommentRow, NewComment, ReturnedMaps } from '@ichnograph/contract';
 import { DataSource, IsNull } from 'typeorm';
 import type { EntityManager } from 'typeorm';
@@ -44,10 +45,15 @@ export class MarkingService {
     const named =
       anchor === 'result'
         ? (await this.submissions.reportOf(submissionId)).results
-        : anchor === 'map'
+        : anchor === 'map' || anchor === 'spot'
           ? []
           : map[anchor === 'topic' ? 'topics' : 'links'];
-    const there = anchor === 'map' ? target === undefined : named.some(({ id }) => id === target);
+    const there =
+      anchor === 'map'
+        ? target === undefined
+        : anchor === 'spot'
+          ? spotOf(target) !== null
+          : named.some(({ id }) => id === target);
     if (!there) throw refused(`The map has no such ${anchor}.`, [{ path: '$.target', reason: 'is not on the map' }]);
     const id = await this.acts.once(by, 'comment', async (manager) => {
       const comment = { id: randomUUID(), submissionId, anchor, target: target ?? null, text };

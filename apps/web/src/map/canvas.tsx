@@ -49,6 +49,8 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   clipboard?: { onPaste: (text: string) => void; onCopy: () => string; onCut: () => string } | undefined;
   /** files that are dropped on the map, where they were let go, or pasted, then with no place */
   onFiles?: ((files: readonly File[], at: Spot | null) => void) | undefined;
+  /** a place where no topic and no link is was double-clicked, on a map that is only read */
+  onSpot?: ((at: Spot) => void) | undefined;
   onSelect: (ids: readonly string[]) => void;
   onHover?: (id: string | null) => void;
   onKey?: (event: KeyboardEvent) => void;
@@ -80,6 +82,7 @@ export function Canvas({
   overview = false,
   clipboard,
   onFiles,
+  onSpot,
   onSelect,
   onHover,
   onKey,
@@ -190,8 +193,11 @@ export function Canvas({
       onPointerDownCapture={settled}
       onKeyDownCapture={settled}
       onDoubleClick={(event) => {
-        if (gestures && (event.target as Element).classList.contains('react-flow__pane'))
-          gestures.onMake(flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
+        const target = event.target as Element;
+        const isFree = target.classList.contains('react-flow__pane');
+        const at = flow.screenToFlowPosition({ x: event.clientX, y: event.clientY });
+        if (gestures && isFree) gestures.onMake(at);
+        if (isFree || target.closest('[data-picture]')) onSpot?.(at);
       }}
     >
       <ReactFlow<MarkNode, LinkEdge>

@@ -12,6 +12,7 @@ export function subjectOf(
 ): string {
   if (anchor === 'map') return 'on the whole map';
   if (anchor === 'result') return 'on a result';
+  if (anchor === 'spot') return 'on this spot';
   if (anchor === 'topic') return `on “${map.topics.find(({ id }) => id === target)?.text ?? 'what is gone'}”`;
   const link = map.links.find(({ id }) => id === target);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find(({ id }) => id === end));
@@ -42,7 +43,7 @@ export function CommentCard({
     <article className="card border-l-[3px] border-l-indigo px-2.5 py-1.5">
       <div className="flex items-start gap-2 text-sm">
         <b className="font-mono text-indigo">{letter}</b>
-        {comment.anchor === 'map' || !onGo ? (
+        {comment.anchor === 'map' || comment.anchor === 'spot' || !onGo ? (
           <p className="words min-w-0 flex-1 text-quiet">{subjectOf(map, legend, comment)}</p>
         ) : (
           <button type="button" className="words min-w-0 flex-1 text-left text-quiet hover:underline" onClick={onGo}>

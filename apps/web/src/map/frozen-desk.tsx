@@ -1,5 +1,6 @@
 import { sumsOf } from '@ichnograph/core';
 import type { Result } from '@ichnograph/core';
+import { spotTarget } from '@ichnograph/contract';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
 import { ReactFlowProvider } from '@xyflow/react';
 import { useMemo, useState } from 'react';
@@ -25,6 +26,8 @@ export interface FrozenView {
   frozen: Frozen;
   /** ids of topics and links */
   selection: readonly string[];
+  /** a spot that was pointed at, as a comment's target */
+  spot: string | null;
   /** chooses topics and links and brings them into view */
   go: (ids: readonly string[]) => void;
   /** chooses a comment in the margin */
@@ -80,7 +83,12 @@ function AtTheDesk({
 }: Props) {
   const frozen = useFrozen(detail);
   const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
-  const [selection, setSelection] = useState<readonly string[]>([]);
+  const [selection, choose] = useState<readonly string[]>([]);
+  const [spot, setSpot] = useState<string | null>(null);
+  const setSelection = (ids: readonly string[]): void => {
+    setSpot(null);
+    choose(ids);
+  };
   const [requirement, setRequirement] = useState<string | null>(null);
   const [comment, chooseComment] = useState<string | null>(null);
   const show = useGo(frozen, comments.length, setSelection);
@@ -99,7 +107,7 @@ function AtTheDesk({
     announce(next.words);
   };
   useLetterKeys({ F: () => walk(1), 'Shift+F': () => walk(-1) });
-  const around: FrozenView = { frozen, selection, go, chooseComment };
+  const around: FrozenView = { frozen, selection, spot, go, chooseComment };
   const { assignment, report } = frozen;
   const list = {
     assignment,
@@ -152,12 +160,17 @@ function AtTheDesk({
             frozen={frozen}
             selection={selection}
             onSelect={setSelection}
+            spot={spot}
+            onSpot={(at) => {
+              choose([]);
+              setSpot(spotTarget(at));
+            }}
             requirement={requirement}
             chosenComment={comment}
             onChooseComment={(chosen) => {
               chooseComment(chosen);
-              const target = comments.find((one) => one.id === chosen)?.target;
-              if (target) setSelection([target]);
+              const about = comments.find((one) => one.id === chosen);
+              if (about?.target && about.anchor !== 'spot') setSelection([about.target]);
             }}
             card={(one, letter) => card(one, letter, around)}
             drawnOver={drawnOver}

@@ -1,5 +1,6 @@
 import { openStoredAssignment, openStoredMap, openStoredReport } from '@ichnograph/core';
 import type { Assignment, Report, TopicMap } from '@ichnograph/core';
+import { spotOf } from '@ichnograph/contract';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
 import { useMemo, useRef } from 'react';
 import type { ReactNode } from 'react';
@@ -7,6 +8,7 @@ import { showDay } from '../app/dates';
 import { useTimeZone } from '../app/queries';
 import { Canvas } from './canvas';
 import { onReadingKey } from './canvas-walk';
+import type { Spot } from './gestures';
 import { MapFoot } from './map-foot';
 import { CommentList, Margin, useMarginWidth } from './margin';
 import { Reading } from './reading-line';
@@ -36,6 +38,9 @@ interface Props {
   frozen: Frozen;
   selection: readonly string[];
   onSelect: (ids: readonly string[]) => void;
+  spot: string | null;
+  /** a place of the map, or of a paper on it, was double-clicked */
+  onSpot: (at: Spot) => void;
   requirement: string | null;
   chosenComment: string | null;
   onChooseComment: (id: string | null) => void;
@@ -51,6 +56,8 @@ export function FrozenMap({
   frozen: { map, assignment, report },
   selection,
   onSelect,
+  spot,
+  onSpot,
   requirement,
   chosenComment,
   onChooseComment,
@@ -78,10 +85,12 @@ export function FrozenMap({
             <>
               {drawnOver}
               {marks}
+              <SpotMark at={spotOf(spot)} />
             </>
           }
           padding={padding}
           onSelect={onSelect}
+          onSpot={onSpot}
           onKey={(event) => onReadingKey(event, map, assignment, selection, onSelect)}
           fitKey={detail.id}
           hostRef={host}
@@ -116,6 +125,19 @@ export function FrozenMap({
         date={showDay(detail.handedInAt, zone).replace(/^\w+ /, '')}
       />
     </>
+  );
+}
+
+/** Where a remark is about to be pinned. */
+function SpotMark({ at }: { at: Spot | null }) {
+  if (!at) return null;
+  return (
+    <div
+      aria-hidden
+      data-testid="spot"
+      className="pointer-events-none absolute h-4 w-4 -translate-x-1/2 -translate-y-1/2 rounded-full border-2 border-indigo"
+      style={{ left: at.x, top: at.y }}
+    />
   );
 }
 

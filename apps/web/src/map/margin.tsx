@@ -1,5 +1,6 @@
 import { drawLink, pointAlong } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
+import { spotOf } from '@ichnograph/contract';
 import type { CommentRow } from '@ichnograph/contract';
 import { useStore as useFlowStore } from '@xyflow/react';
 import { useLayoutEffect, useRef, useState } from 'react';
@@ -23,6 +24,7 @@ function placeOf(map: TopicMap, legend: Legend, { anchor, target }: CommentRow):
     const topic = map.topics.find(({ id }) => id === target);
     return topic ? { x: topic.x + topic.width / 2, y: topic.y } : null;
   }
+  if (anchor === 'spot') return spotOf(target);
   if (anchor !== 'link' && anchor !== 'proposition') return null;
   const link = map.links.find(({ id }) => id === target);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find(({ id }) => id === end));

@@ -140,7 +140,8 @@ export function ChangesList({
 
 /** Whether what a comment spoke of is another now. */
 function becameOf({ anchor, target }: CommentRow, { difference }: Changes, lines: readonly Line[]): string {
-  if (target === null || anchor === 'map') return lines.length > 0 ? '· the map changed' : '· nothing changed';
+  if (target === null || anchor === 'map' || anchor === 'spot')
+    return lines.length > 0 ? '· the map changed' : '· nothing changed';
   const list = anchor === 'topic' ? difference.topics : difference.links;
   const words: Readonly<Record<string, string>> = anchor === 'topic' ? TOPIC_WORDS : LINK_WORDS;
   const became = Object.entries(list).flatMap(([name, pairs]: [string, readonly (string | [string, string])[]]) =>

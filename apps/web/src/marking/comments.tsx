@@ -1,4 +1,6 @@
+import { spotTarget } from '@ichnograph/contract';
 import type { CommentRow, NewComment } from '@ichnograph/contract';
+import type { TopicMap } from '@ichnograph/core';
 import { useRef, useState } from 'react';
 import { api } from '../app/api';
 import { useDraft } from '../app/drafts';
@@ -20,6 +22,7 @@ export function WriteComment({
   view: {
     frozen: { map, assignment },
     selection,
+    spot,
     chooseComment,
   },
   act,
@@ -29,10 +32,7 @@ export function WriteComment({
   // Of a link one speaks of what it says, or of how it is drawn.
   const [ofLink, setOfLink] = useState<'proposition' | 'link'>('proposition');
   const [chosen] = selection.length === 1 ? selection : [];
-  const subject = {
-    anchor: chosen === undefined ? 'map' : map.topics.some(({ id }) => id === chosen) ? 'topic' : ofLink,
-    target: chosen ?? null,
-  } as const;
+  const subject = subjectAt(map, chosen, spot, ofLink);
   const current: Draft = draft ?? { ...subject, text: '' };
   const elsewhere = draft !== null && draft.target !== subject.target;
   const isOfLink = current.anchor === 'proposition' || current.anchor === 'link';
@@ -90,7 +90,7 @@ export function WriteComment({
           </Button>
         ) : (
           <span className="text-xs text-quiet">
-            {current.anchor === 'map' ? 'Choose a topic or a link to speak of it.' : ''}
+            {current.anchor === 'map' ? 'Choose a topic or a link, or double-click a spot, to speak of it.' : ''}
           </span>
         )}
         <Button small type="submit" disabled={current.text.trim() === ''}>
@@ -99,6 +99,20 @@ export function WriteComment({
       </div>
     </form>
   );
+}
+
+/** What a comment would speak of: a spot, what is chosen (of a picture its middle), or the whole map. */
+function subjectAt(
+  map: TopicMap,
+  chosen: string | undefined,
+  spot: string | null,
+  ofLink: 'proposition' | 'link',
+): { anchor: NewComment['anchor']; target: string | null } {
+  if (spot !== null) return { anchor: 'spot', target: spot };
+  if (chosen === undefined) return { anchor: 'map', target: null };
+  const picture = map.pictures.find(({ id }) => id === chosen);
+  if (picture) return { anchor: 'spot', target: spotTarget(picture) };
+  return { anchor: map.topics.some(({ id }) => id === chosen) ? 'topic' : ofLink, target: chosen };
 }
 
 /** A comment in the margin, which its writer may change until the map is returned. */
