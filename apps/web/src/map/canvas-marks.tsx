@@ -1,5 +1,5 @@
 import { drawLink, drawMark, linkStyle, pathData, topicStyle } from '@ichnograph/core';
-import type { Legend, Link, LoosePicture, Topic } from '@ichnograph/core';
+import type { DrawnShape, Legend, Link, LoosePicture, Topic } from '@ichnograph/core';
 import { Handle, Position } from '@xyflow/react';
 import type { Edge, EdgeProps, Node, NodeProps } from '@xyflow/react';
 import { memo } from 'react';
@@ -37,6 +37,32 @@ export type PictureNode = Node<PictureData, 'picture'>;
 export type MarkNode = TopicNode | PictureNode;
 export type LinkEdge = Edge<LinkData, 'link'>;
 
+/** What core drew around a mark's own centre, and a frame where it is chosen. */
+function Drawn({
+  size: { width, height },
+  selected,
+  shapes,
+}: {
+  size: { width: number; height: number };
+  selected: boolean;
+  shapes: readonly DrawnShape[];
+}) {
+  return (
+    <>
+      {selected && <div className="pointer-events-none absolute -inset-[5px] border-2 border-action bg-action/10" />}
+      <svg
+        aria-hidden
+        width={width}
+        height={height}
+        viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
+        className="block overflow-visible"
+      >
+        <Shapes shapes={shapes} />
+      </svg>
+    </>
+  );
+}
+
 export const CanvasTopic = memo(function CanvasTopic({
   data: { topic, legend, dimmed, mayEdit, hidden },
   selected,
@@ -48,16 +74,11 @@ export const CanvasTopic = memo(function CanvasTopic({
       className="group relative"
       data-topic={topic.text}
     >
-      {selected && <div className="pointer-events-none absolute -inset-[5px] border-2 border-action bg-action/10" />}
-      <svg
-        aria-hidden
-        width={width}
-        height={height}
-        viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
-        className="block overflow-visible"
-      >
-        <Shapes shapes={drawMark('topics', topic, { legend, topicById: NO_TOPICS })?.shapes ?? []} />
-      </svg>
+      <Drawn
+        size={topic}
+        selected={selected}
+        shapes={drawMark('topics', topic, { legend, topicById: NO_TOPICS })?.shapes ?? []}
+      />
       <Handle type="target" position={Position.Top} isConnectable={false} className="!pointer-events-none !opacity-0" />
       <Handle
         type="source"
@@ -82,16 +103,11 @@ export const CanvasPicture = memo(function CanvasPicture({
       className={`relative ${fixed && !selected ? 'pointer-events-none' : ''}`}
       data-picture={picture.alt}
     >
-      {selected && <div className="pointer-events-none absolute -inset-[5px] border-2 border-action bg-action/10" />}
-      <svg
-        aria-hidden
-        width={width}
-        height={height}
-        viewBox={`${-width / 2} ${-height / 2} ${width} ${height}`}
-        className="block overflow-visible"
-      >
-        <Shapes shapes={drawMark('pictures', picture, { legend: undefined, topicById: NO_TOPICS })?.shapes ?? []} />
-      </svg>
+      <Drawn
+        size={picture}
+        selected={selected}
+        shapes={drawMark('pictures', picture, { legend: undefined, topicById: NO_TOPICS })?.shapes ?? []}
+      />
     </div>
   );
 });

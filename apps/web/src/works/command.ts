@@ -1,5 +1,7 @@
 import type { Editor, EditorState, Spot } from './editor';
-import type { Shown } from './map-dialogs';
+
+/** What of the map page opens over it. */
+export type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'print' | 'spelling' | 'paper';
 
 /** The ways to look at a map. */
 export const VIEWS = ['Map', 'Outline', 'Sentences'] as const;

@@ -15,15 +15,15 @@ import { useEditor, useEditorState } from './editor';
 import type { Spot, Typing } from './editor';
 import { isBare } from './first-step';
 import { LeaderCard } from './command-menu';
-import { FindBar } from './find-bar';
-import { FoldSigns } from './fold-signs';
-import { LinkGrips } from './link-grips';
-import { NoteCard } from './note-card';
-import { PaperPins } from './paper-pins';
-import { RoomLine } from './room-line';
-import { RowGrips } from './row-grips';
-import { ResizeGrip } from './resize-grip';
-import { TypingOverlay } from './typing-overlay';
+import { FindBar } from './on-canvas/find-bar';
+import { FoldSigns } from './on-canvas/fold-signs';
+import { LinkGrips } from './on-canvas/link-grips';
+import { NoteCard } from './on-canvas/note-card';
+import { PaperPins } from './on-canvas/paper-pins';
+import { RoomLine } from './on-canvas/room-line';
+import { RowGrips } from './on-canvas/row-grips';
+import { ResizeGrip } from './on-canvas/resize-grip';
+import { TypingOverlay } from './on-canvas/typing-overlay';
 import type { OpenWork } from './use-live-work';
 
 interface Props {

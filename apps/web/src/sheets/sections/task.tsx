@@ -109,54 +109,35 @@ export function TaskSection() {
         <details>
           <summary className="cursor-pointer font-semibold">How students draw</summary>
           <div className="mt-2 grid gap-3 border-l border-rule pl-4">
-            <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="accent-action"
-                checked={task.drawing?.tidy !== false}
-                onChange={({ target }) => draw({ tidy: target.checked ? undefined : false })}
-              />
+            <Tick is={task.drawing?.tidy !== false} onChange={(is) => draw({ tidy: is ? undefined : false })}>
               They may have the map tidied by the computer
-            </label>
-            <label className="flex items-center gap-2">
-              <input
-                type="checkbox"
-                className="accent-action"
-                checked={task.drawing?.ownMaps === true}
-                onChange={({ target }) => draw({ ownMaps: target.checked ? true : undefined })}
-              />
+            </Tick>
+            <Tick is={task.drawing?.ownMaps === true} onChange={(is) => draw({ ownMaps: is ? true : undefined })}>
               They may bring in one of their own maps
-            </label>
+            </Tick>
             <fieldset className="grid gap-1.5">
               <legend className="mb-1">What they draw with, besides topics and links</legend>
               {DRAWING_TOOLS.map((tool) => {
                 const tools: readonly DrawingTool[] = task.drawing?.tools ?? DRAWING_TOOLS;
                 return (
-                  <label key={tool} className="flex items-center gap-2">
-                    <input
-                      type="checkbox"
-                      className="accent-action"
-                      checked={tools.includes(tool)}
-                      onChange={({ target }) => {
-                        const next = DRAWING_TOOLS.filter((one) =>
-                          one === tool ? target.checked : tools.includes(one),
-                        );
-                        draw({ tools: next.length === DRAWING_TOOLS.length ? undefined : next });
-                      }}
-                    />
+                  <Tick
+                    key={tool}
+                    is={tools.includes(tool)}
+                    onChange={(is) => {
+                      const next = DRAWING_TOOLS.filter((one) => (one === tool ? is : tools.includes(one)));
+                      draw({ tools: next.length === DRAWING_TOOLS.length ? undefined : next });
+                    }}
+                  >
                     {TOOL_NAMES[tool]}
-                  </label>
+                  </Tick>
                 );
               })}
-              <label className="flex items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="accent-action"
-                  checked={task.drawing?.pictureFirst === true}
-                  onChange={({ target }) => draw({ pictureFirst: target.checked ? true : undefined })}
-                />
+              <Tick
+                is={task.drawing?.pictureFirst === true}
+                onChange={(is) => draw({ pictureFirst: is ? true : undefined })}
+              >
                 For the young: a topic begins with its picture
-              </label>
+              </Tick>
             </fieldset>
             <label className="flex flex-wrap items-center gap-2">
               Topics of their own: at most
@@ -188,5 +169,19 @@ export function TaskSection() {
         </details>
       </div>
     </Section>
+  );
+}
+
+function Tick({ is, onChange, children }: { is: boolean; onChange: (is: boolean) => void; children: string }) {
+  return (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="accent-action"
+        checked={is}
+        onChange={({ target }) => onChange(target.checked)}
+      />
+      {children}
+    </label>
   );
 }

@@ -2,7 +2,7 @@ import { drawnBox } from '@ichnograph/core';
 import { useReactFlow } from '@xyflow/react';
 import { useEffect, useState } from 'react';
 import type { PointerEvent } from 'react';
-import { useEditor, useEditorState } from './editor';
+import { useEditor, useEditorState } from '../editor';
 
 /** How far the line reaches beyond the map, and how broad it is to the hand; canvas units. */
 const [BEYOND, BROAD] = [60, 14];

@@ -1,7 +1,7 @@
 import { Command as Palette } from 'cmdk';
-import { Dialog } from '../ui/dialog';
-import { showChord, useCommands } from './commands';
-import { useEditor } from './editor';
+import { Dialog } from '../../ui/dialog';
+import { showChord, useCommands } from '../commands';
+import { useEditor } from '../editor';
 
 /** Every command of the page by name, with its keys. */
 export function CommandPalette({

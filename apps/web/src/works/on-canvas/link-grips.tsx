@@ -3,7 +3,7 @@ import type { Assignment, Point } from '@ichnograph/core';
 import { useReactFlow } from '@xyflow/react';
 import { useState } from 'react';
 import type { PointerEvent } from 'react';
-import { useEditor, useEditorState } from './editor';
+import { useEditor, useEditorState } from '../editor';
 
 type Grip = 'from' | 'to' | 'bend' | 'words';
 const SAYS: Record<Grip, string> = {

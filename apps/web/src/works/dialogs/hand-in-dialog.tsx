@@ -3,20 +3,20 @@ import { lookAgain, lookAgainSentence, numbered, say } from '@ichnograph/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
-import { announce } from '../app/announcer';
-import { api, sentenceOfError } from '../app/api';
-import { useDraft } from '../app/drafts';
-import { showMoment } from '../app/dates';
-import { refresh, useTimeZone } from '../app/queries';
-import { useIsPast } from '../app/use-is-past';
-import { Sentence } from '../map';
-import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
-import { Trouble } from '../ui/field';
-import { StatusMark } from '../ui/status-mark';
-import { useEditor, useEditorState } from './editor';
-import { saveSentence } from './save-words';
-import type { OpenWork } from './use-live-work';
+import { announce } from '../../app/announcer';
+import { api, sentenceOfError } from '../../app/api';
+import { useDraft } from '../../app/drafts';
+import { showMoment } from '../../app/dates';
+import { refresh, useTimeZone } from '../../app/queries';
+import { useIsPast } from '../../app/use-is-past';
+import { Sentence } from '../../map';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { Trouble } from '../../ui/field';
+import { StatusMark } from '../../ui/status-mark';
+import { useEditor, useEditorState } from '../editor';
+import { saveSentence } from '../save-words';
+import type { OpenWork } from '../use-live-work';
 
 /** What is not met yet, a note to the teacher, and the act itself, which waits until everything is saved. */
 export function HandInDialog({

@@ -1,14 +1,14 @@
 import type { NewPicture } from '@ichnograph/core';
 import { useState } from 'react';
-import { pictureHref } from '../app/picture-href';
-import { Credits, LibraryPanel, OwnPanel, shownSize, SketchPanel } from '../pictures';
-import type { Chosen } from '../pictures';
-import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
-import { Segments } from '../ui/segments';
-import { useCommands } from './commands';
-import { useEditor, useEditorState } from './editor';
-import type { PictureTab } from './editor';
+import { pictureHref } from '../../app/picture-href';
+import { Credits, LibraryPanel, OwnPanel, shownSize, SketchPanel } from '../../pictures';
+import type { Chosen } from '../../pictures';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { Segments } from '../../ui/segments';
+import { useCommands } from '../commands';
+import { useEditor, useEditorState } from '../editor';
+import type { PictureTab } from '../editor';
 
 const TABS = ['Library', 'Yours', 'Sketch'] as const satisfies readonly PictureTab[];
 

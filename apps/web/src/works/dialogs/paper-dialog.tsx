@@ -1,15 +1,15 @@
 import { illegible, LEGIBILITY } from '@ichnograph/core';
 import { Camera, RotateCw, Upload, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { ApiError, sentenceOfError } from '../app/api';
-import { bring, fileOf, greyOf, pagesOf, straightened } from '../pictures';
-import type { Page } from '../pictures';
-import { Button } from '../ui/button';
-import { ChooseFile } from '../ui/choose-file';
-import { Dialog } from '../ui/dialog';
-import { Trouble } from '../ui/field';
-import { useCommands } from './commands';
-import { useEditor } from './editor';
+import { ApiError, sentenceOfError } from '../../app/api';
+import { bring, fileOf, greyOf, pagesOf, straightened } from '../../pictures';
+import type { Page } from '../../pictures';
+import { Button } from '../../ui/button';
+import { ChooseFile } from '../../ui/choose-file';
+import { Dialog } from '../../ui/dialog';
+import { Trouble } from '../../ui/field';
+import { useCommands } from '../commands';
+import { useEditor } from '../editor';
 
 /** Drawn on paper: photos or scans are straightened, looked over, and laid under the map. */
 export function PaperDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {

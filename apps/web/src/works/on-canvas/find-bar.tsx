@@ -3,9 +3,9 @@ import type { TopicMap } from '@ichnograph/core';
 import { ChevronDown, ChevronUp, X } from 'lucide-react';
 import { useState } from 'react';
 import type { RefObject } from 'react';
-import { useShow } from '../map';
-import { Button } from '../ui/button';
-import { useEditor, useEditorState } from './editor';
+import { useShow } from '../../map';
+import { Button } from '../../ui/button';
+import { useEditor, useEditorState } from '../editor';
 
 /** The ids of topics and links whose words, notes or phrases hold what is looked for, in the map's order. */
 function found({ topics, links }: TopicMap, words: string): string[] {

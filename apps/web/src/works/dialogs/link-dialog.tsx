@@ -1,7 +1,7 @@
 import { normalForm } from '@ichnograph/core';
 import { useState } from 'react';
-import { Dialog } from '../ui/dialog';
-import { useEditor, useEditorState } from './editor';
+import { Dialog } from '../../ui/dialog';
+import { useEditor, useEditorState } from '../editor';
 
 /** Asks for a topic without a pointer: to link to, to hang from, to take an end of a link to. Type a part of its text, choose it. */
 export function LinkDialog({ onClosed }: { onClosed: () => void }) {

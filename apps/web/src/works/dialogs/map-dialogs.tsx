@@ -1,10 +1,10 @@
 import type { TitleBlockText } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { Link } from 'react-router';
-import { Brief } from '../assignments';
-import { ChooseOwnMap } from '../own-maps';
-import { Dialog } from '../ui/dialog';
-import { useEditor } from './editor';
+import { Brief } from '../../assignments';
+import { ChooseOwnMap } from '../../own-maps';
+import { Dialog } from '../../ui/dialog';
+import { useEditor } from '../editor';
 import { HandInDialog } from './hand-in-dialog';
 import { LinkDialog } from './link-dialog';
 import { CommandPalette, KeysDialog } from './palette';
@@ -13,11 +13,9 @@ import { PicturesDialog } from './pictures-dialog';
 import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
 import { SpellingDialog } from './spelling-dialog';
-import type { OpenWork } from './use-live-work';
+import type { Shown } from '../command';
+import type { OpenWork } from '../use-live-work';
 import { VersionsDialog } from './versions-dialog';
-
-/** What of the map page opens over it. */
-export type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'print' | 'spelling' | 'paper';
 
 export function MapDialogs({
   detail,

@@ -1,10 +1,10 @@
 import { ownWords } from '@ichnograph/core';
 import type { OwnWord } from '@ichnograph/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
-import { useEditor, useEditorState } from './editor';
-import { dictionaryFor, openSpelling } from './spelling';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { useEditor, useEditorState } from '../editor';
+import { dictionaryFor, openSpelling } from '../spelling';
 
 /** Own words that the dictionary of the assignment's language does not know. Nothing is changed unasked. */
 export function SpellingDialog({

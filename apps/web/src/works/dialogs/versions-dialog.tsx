@@ -3,14 +3,14 @@ import type { Assignment, Difference, TopicMap } from '@ichnograph/core';
 import type { VersionRow, WorkDetail } from '@ichnograph/contract';
 import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { announce } from '../app/announcer';
-import { api, sentenceOfError } from '../app/api';
-import { showMoment } from '../app/dates';
-import { queries, useTimeZone, useVersion, useVersions } from '../app/queries';
-import { Shapes } from '../map';
-import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
-import { useEditor, useEditorState } from './editor';
+import { announce } from '../../app/announcer';
+import { api, sentenceOfError } from '../../app/api';
+import { showMoment } from '../../app/dates';
+import { queries, useTimeZone, useVersion, useVersions } from '../../app/queries';
+import { Shapes } from '../../map';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { useEditor, useEditorState } from '../editor';
 
 /** Points in the map's history: look at any, see what is otherwise now, go back without losing what came after. */
 export function VersionsDialog({

@@ -1,6 +1,6 @@
 import { boxOf } from '@ichnograph/core';
 import { Pin } from 'lucide-react';
-import { useEditor, useEditorState } from './editor';
+import { useEditor, useEditorState } from '../editor';
 
 /** At the corner of each picture that lies still: the way to take hold of it. */
 export function PaperPins() {

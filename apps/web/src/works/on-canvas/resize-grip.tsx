@@ -1,7 +1,7 @@
 import { useReactFlow } from '@xyflow/react';
 import { useState } from 'react';
 import type { PointerEvent } from 'react';
-import { useEditor, useEditorState } from './editor';
+import { useEditor, useEditorState } from '../editor';
 
 /** Lower right of the one selected topic or picture: pull to give it a (least) size. A topic's text always fits. */
 export function ResizeGrip() {

@@ -3,7 +3,7 @@ import type { Along, Topic } from '@ichnograph/core';
 import { useReactFlow } from '@xyflow/react';
 import { useState } from 'react';
 import type { PointerEvent } from 'react';
-import { useEditor, useEditorState } from './editor';
+import { useEditor, useEditorState } from '../editor';
 
 /** How far out of line a topic may stand and still be of the row, as a share of its size. */
 const OUT_OF_LINE = 0.5;

@@ -2,8 +2,8 @@ import { drawLink, effectiveKind, fitTopic, LIMITS, pointAlong, PHRASE_SIZE, top
 import type { Assignment, Legend, Topic } from '@ichnograph/core';
 import { useLayoutEffect, useRef } from 'react';
 import type { KeyboardEvent, RefObject } from 'react';
-import { useEditor, useEditorState } from './editor';
-import type { Typing } from './editor';
+import { useEditor, useEditorState } from '../editor';
+import type { Typing } from '../editor';
 
 /** The field in which words are typed, on the map where they will stand. */
 export function TypingOverlay({ assignment, onDone }: { assignment: Assignment; onDone: (byKey: boolean) => void }) {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
-import { Swatches } from '../ui/swatches';
-import { useEditor, useEditorState } from './editor';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { Swatches } from '../../ui/swatches';
+import { useEditor, useEditorState } from '../editor';
 
 const FILLS = ['#e7e2d3', '#dfe9e4', '#e3e6f0', '#f1e2dc', '#ece3ef'];
 

@@ -1,7 +1,7 @@
 import type { RefObject } from 'react';
-import { Confirm } from '../ui/dialog';
-import { useEditor, useEditorState } from './editor';
-import type { OpenWork } from './use-live-work';
+import { Confirm } from '../../ui/dialog';
+import { useEditor, useEditorState } from '../editor';
+import type { OpenWork } from '../use-live-work';
 
 /** Asks before a topic is deleted that the teacher gave. */
 export function DeleteGiven({ host, open }: { host: RefObject<HTMLDivElement | null>; open: OpenWork }) {

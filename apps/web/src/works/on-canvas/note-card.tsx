@@ -1,6 +1,6 @@
 import { isBlank } from '@ichnograph/core';
-import { Brief } from '../assignments';
-import { useEditorState } from './editor';
+import { Brief } from '../../assignments';
+import { useEditorState } from '../editor';
 
 /** What a topic bears, read on pointing at it or choosing it. */
 export function NoteCard() {

@@ -4,11 +4,11 @@ import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { createPortal } from 'react-dom';
-import { pictureHref } from '../app/picture-href';
-import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
-import { Segments } from '../ui/segments';
-import { useEditor, useEditorState } from './editor';
+import { pictureHref } from '../../app/picture-href';
+import { Button } from '../../ui/button';
+import { Dialog } from '../../ui/dialog';
+import { Segments } from '../../ui/segments';
+import { useEditor, useEditorState } from '../editor';
 
 const INKS = ['Colours', 'Grey', 'Pale'] as const;
 type Ink = (typeof INKS)[number];

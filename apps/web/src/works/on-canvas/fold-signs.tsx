@@ -1,5 +1,5 @@
 import type { Folded } from '@ichnograph/core';
-import { useEditor, useEditorState } from './editor';
+import { useEditor, useEditorState } from '../editor';
 
 /** Under each folded topic, how many are out of sight; a press brings them back. */
 export function FoldSigns({ folded }: { folded: Folded }) {
