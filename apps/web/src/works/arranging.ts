@@ -74,6 +74,7 @@ export const ARRANGING: readonly Command[] = [
   arranging('room-line-below', null, 'Pull a line below it to make room', someTopic, (a) => a.askRoom('y')),
   arranging('room-line-right', null, 'Pull a line at its right to make room', someTopic, (a) => a.askRoom('x')),
   arranging('clear', 'K', 'Move clear of what it lies on', someTopic, (a) => a.moveClear()),
+  arranging('pull-apart', 'J', 'Pull lines and words apart', isMap, (a) => void a.tidy('links')),
   arranging('uncross', 'X', 'Make the one move that takes most crossings away', isMap, (a) => a.uncross()),
   arranging('colour-branches', 'P', 'Give each branch a fill of its own', isMap, (a) => a.colourBranches()),
   arranging('fold', 'F', 'Fold or unfold what hangs from it', someTopic, (a) => a.fold()),

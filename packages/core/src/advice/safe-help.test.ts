@@ -45,6 +45,8 @@ test('what a student is meant to think out is never offered', () => {
     'text-size',
     'ink-contrast',
     'branch-colours',
+    'clear-phrases',
+    'clear-text',
   ];
   const map = mapOf([topic('a'), topic('b')]);
   for (const { id } of requirementTypes()) {

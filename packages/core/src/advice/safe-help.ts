@@ -1,5 +1,5 @@
 import { moveClear } from '../commands/arrange.js';
-import { setLooks } from '../commands/looks.js';
+import { isFixed, setLooks } from '../commands/looks.js';
 import { colourBranches, fillSaysKind } from '../commands/recolour.js';
 import { uncross } from '../commands/uncross.js';
 import { applyChanges, done } from '../map/changes.js';
@@ -7,11 +7,13 @@ import type { Change, Outcome } from '../map/changes.js';
 import { linkStyle } from '../map/style.js';
 import type { Assignment, TopicMap } from '../map/types.js';
 import type { Result } from '../requirements/types.js';
+import { pullApart } from '../tidy/pull-apart.js';
 
 /** What can be done for a student without giving anything away: looks and places alone. ICU messages in English. */
 export const SAFE_HELP = {
   moveClear: 'Move {count, plural, one {it} other {these {count}}} clear',
   oneColour: 'Make these {count} links one colour',
+  pullApart: 'Pull lines and words apart',
   uncross: 'Make the one move that takes most crossings away',
   paler: 'Make {count, plural, one {it} other {these {count}}} paler',
   larger: 'Write {count, plural, one {it} other {these {count}}} larger',
@@ -52,6 +54,9 @@ export function safeHelp(
     }
     case 'few-crossings':
       return help('uncross', 1, () => uncross(map, assignment.legend));
+    case 'clear-phrases':
+    case 'clear-text':
+      return help('pullApart', 1, () => done(...pullApart(map, [], assignment.legend, isFixed(assignment))));
     case 'pale-fills':
       // What kind it is would be another then, which is for its author to say.
       return fillSaysKind(assignment) ? null : looks('paler', { fill: PALE });

@@ -8,12 +8,12 @@ import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
 import type { Pulse } from '../pulse.js';
 import { isBlank } from '../words/normal-form.js';
 import { clearLinks } from './clear-links.js';
-import type { Course } from './clear-links.js';
 import { partsOf } from './graph.js';
 import type { Box, Graph, Tie } from './graph.js';
 import { layered } from './layered.js';
 import type { Layout, Place } from './layered.js';
 import { outward } from './outward.js';
+import { asGiven } from './pull-apart.js';
 import { timeline } from './timeline.js';
 
 export const TIDY_WAYS = ['downward', 'outward', 'sideways', 'timeline'] as const;
@@ -73,13 +73,6 @@ export function tidyMap(
     }),
   ];
 }
-
-/** A course as a link holds it: what its kind or the default says anyway is left to that. */
-const asGiven = ({ route, bend, phraseAt }: Course, kinds: Course['route'] = 'straight') => ({
-  route: route === kinds ? undefined : route,
-  bend: bend === (route === 'curved' ? 0.2 : 0) ? undefined : bend,
-  phraseAt: phraseAt === 0.5 ? undefined : phraseAt,
-});
 
 function tieOf({ from, to, phrase }: Link, ids: ReadonlyMap<string, number>): Tie {
   const block = isBlank(phrase) ? null : phraseBlock(phrase);

@@ -92,13 +92,17 @@ export function arrangeActions({
     help: ({ outcome }: SafeHelp): void => void run(outcome()),
     pushFrom: (along: Along, line: number, by: number): void => void run(makeRoom(get().map, along, line, by)),
     /** Lays out what is selected, if that are several topics, else the whole map. One step to take back. */
-    tidy: async (way: TidyWay): Promise<void> => {
+    tidy: async (way: TidyWay | 'links'): Promise<void> => {
       if (get().tidying) return;
       const { map } = get();
-      const chosen = selectedTopics();
+      const chosen = way === 'links' ? [...get().selection] : selectedTopics();
       const job = startTidying({
         map,
-        wanted: { way, keepRoutes: isFixed(assignment), ...(chosen.length > 1 && { topicIds: chosen }) },
+        wanted: {
+          way,
+          keepRoutes: isFixed(assignment),
+          ...((chosen.length > 1 || way === 'links') && { topicIds: chosen }),
+        },
         legend,
       });
       set({ tidying: job.cancel });
@@ -106,6 +110,10 @@ export function arrangeActions({
       set({ tidying: null });
       if (how === 'cancelled') return announce('Tidying was ended. Nothing is changed.');
       if (how === 'failed') return void refuse(reasonOf({ code: 'tidyFailed' }));
+      if (way === 'links') {
+        run(done(...how));
+        return announce(how.length === 1 ? 'One link is pulled aside.' : `${how.length} links are pulled aside.`);
+      }
       set({ glide: new Map(get().map.topics.map(({ id, x, y }) => [id, { x, y }])) });
       run(done(...how));
       announce(chosen.length > 1 ? `${chosen.length} topics are tidied.` : 'The map is tidied.');
