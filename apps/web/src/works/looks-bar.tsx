@@ -1,5 +1,5 @@
 import { effectiveKind } from '@ichnograph/core';
-import type { Assignment, Link, Topic } from '@ichnograph/core';
+import type { Assignment, Link, Topic, TopicMap } from '@ichnograph/core';
 import {
   ArrowLeftRight,
   Eraser,
@@ -22,6 +22,7 @@ import { CommandMenu } from './command-menu';
 import { useCommand, useCommands } from './commands';
 import { useEditor, useEditorState } from './editor';
 import { LooksPopover, same } from './looks-popover';
+import { turnedReading } from './reading-line';
 
 /** What can be done with the selection, in one row over the canvas. What cannot be done now is greyed, not gone. */
 export function LooksBar({ assignment, prompts }: { assignment: Assignment; prompts: boolean }) {
@@ -33,6 +34,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
   const topics = map.topics.filter(({ id }) => selection.includes(id));
   const links = map.links.filter(({ id }) => selection.includes(id));
   const { commands } = useCommands();
+  const turned = bothReadings(map, links, assignment);
   const has = (id: string): boolean => commands.some((command) => command.id === id);
   const isFixed = assignment.styleMode === 'guided' && assignment.looks === 'fixed';
   const [picture] = map.pictures.filter(({ id }) => selection.includes(id));
@@ -134,7 +136,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
               </CommandButton>
             )}
             {links.length > 0 && (
-              <CommandButton id="turn" name="Turn round">
+              <CommandButton id="turn" name="Turn round" {...(turned && { title: turned })}>
                 <ArrowLeftRight aria-hidden size={14} />
               </CommandButton>
             )}
@@ -146,6 +148,13 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
       </div>
     </div>
   );
+}
+
+/** How a link reads now, and how it would the other way: beside each other, before it is turned. */
+function bothReadings(map: TopicMap, links: readonly Link[], { legend }: Assignment): string | null {
+  const [link, ...others] = links;
+  const read = link && others.length === 0 ? turnedReading(map, legend, link.id, undefined) : null;
+  return read && `Now: ${read.to} ${read.phrase} ${read.from}.\nTurned: ${read.from} ${read.phrase} ${read.to}.`;
 }
 
 /** While a map is being laid out: that it is, and the way out. */
@@ -179,9 +188,12 @@ function CommandButton({
   name,
   bare = false,
   first = false,
+  title,
   children,
 }: {
   id: string;
+  /** in place of what the command is called */
+  title?: string;
   name?: string;
   bare?: boolean;
   /** whether its name gives way last */
@@ -194,7 +206,7 @@ function CommandButton({
     <Button
       small
       {...(bare && { look: 'quiet', 'aria-label': words })}
-      title={command.title}
+      title={title ?? command.title}
       disabled={command.disabled}
       onClick={command.onClick}
     >

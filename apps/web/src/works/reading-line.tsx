@@ -5,7 +5,7 @@ import { useEditorState } from './editor';
 import type { OpenWork } from './use-live-work';
 
 /** How the link in question would read the other way, so that its arrow is set right; null for all else. */
-function turnedReading(map: TopicMap, legend: Legend, id: string | null, phrase: string | undefined) {
+export function turnedReading(map: TopicMap, legend: Legend, id: string | null, phrase: string | undefined) {
   const link = map.links.find((one) => one.id === id);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find((one) => one.id === end));
   if (!link || !from || !to || linkStyle(link, legend).arrow !== 'forward') return null;
@@ -36,7 +36,7 @@ export function ReadingLine({ open }: { open: OpenWork }) {
       <>
         <Reading map={map} ruled={open.assignment} id={shown} phrase={typing?.what === 'phrase' ? words : undefined} />
         {turned && (
-          <span className="hidden min-w-0 truncate text-sm text-quiet lg:inline">
+          <span className="hidden min-w-0 truncate text-sm text-quiet 2xl:inline">
             turned round: {turned.from} <b className="font-semibold">{turned.phrase}</b> {turned.to}.
           </span>
         )}
