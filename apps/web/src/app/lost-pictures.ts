@@ -1,7 +1,6 @@
 import { createStore } from 'zustand/vanilla';
 import { useStore } from 'zustand';
-import { sentenceOfError } from './api';
-import { api } from './api';
+import { api, sentenceOfError } from './api';
 
 /** Pictures that could not be had, why, and how often all of them have been asked for again. */
 interface Lost {
