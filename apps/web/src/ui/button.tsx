@@ -10,7 +10,7 @@ const LOOKS: Record<Look, string> = {
 };
 
 export const buttonClass = (look: Look = 'plain', small = false): string =>
-  `inline-flex items-center justify-center gap-1.5 whitespace-nowrap rounded-sm border font-semibold ${small ? 'min-h-7 px-2 text-sm' : 'min-h-[30px] px-3 py-1'} ${LOOKS[look]} disabled:border-rule disabled:bg-canvas disabled:text-quiet`;
+  `inline-flex items-center justify-center gap-1.5 whitespace-nowrap rounded-sm border font-semibold [&>svg]:shrink-0 pointer-coarse:min-h-11 pointer-coarse:min-w-11 ${small ? 'min-h-7 px-2 text-sm' : 'min-h-[30px] px-3 py-1'} ${LOOKS[look]} disabled:border-rule disabled:bg-canvas disabled:text-quiet`;
 
 export function Button({
   look = 'plain',

@@ -18,7 +18,7 @@ export function Menu({ trigger, children }: { trigger: ReactNode; children: Reac
 export function MenuItem({ onSelect, children }: { onSelect: () => void; children: ReactNode }) {
   return (
     <DropdownMenu.Item
-      className="flex min-h-8 cursor-pointer items-center gap-2 rounded-sm px-2.5 outline-none data-[highlighted]:bg-wash"
+      className="flex min-h-8 pointer-coarse:min-h-11 cursor-pointer items-center gap-2 rounded-sm px-2.5 outline-none data-[highlighted]:bg-wash"
       onSelect={onSelect}
     >
       {children}

@@ -41,7 +41,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
   const one = topics.length + links.length === 1;
   return (
     <div role="toolbar" aria-label="Selection" className="@container border-b border-rule bg-paper">
-      <div className="flex h-[42px] items-center gap-1 px-2">
+      <div className="flex h-[42px] items-center gap-1 px-2 pointer-coarse:h-[54px]">
         <CommandButton id="undo" bare>
           <Undo2 aria-hidden size={15} />
         </CommandButton>
@@ -121,7 +121,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
                 disabled={!hasOwnLooks(topics, links)}
                 title="Takes looks given by hand away"
               >
-                <Eraser aria-hidden size={14} className="@min-4xl:hidden" />
+                <Eraser aria-hidden size={14} />
                 <Name>As its kind</Name>
               </Button>
             )}
@@ -218,7 +218,9 @@ function CommandButton({
 
 /** A button's name: told always, seen where there is room for it. The bar keeps one row, so that the map stays still. */
 function Name({ children, first = false }: { children: string; first?: boolean }) {
-  return <span className={first ? '@max-xl:sr-only' : '@max-4xl:sr-only'}>{children}</span>;
+  return (
+    <span className={first ? '@max-xl:sr-only' : '@max-4xl:sr-only pointer-coarse:@max-5xl:sr-only'}>{children}</span>
+  );
 }
 
 const TOPIC_OWN = ['shape', 'fill', 'outline', 'ink', 'fontSize', 'bold', 'italic', 'align'] as const;
@@ -243,7 +245,7 @@ function KindSelect({
     <select
       aria-label={label}
       title={label}
-      className="min-h-7 min-w-12 max-w-36 shrink rounded-sm border border-[#8b9389] bg-white px-1 text-sm"
+      className="min-h-7 min-w-12 pointer-coarse:min-h-11 max-w-36 shrink rounded-sm border border-[#8b9389] bg-white px-1 text-sm"
       value={value === undefined ? 'several' : (value ?? 'none')}
       onChange={({ target }) => onChange(target.value === 'none' ? null : target.value)}
     >

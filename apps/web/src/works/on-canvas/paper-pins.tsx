@@ -14,7 +14,7 @@ export function PaperPins() {
         <button
           key={picture.id}
           type="button"
-          className="nodrag nopan pointer-events-auto absolute z-[998] grid h-7 w-7 place-items-center border border-rule bg-paper hover:border-ink"
+          className="nodrag nopan pointer-events-auto absolute z-[998] grid h-7 w-7 place-items-center pointer-coarse:h-11 pointer-coarse:w-11 border border-rule bg-paper hover:border-ink"
           style={{ left, top }}
           aria-label={`${picture.alt || 'Picture'}: lies still; take hold of it`}
           title="Lies still: take hold of it"

@@ -5,7 +5,7 @@ import type { PointerEvent } from 'react';
 import { useEditor, useEditorState } from '../editor';
 
 /** How far the line reaches beyond the map, and how broad it is to the hand; canvas units. */
-const [BEYOND, BROAD] = [60, 14];
+const [BEYOND, BROAD] = [60, 26];
 
 /** A line across the map: pulled, it pushes everything beyond it aside. Escape takes it away. */
 export function RoomLine() {

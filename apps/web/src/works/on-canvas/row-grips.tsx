@@ -36,11 +36,12 @@ export function RowGrips() {
     flow.screenToFlowPosition({ x: clientX, y: clientY })[along];
   const at = (pulled ?? end) + 14;
   return (
+    // Larger to the hand than to the eye.
     <div
       data-grip="row"
       title="Pull to space them anew"
-      className={`nodrag nopan pointer-events-auto absolute z-[999] border-[1.5px] border-action bg-white ${along === 'x' ? 'h-6 w-2 cursor-ew-resize' : 'h-2 w-6 cursor-ns-resize'}`}
-      style={along === 'x' ? { left: at - 4, top: middle - 12 } : { left: middle - 12, top: at - 4 }}
+      className={`nodrag nopan pointer-events-auto absolute z-[999] grid h-6 w-6 -translate-x-1/2 -translate-y-1/2 place-items-center pointer-coarse:h-11 pointer-coarse:w-11 ${along === 'x' ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
+      style={along === 'x' ? { left: at, top: middle } : { left: middle, top: at }}
       onPointerDown={(event) => {
         event.stopPropagation();
         event.currentTarget.setPointerCapture(event.pointerId);
@@ -54,6 +55,8 @@ export function RowGrips() {
         actions.stretch(along, placeOf(event) - 14);
       }}
       onPointerCancel={() => setPulled(null)}
-    />
+    >
+      <div className={`border-[1.5px] border-action bg-white ${along === 'x' ? 'h-6 w-2' : 'h-2 w-6'}`} />
+    </div>
   );
 }
