@@ -9,6 +9,7 @@ import { useTimeZone } from '../app/queries';
 import { Canvas } from './canvas';
 import { onReadingKey } from './canvas-walk';
 import type { Spot } from './gestures';
+import { LostPictures } from './lost-pictures-line';
 import { MapFoot } from './map-foot';
 import { CommentList, Margin, useMarginWidth } from './margin';
 import { Reading } from './reading-line';
@@ -72,6 +73,7 @@ export function FrozenMap({
   const { flags, concern, marks } = useEvidence(map, assignment, report, requirement);
   return (
     <>
+      <LostPictures />
       <div className="relative min-h-0 flex-1">
         <Canvas
           label={`Map as handed in, ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic.`}

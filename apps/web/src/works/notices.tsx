@@ -3,8 +3,8 @@ import { useEffect, useRef } from 'react';
 import { useStore } from 'zustand';
 import { alertAloud, announce, hush } from '../app/announcer';
 import { showMoment } from '../app/dates';
-import { useLostPictures } from '../app/lost-pictures';
 import { useMe, useTimeZone } from '../app/queries';
+import { LostPictures } from '../map';
 import { Button } from '../ui/button';
 import { useEditor, useEditorState } from './editor';
 import { saveSentence, saveWords } from './save-words';
@@ -75,20 +75,5 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
         )}
       </div>
     </>
-  );
-}
-
-/** Why pictures do not show, as long as they do not. */
-function LostPictures() {
-  const why = useLostPictures((lost) => lost.why);
-  if (!why) return null;
-  return (
-    <p
-      role="status"
-      className="words border-b border-ochre bg-ochre-wash px-3.5 py-1.5 text-sm"
-      data-testid="lost-pictures"
-    >
-      Some pictures cannot be shown; their words stand in their place. {why}
-    </p>
   );
 }
