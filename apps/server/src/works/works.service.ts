@@ -60,6 +60,8 @@ export class WorksService {
     if (opensAt && opensAt > this.clock.now()) throw conflict('This assignment is not open yet.');
     const workId = randomUUID();
     const together = await this.groups.togetherWith(publication, accountId);
+    // Begun for them by another of their group in this very moment: go to what was begun.
+    if (!together.includes(accountId)) return this.begin(publicationId, account, tries);
     const people = await this.accounts.people(together);
     const author = together
       .map((one) => nameOf(people.get(one)!))
