@@ -6,7 +6,8 @@ import {
   actOf,
   Acts,
   ClassesService,
-  MarkingService,
+  Comments,
+  Returning,
   PublicationsService,
   SheetsService,
 } from '@ichnograph/server';
@@ -94,7 +95,8 @@ async function drawWorks(
     await one.begin(publicationId);
     return one;
   };
-  const marking = app.get(MarkingService);
+  const said = app.get(Comments);
+  const returning = app.get(Returning);
   const maren = people.get('maren')!;
 
   const first = await student('kofi', -4, '15:05');
@@ -102,12 +104,12 @@ async function drawWorks(
   clock.at(-3, '17:48');
   const handedIn = await first.handIn('I was not sure where torsion goes.');
   clock.at(-2, '10:20');
-  await marking.addComment(
+  await said.addComment(
     handedIn,
     { anchor: 'topic', target: first.topic('torsion'), text: 'Wind twists a deck: can you show that with one link?' },
     actOf(maren.id),
   );
-  await marking.addComment(
+  await said.addComment(
     handedIn,
     {
       anchor: 'topic',
@@ -116,7 +118,7 @@ async function drawWorks(
     },
     actOf(maren.id),
   );
-  await marking.addComment(
+  await said.addComment(
     handedIn,
     {
       anchor: 'link',
@@ -125,7 +127,7 @@ async function drawWorks(
     },
     actOf(maren.id),
   );
-  await marking.addComment(
+  await said.addComment(
     handedIn,
     {
       anchor: 'map',
@@ -133,7 +135,7 @@ async function drawWorks(
     },
     actOf(maren.id),
   );
-  await marking.return(handedIn, actOf(maren.id));
+  await returning.return(handedIn, actOf(maren.id));
 
   for (const work of classWorks) {
     const one = await student(work.name, ...work.begun);
@@ -143,8 +145,8 @@ async function drawWorks(
     const submission = await one.handIn(work.note ?? '');
     if (!work.returned) continue;
     clock.at(...work.returned.at);
-    await marking.addComment(submission, { anchor: 'map', text: work.returned.comment }, actOf(maren.id));
-    await marking.return(submission, actOf(maren.id));
+    await said.addComment(submission, { anchor: 'map', text: work.returned.comment }, actOf(maren.id));
+    await returning.return(submission, actOf(maren.id));
     if (!work.again) continue;
     clock.at(...work.again.at);
     await one.revise();

@@ -8,7 +8,8 @@ import {
   ClassesService,
   FilesService,
   JudgingService,
-  MarkingService,
+  Comments,
+  Returning,
   PublicationsService,
   SheetsService,
   StandingService,
@@ -39,12 +40,13 @@ export async function loadEnglish(app: INestApplication, clock: DemoClock, peopl
   await app.get(SheetsService).bringIn(writeAssignment(rivers), actOf(tobias.id));
 
   const draws = (name: string, map: TopicMap, days: number) => drawn(app, clock, people, story, name, map, days);
-  const marking = app.get(MarkingService);
+  const said = app.get(Comments);
+  const returning = app.get(Returning);
   const back = await draws('mira', await withSketch(app, mira, people.get('mira')!), -4);
   clock.at(-3, '16:10');
   const first = await back.handIn('The dark water is my own idea.');
   clock.at(-2, '17:30');
-  await marking.addComment(
+  await said.addComment(
     first,
     {
       anchor: 'map',
@@ -53,7 +55,7 @@ export async function loadEnglish(app: INestApplication, clock: DemoClock, peopl
     actOf(tobias.id),
   );
   await app.get(JudgingService).judge(first, { kind: 'criterion', subject: 'c1', value: 2 }, tobias);
-  await marking.return(first, actOf(tobias.id));
+  await returning.return(first, actOf(tobias.id));
   const waiting = await draws('teo', teo, -2);
   clock.at(-1, '15:05');
   await waiting.handIn('');
@@ -110,7 +112,7 @@ async function lastTerm(app: INestApplication, clock: DemoClock, people: People)
     const student = await drawn(app, clock, people, publicationId, name, knew([i, (i * 3) % 8]), -148);
     const submission = await student.handIn('');
     clock.at(-144, '14:00');
-    await app.get(MarkingService).return(submission, actOf(tobias.id));
+    await app.get(Returning).return(submission, actOf(tobias.id));
   }
   clock.at(-130, '12:00');
   await app.get(ClassesService).archive(classId, new Date(clock.now()));

@@ -9,4 +9,5 @@ export * from './problem.js';
 export * from './publications.js';
 export * from './sheets.js';
 export * from './submissions.js';
+export * from './verdicts.js';
 export * from './works.js';

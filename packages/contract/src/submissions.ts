@@ -56,6 +56,11 @@ export class Judge {
   @IsString()
   @MaxLength(2000, { message: 'a reason has room for 2,000 characters' })
   reason?: string;
+
+  /** what stood there when it was given, null where nothing did: where it is another by now, nothing is written over it */
+  @IsOptional()
+  @IsNumber({ allowNaN: false, allowInfinity: false })
+  seen?: number | null;
 }
 
 export interface JudgementRow {
@@ -67,7 +72,7 @@ export interface JudgementRow {
   at: string;
 }
 
-export type MarkChangeKind = JudgementKind | 'return' | 'take back' | 'check again';
+export type MarkChangeKind = JudgementKind | 'verdict' | 'return' | 'take back' | 'check again';
 
 export interface MarkChangeRow {
   kind: MarkChangeKind;

@@ -22,6 +22,8 @@ export class Publication {
   /** from when on nothing is drawn or handed in any more, whatever the due time */
   @Column({ name: 'closed_at', type: 'datetime', precision: 3, nullable: true }) closedAt!: Date | null;
   @Column({ name: 'created_at', type: 'datetime', precision: 3 }) createdAt!: Date;
+  /** who marks a second time, blind to the first */
+  @Column({ name: 'second_marker_id', type: 'char', length: 36, nullable: true }) secondMarkerId!: string | null;
 
   @ManyToOne(() => Assignment) @JoinColumn({ name: 'assignment_id' }) assignment?: Relation<Assignment>;
   @ManyToOne(() => Revision) @JoinColumn({ name: 'revision_id' }) revision?: Relation<Revision>;

@@ -5,7 +5,7 @@ import { Assignment, Collaborator, Extension, Publication, Revision } from '../a
 import { Enrolment, SchoolClass } from '../classes/index.js';
 import { FileOwner, StoredFile } from '../files/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
-import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
+import { ClassVerdict, Comment, CommentAnswer, JudgementEntry, MapVerdict, MarkChange, Remark, SecondMark } from '../marking/index.js';
 import { ReadyMade } from '../beginnings/index.js';
 import { OwnMap } from '../own-maps/index.js';
 import type { Settings } from '../settings.js';
@@ -15,6 +15,7 @@ import { MapVersion } from '../versions/index.js';
 import { GroupMember, Work, WorkMember } from '../works/index.js';
 import { Files1700000000006 } from './migrations/6-files.js';
 import { FirstLoop1700000000001 } from './migrations/1-first-loop.js';
+import { Marking1700000000008 } from './migrations/8-marking.js';
 import { OwnMaps1700000000007 } from './migrations/7-own-maps.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
@@ -63,6 +64,10 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     CommentAnswer,
     JudgementEntry,
     MarkChange,
+    ClassVerdict,
+    MapVerdict,
+    Remark,
+    SecondMark,
   ],
   migrations: [
     FirstLoop1700000000001,
@@ -72,5 +77,6 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Versions1700000000005,
     Files1700000000006,
     OwnMaps1700000000007,
+    Marking1700000000008,
   ],
 });

@@ -15,5 +15,11 @@ export class Comment {
   /** when it was deleted; until the work is returned it can be brought back */
   @Column({ name: 'removed_at', type: 'datetime', precision: 3, nullable: true }) removedAt!: Date | null;
 
+  /** set together with the same words on other maps: names them, so that all can be taken back in one go */
+  @Column({ type: 'char', length: 36, nullable: true }) batch!: string | null;
+  /** made at the return of the remark of a verdict, and gone again when the return is taken back */
+  @Column({ name: 'of_verdict', type: 'boolean', default: false }) ofVerdict!: boolean;
+  @Column({ name: 'settled_at', type: 'datetime', precision: 3, nullable: true }) settledAt!: Date | null;
+
   @ManyToOne(() => Submission) @JoinColumn({ name: 'submission_id' }) submission?: Relation<Submission>;
 }

@@ -4,26 +4,27 @@ import { isCounted } from '@ichnograph/core';
 import type { Assignment, Report } from '@ichnograph/core';
 import type { Judge, JudgementRow, MarkChangeRow } from '@ichnograph/contract';
 import { DataSource } from 'typeorm';
-import type { EntityManager } from 'typeorm';
 import type { Account } from '../accounts/index.js';
 import { AccountsService } from '../accounts/index.js';
 import { Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
-import { notFound, refused } from '../common/problem.js';
-import { figuresOfMark, Submission, SubmissionsService } from '../submissions/index.js';
+import { conflict, notFound, refused } from '../common/problem.js';
+import type { Problem } from '../common/problem.js';
+import { SubmissionsService } from '../submissions/index.js';
 import { WorksService } from '../works/index.js';
-import { judgementOf } from './judgement-of.js';
+import { Judgements } from './judgements.service.js';
 import { JudgementEntry } from './judgement.entity.js';
 import { MarkChange } from './mark-change.entity.js';
-import { MarkingService } from './marking.service.js';
+import { Markable } from './markable.service.js';
 
 /** What a teacher judges: levels of criteria, and points in place of the computer's. Each change leaves its trace. */
 @Injectable()
 export class JudgingService {
   constructor(
     @InjectDataSource() private readonly data: DataSource,
-    private readonly marking: MarkingService,
+    private readonly markable: Markable,
     private readonly submissions: SubmissionsService,
+    private readonly marks: Judgements,
     private readonly revisions: Revisions,
     private readonly accounts: AccountsService,
     private readonly works: WorksService,
@@ -48,41 +49,38 @@ export class JudgingService {
 
   /** Gives a level or points, or takes back what was given. */
   async judge(submissionId: string, wanted: Judge, account: Account): Promise<void> {
-    const { submission } = await this.marking.mine(submissionId, account.id);
+    const { submission } = await this.markable.mine(submissionId, account.id);
     const [report, assignment] = await Promise.all([
       this.submissions.reportOf(submissionId),
       this.revisions.bodyOf(submission.revisionId),
     ]);
     insistOnScale(wanted, report, assignment);
-    const { kind, subject, value, reason = '' } = wanted;
+    const { kind, subject, value, reason = '', seen } = wanted;
     await this.data.transaction(async (manager) => {
-      await this.marking.moveOn(manager, submission, 'being marked');
+      await this.markable.moveOn(manager, submission, 'being marked');
       const key = { submissionId, kind, subject };
       const before = await manager.findOneBy(JudgementEntry, key);
       if ((before?.value ?? null) === value && (before?.reason ?? '') === reason) return;
+      if (seen !== undefined && seen !== (before?.value ?? null)) throw await this.meanwhile(before);
       const trace = { authorId: account.id, at: this.clock.now(), reason };
       if (value === null) await manager.delete(JudgementEntry, key);
       else await manager.save(JudgementEntry, { ...key, value, ...trace });
       await manager.insert(MarkChange, { ...key, before: before?.value ?? null, after: value, ...trace });
-      await this.sum(manager, submission, report, assignment);
+      await this.marks.sum(manager, submission, report, assignment);
     });
     await this.works.stateChanged(submission.workId);
   }
 
-  /** Keeps the sum as it now is beside the submission, for lists. */
-  private async sum(
-    manager: EntityManager,
-    submission: Submission,
-    report: Report,
-    assignment: Assignment,
-  ): Promise<void> {
-    const figures = figuresOfMark(report, assignment, await judgementOf(manager, submission.id), submission);
-    await manager.update(Submission, { id: submission.id }, figures);
+  /** Two mark one map: the later is told what the earlier gave, and nothing is written over it. */
+  private async meanwhile(before: JudgementEntry | null): Promise<Problem> {
+    if (!before) return conflict('This was taken back meanwhile, so nothing was changed. Look again, then give it.');
+    const by = (await this.accounts.people([before.authorId])).get(before.authorId)!;
+    return conflict(`${by.givenName} judged this meanwhile, so nothing was changed. Look again, then give it.`);
   }
 
   /** Every change of a mark, oldest first; for those who teach the class. */
   async trail(submissionId: string, account: Account): Promise<MarkChangeRow[]> {
-    await this.marking.mine(submissionId, account.id);
+    await this.markable.mine(submissionId, account.id);
     const rows = await this.data.getRepository(MarkChange).find({ where: { submissionId }, order: { id: 'ASC' } });
     const people = await this.accounts.people(rows.map(({ authorId }) => authorId));
     return rows.map(({ kind, subject, before, after, reason, authorId, at }) => ({

@@ -6,14 +6,16 @@ import type { SignedIn } from '../accounts/index.js';
 import { Acting } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Id } from '../common/ids.js';
+import { Comments } from './comments.service.js';
 import { JudgingService } from './judging.service.js';
-import { MarkingService } from './marking.service.js';
 import { PileService } from './pile.service.js';
+import { Returning } from './returning.service.js';
 
 @Controller()
 export class MarkingController {
   constructor(
-    private readonly marking: MarkingService,
+    private readonly said: Comments,
+    private readonly returning: Returning,
     private readonly piles: PileService,
     private readonly judging: JudgingService,
   ) {}
@@ -28,7 +30,7 @@ export class MarkingController {
   @Post('publications/:id/return-complete')
   @HttpCode(200)
   returnComplete(@Acting() named: Named, @Id() id: string): Promise<ReturnedMaps> {
-    return this.marking.returnComplete(id, named);
+    return this.returning.returnComplete(id, named);
   }
 
   @Get('submissions/:id/judgements')
@@ -51,7 +53,7 @@ export class MarkingController {
 
   @Get('submissions/:id/comments')
   comments(@Who() { account }: SignedIn, @Id() id: string): Promise<CommentRow[]> {
-    return this.marking.comments(id, account);
+    return this.said.comments(id, account);
   }
 
   @For('teacher')
@@ -62,54 +64,54 @@ export class MarkingController {
     @Id() id: string,
     @Body() wanted: NewComment,
   ): Promise<CommentRow> {
-    return this.marking.comment(await this.marking.addComment(id, wanted, named), account);
+    return this.said.comment(await this.said.addComment(id, wanted, named), account);
   }
 
   @For('teacher')
   @Patch('comments/:id')
   async change(@Who() { account }: SignedIn, @Id() id: string, @Body() { text }: ChangeComment): Promise<CommentRow> {
-    await this.marking.changeComment(id, text, account);
-    return this.marking.comment(id, account);
+    await this.said.changeComment(id, text, account);
+    return this.said.comment(id, account);
   }
 
   @For('teacher')
   @Delete('comments/:id')
   @HttpCode(204)
   remove(@Who() { account }: SignedIn, @Id() id: string): Promise<void> {
-    return this.marking.removeComment(id, account);
+    return this.said.removeComment(id, account);
   }
 
   @For('teacher')
   @Post('comments/:id/restore')
   async restore(@Who() { account }: SignedIn, @Id() id: string): Promise<CommentRow> {
-    await this.marking.restoreComment(id, account);
-    return this.marking.comment(id, account);
+    await this.said.restoreComment(id, account);
+    return this.said.comment(id, account);
   }
 
   @Post('comments/:id/answers')
   @HttpCode(204)
   answer(@Acting() named: Named, @Id() id: string, @Body() { text }: ChangeComment): Promise<void> {
-    return this.marking.answer(id, text, named);
+    return this.said.answer(id, text, named);
   }
 
   @For('teacher')
   @Post('submissions/:id/return')
   @HttpCode(204)
   return(@Acting() named: Named, @Id() id: string): Promise<void> {
-    return this.marking.return(id, named);
+    return this.returning.return(id, named);
   }
 
   @For('teacher')
   @Post('submissions/:id/take-back')
   @HttpCode(204)
   takeBack(@Acting() named: Named, @Id() id: string): Promise<void> {
-    return this.marking.takeBack(id, named);
+    return this.returning.takeBack(id, named);
   }
 
   @For('teacher')
   @Post('submissions/:id/let-go')
   @HttpCode(204)
   letGo(@Who() { account }: SignedIn, @Id() id: string): Promise<void> {
-    return this.marking.letGo(id, account);
+    return this.returning.letGo(id, account);
   }
 }

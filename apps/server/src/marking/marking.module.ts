@@ -4,16 +4,32 @@ import { ActsModule } from '../acts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
+import { TogetherModule } from '../together/index.js';
+import { WorkersModule } from '../workers/index.js';
 import { WorksModule } from '../works/index.js';
+import { Comments } from './comments.service.js';
+import { Judgements } from './judgements.service.js';
 import { JudgingService } from './judging.service.js';
+import { Markable } from './markable.service.js';
 import { MarkingController } from './marking.controller.js';
-import { MarkingService } from './marking.service.js';
 import { PileService } from './pile.service.js';
+import { Returning } from './returning.service.js';
+import { VerdictsController } from './verdicts.controller.js';
+import { Verdicts } from './verdicts.service.js';
 
 @Module({
-  imports: [AccountsModule, ActsModule, AssignmentsModule, ClassesModule, SubmissionsModule, WorksModule],
-  controllers: [MarkingController],
-  providers: [JudgingService, MarkingService, PileService],
-  exports: [JudgingService, MarkingService, PileService],
+  imports: [
+    AccountsModule,
+    ActsModule,
+    AssignmentsModule,
+    ClassesModule,
+    SubmissionsModule,
+    TogetherModule,
+    WorkersModule,
+    WorksModule,
+  ],
+  controllers: [MarkingController, VerdictsController],
+  providers: [Comments, Judgements, JudgingService, Markable, PileService, Returning, Verdicts],
+  exports: [Comments, Judgements, JudgingService, PileService, Returning, Verdicts],
 })
 export class MarkingModule {}

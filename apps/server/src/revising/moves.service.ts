@@ -12,8 +12,9 @@ import { briefly } from '../common/briefly.js';
 import { Clock } from '../common/clock.js';
 import { LOGGER } from '../common/tokens.js';
 import { LiveService } from '../live/index.js';
-import { judgementOf, MarkChange } from '../marking/index.js';
-import { CheckPool, figuresOfMark, Submission, SubmissionsService } from '../submissions/index.js';
+import { Judgements, MarkChange } from '../marking/index.js';
+import { figuresOfMark, Submission, SubmissionsService } from '../submissions/index.js';
+import { CheckPool } from '../workers/index.js';
 import { lockWork, Work, WorksService } from '../works/index.js';
 
 /**
@@ -30,6 +31,7 @@ export class Moves implements OnApplicationBootstrap {
     private readonly works: WorksService,
     private readonly live: LiveService,
     private readonly checks: CheckPool,
+    private readonly judgements: Judgements,
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: Logger,
   ) {}
@@ -66,7 +68,12 @@ export class Moves implements OnApplicationBootstrap {
         { revisionId: movingTo, movingTo: null, movedFrom: locked.movedFrom ?? locked.revisionId },
       );
       if (!again || !newest) return;
-      const figures = figuresOfMark(again, next, await judgementOf(manager, newest.id), newest);
+      const figures = figuresOfMark(
+        again,
+        next,
+        await this.judgements.of(manager, { ...newest, revisionId: movingTo }, next),
+        newest,
+      );
       await manager.update(
         Submission,
         { id: newest.id },

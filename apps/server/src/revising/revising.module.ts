@@ -3,15 +3,27 @@ import { AccountsModule } from '../accounts/index.js';
 import { ActsModule } from '../acts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
 import { LiveModule } from '../live/index.js';
+import { MarkingModule } from '../marking/index.js';
 import { SheetsModule } from '../sheets/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
+import { WorkersModule } from '../workers/index.js';
 import { WorksModule } from '../works/index.js';
 import { Moves } from './moves.service.js';
 import { RevisingController } from './revising.controller.js';
 import { RevisingService } from './revising.service.js';
 
 @Module({
-  imports: [AccountsModule, ActsModule, AssignmentsModule, LiveModule, SheetsModule, SubmissionsModule, WorksModule],
+  imports: [
+    AccountsModule,
+    ActsModule,
+    AssignmentsModule,
+    LiveModule,
+    SheetsModule,
+    SubmissionsModule,
+    WorkersModule,
+    WorksModule,
+    MarkingModule,
+  ],
   controllers: [RevisingController],
   providers: [Moves, RevisingService],
 })

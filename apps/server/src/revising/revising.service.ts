@@ -21,7 +21,8 @@ import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { UpdateLog } from '../live/index.js';
 import { PublicationsService } from '../sheets/index.js';
-import { CheckPool, Submission, SubmissionsService } from '../submissions/index.js';
+import { Submission, SubmissionsService } from '../submissions/index.js';
+import { CheckPool } from '../workers/index.js';
 import { membersOf, Work, WorksService } from '../works/index.js';
 import { Moves } from './moves.service.js';
 

@@ -8,8 +8,8 @@ import type { Account } from '../accounts/index.js';
 import { DueTimes, Revisions } from '../assignments/index.js';
 import { notFound, Problem } from '../common/problem.js';
 import { UpdateLog } from '../live/index.js';
+import { CheckPool } from '../workers/index.js';
 import { WorksService } from '../works/index.js';
-import { CheckPool } from './check-pool.js';
 
 /** Looks a minute: one every two seconds, and some to spare. */
 const CEILING = { points: 40, duration: 60 } as const;

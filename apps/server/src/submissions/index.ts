@@ -1,5 +1,4 @@
 /** What other folders may use of this one. */
-export { CheckPool } from './check-pool.js';
 export { figuresOfMark } from './figures-of-mark.js';
 export { HandInService } from './hand-in.service.js';
 export { submissionRowOf } from './submission-rows.js';

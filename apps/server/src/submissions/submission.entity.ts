@@ -32,6 +32,8 @@ export class Submission {
   @Column({ type: 'boolean' }) late!: boolean;
   @Column({ name: 'returned_by', type: 'char', length: 36, nullable: true }) returnedBy!: string | null;
   @Column({ name: 'returned_at', type: 'datetime', precision: 3, nullable: true }) returnedAt!: Date | null;
+  /** the verdicts it was returned with, in the order of its propositions */
+  @Column({ name: 'returned_verdicts', type: 'json', nullable: true, select: false }) returnedVerdicts!: object | null;
   /** when a member first saw what was returned: until then the return can be taken back */
   @Column({ name: 'opened_at', type: 'datetime', precision: 3, nullable: true }) openedAt!: Date | null;
 

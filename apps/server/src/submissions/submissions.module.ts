@@ -3,18 +3,18 @@ import { AccountsModule } from '../accounts/index.js';
 import { ActsModule } from '../acts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
 import { LiveModule } from '../live/index.js';
+import { WorkersModule } from '../workers/index.js';
 import { WorksModule } from '../works/index.js';
 import { AnswerChecks } from './answer-checks.service.js';
-import { CheckPool } from './check-pool.js';
 import { HandInService } from './hand-in.service.js';
 import { SubmissionsController } from './submissions.controller.js';
 import { SubmissionsService } from './submissions.service.js';
 import { WorkPages } from './work-pages.service.js';
 
 @Module({
-  imports: [AccountsModule, ActsModule, AssignmentsModule, LiveModule, WorksModule],
+  imports: [AccountsModule, ActsModule, AssignmentsModule, LiveModule, WorkersModule, WorksModule],
   controllers: [SubmissionsController],
-  providers: [AnswerChecks, CheckPool, HandInService, SubmissionsService, WorkPages],
-  exports: [CheckPool, HandInService, SubmissionsService],
+  providers: [AnswerChecks, HandInService, SubmissionsService, WorkPages],
+  exports: [HandInService, SubmissionsService],
 })
 export class SubmissionsModule {}

@@ -125,7 +125,7 @@ export const matchText = (
 const firstCharacter = (form: string): string => String.fromCodePoint(form.codePointAt(0) ?? 0);
 
 /** How far a misspelling may be from a wording, by the wording's length in code points, spaces counted. */
-const slack = (normal: string): number => {
+export const slack = (normal: string): number => {
   const { length } = [...normal];
   return length < 5 ? 0 : length < 12 ? 1 : 2;
 };

@@ -241,23 +241,41 @@ const CRITERION = record({
 });
 
 const share = number({ least: 0, most: 1 });
-/** How marks come of what was judged; left out of a file, they are plain points. */
-const MARKS = record({
-  /** shares of what a map is marked out of, taken off for every started 24 hours after it was due */
-  late: orNull(record({ perDay: share, most: share })),
-  /** propositions judged sound (shaky ones half), as a share of `full`, give these points */
-  propositions: orNull(record({ points, full: number({ least: 1, most: 1000 }) })),
-  scale: record(
-    { as: oneOf(['points', 'percent', 'named', 'pass']) },
-    {
-      decimals: oneOfNumbers([0, 1, 2]),
-      thresholds: listOf(record({ name: words, from: share }), { most: 20 }),
-      passAt: share,
-    },
-  ),
-  /** what students see of a check while they work */
-  whileWorking: oneOf(['points', 'states', 'nothing']),
+const weight = number({ least: 0, most: 100 });
+const STRUCTURAL = record({
+  points,
+  /** the score that gives all the points */
+  full: number({ least: 1, most: 10_000 }),
+  proposition: weight,
+  level: weight,
+  crossLink: weight,
+  example: weight,
+  exampleKinds: listOf(id, { most: 60 }),
 });
+
+/** How marks come of what was judged; left out of a file, they are plain points. */
+const MARKS = record(
+  {
+    /** shares of what a map is marked out of, taken off for every started 24 hours after it was due */
+    late: orNull(record({ perDay: share, most: share })),
+    /** propositions judged sound (shaky ones half), as a share of `full`, give these points */
+    propositions: orNull(record({ points, full: number({ least: 1, most: 1000 }) })),
+    scale: record(
+      { as: oneOf(['points', 'percent', 'named', 'pass']) },
+      {
+        decimals: oneOfNumbers([0, 1, 2]),
+        thresholds: listOf(record({ name: words, from: share }), { most: 20 }),
+        passAt: share,
+      },
+    ),
+    /** what students see of a check while they work */
+    whileWorking: oneOf(['points', 'states', 'nothing']),
+  },
+  {
+    /** a score of propositions judged sound, levels, cross-links and examples, as a share of `full`, gives these points */
+    structural: orNull(STRUCTURAL),
+  },
+);
 
 /** What a teacher may leave out of what students draw with. */
 export const DRAWING_TOOLS = ['arrange', 'looks', 'notes', 'pictures', 'regions'] as const;
@@ -304,6 +322,7 @@ export interface Term extends ValueOf<typeof TERM> {}
 export interface Requirement extends ValueOf<typeof REQUIREMENT> {}
 export type Level = Requirement['level'];
 export interface Criterion extends ValueOf<typeof CRITERION> {}
+export interface StructuralScoring extends ValueOf<typeof STRUCTURAL> {}
 export interface MarkRules extends ValueOf<typeof MARKS> {}
 export interface Assignment extends Omit<ValueOf<typeof ASSIGNMENT>, 'starter' | 'reference'> {
   starter: TopicMap | null;

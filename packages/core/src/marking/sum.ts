@@ -1,5 +1,6 @@
 import type { Assignment, MarkRules } from '../map/types.js';
 import type { Report, Result } from '../requirements/types.js';
+import type { VerdictCounts } from './verdicts.js';
 
 /** What a teacher gave: points in place of a result's, a level of each criterion, verdicts on propositions counted. */
 export interface Judgement {
@@ -8,7 +9,9 @@ export interface Judgement {
   /** by criterion: the position of its level */
   levels: Readonly<Record<string, number>>;
   /** propositions with a verdict, each key once */
-  verdicts?: { sound: number; shaky: number; toJudge: number };
+  verdicts?: VerdictCounts;
+  /** the score of its structure, where the assignment asks for one */
+  structural?: number;
 }
 
 /** When a map was handed in and when it was due, with this student's extension. */
@@ -23,6 +26,10 @@ export interface MarkSum {
   earned: number;
   /** of it, what `extra` requirements give */
   extra: number;
+  /** of it, what propositions judged give */
+  ofPropositions: number;
+  /** of it, what the score of the structure gives */
+  ofStructure: number;
   outOf: number;
   /** taken off for being late */
   late: number;
@@ -51,6 +58,10 @@ export const isCounted = ({ status }: Pick<Result, 'status'>): boolean => status
 export const pointsOf = (result: Result, { points }: Pick<Judgement, 'points'>): number =>
   isCounted(result) ? (points[result.id] ?? result.points) : 0;
 
+/** Whether verdicts on propositions count towards the mark. */
+export const countsVerdicts = ({ propositions, structural }: Pick<MarkRules, 'propositions' | 'structural'>): boolean =>
+  Boolean(propositions ?? structural);
+
 const highest = (levels: readonly { points: number }[]): number => Math.max(0, ...levels.map(({ points }) => points));
 const total = (figures: readonly number[]): number => figures.reduce((sum, figure) => sum + figure, 0);
 
@@ -73,26 +84,31 @@ export function sumOf(
   const required = counted.filter(({ level }) => level !== 'extra');
   const levels = criteria.map((criterion) => criterion.levels[judgement.levels[criterion.id] ?? -1]);
   const { sound = 0, shaky = 0, toJudge = 0 } = judgement.verdicts ?? {};
-  const { propositions } = marks;
+  const { propositions, structural } = marks;
   const ofPropositions = propositions ? propositions.points * Math.min(1, (sound + shaky / 2) / propositions.full) : 0;
+  const ofStructure = structural ? structural.points * Math.min(1, (judgement.structural ?? 0) / structural.full) : 0;
   const earned =
     extra +
     total(required.map((one) => pointsOf(one, judgement))) +
     total(levels.map((level) => level?.points ?? 0)) +
-    ofPropositions;
+    ofPropositions +
+    ofStructure;
   const outOf =
     total(required.map((one) => one.outOf)) +
     total(criteria.map((criterion) => highest(criterion.levels))) +
-    (propositions?.points ?? 0);
+    (propositions?.points ?? 0) +
+    (structural?.points ?? 0);
   const late = Math.min(Math.max(0, earned), outOf * lateShare(marks, timing));
   return {
     earned,
     extra,
+    ofPropositions,
+    ofStructure,
     outOf,
     late,
     sum: earned - late,
     notJudged: criteria.filter((_, i) => !levels[i]).map(({ id }) => id),
     toJudge: results.filter(({ id, status }) => status === 'judge' && !(id in judgement.points)).map(({ id }) => id),
-    propositionsToJudge: propositions ? toJudge : 0,
+    propositionsToJudge: countsVerdicts({ propositions, structural }) ? toJudge : 0,
   };
 }

@@ -2,6 +2,8 @@ import type { Assignment, TopicMap } from '../map/types.js';
 import { compositeOf } from './composite.js';
 import type { Composite } from './composite.js';
 import type { Concept } from './concepts.js';
+import { outcomesOf } from './outcomes.js';
+import type { OutcomePoint } from './outcomes.js';
 import { likenessOf } from './likeness.js';
 import type { Likeness } from './likeness.js';
 import { propositionsOf } from './propositions.js';
@@ -22,11 +24,41 @@ export interface Together {
   likeness: Likeness[];
 }
 
+/** What a class's maps say together, and what each of them holds of it. */
+export interface ClassReading {
+  together: Together;
+  outcomes: OutcomePoint[];
+  /** by map: the links that say each of its propositions, by key */
+  held: Held[];
+}
+
+/** Of one map: by a proposition's key, the ids of the links that say it, in file order. */
+export type Held = Record<string, string[]>;
+
 /** @param maps mended, sorted snapshots, all read with the assignment's legend and terms */
-export function togetherOf(maps: readonly TopicMap[], assignment: Assignment): Together {
+export const togetherOf = (maps: readonly TopicMap[], assignment: Assignment): Together =>
+  readClass(maps, assignment).together;
+
+/** @param maps as for `togetherOf` */
+export function readClass(maps: readonly TopicMap[], assignment: Assignment): ClassReading {
   const reader = new Reader(assignment);
   const readings = maps.map((map) => reader.read(map));
   const labelOf = labels(readings, reader);
+  return {
+    together: layTogether(readings, reader, labelOf),
+    outcomes: outcomesOf(readings, labelOf),
+    held: readings.map(heldOf),
+  };
+}
+
+/** What one map holds, by key. */
+export const readHeld = (map: TopicMap, assignment: Assignment): Held => heldOf(new Reader(assignment).read(map));
+
+const heldOf = ({ propositions }: Reading): Held =>
+  Object.fromEntries([...propositions].map(([key, { links }]) => [key, links.map(({ id }) => id)]));
+
+function layTogether(readings: readonly Reading[], reader: Reader, labelOf: (concept: Concept) => string): Together {
+  const { assignment } = reader;
   const propositions = propositionsOf(readings, labelOf);
   const composite = compositeOf(readings, propositions, labelOf, assignment);
   return {

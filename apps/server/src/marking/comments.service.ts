@@ -1,0 +1,117 @@
+import { randomUUID } from 'node:crypto';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { spotOf } from '@ichnograph/contract';
+import type { CommentRow, NewComment } from '@ichnograph/contract';
+import { DataSource, IsNull } from 'typeorm';
+import type { Account } from '../accounts/index.js';
+import { Acts } from '../acts/index.js';
+import type { Named } from '../acts/index.js';
+import { Clock } from '../common/clock.js';
+import { notFound, refused } from '../common/problem.js';
+import { SubmissionsService } from '../submissions/index.js';
+import { WorksService } from '../works/index.js';
+import { Comment } from './comment.entity.js';
+import { CommentAnswer } from './comment-answer.entity.js';
+import { commentsOf, rowsOf } from './comments.js';
+import { Markable } from './markable.service.js';
+
+/** What is said on a map that was handed in, and what is answered. */
+@Injectable()
+export class Comments {
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly submissions: SubmissionsService,
+    private readonly markable: Markable,
+    private readonly works: WorksService,
+    private readonly acts: Acts,
+    private readonly clock: Clock,
+  ) {}
+
+  /** A submission's comments: to those who mark always, to its members once it is returned. */
+  async comments(submissionId: string, { id: accountId }: Account): Promise<CommentRow[]> {
+    const { submission, isMember, isStaff } = await this.submissions.seen(submissionId, accountId);
+    if (isMember && submission.returnedAt) await this.submissions.markRead(submissionId);
+    return isStaff || submission.returnedAt ? commentsOf(this.data.manager, submissionId) : [];
+  }
+
+  async addComment(submissionId: string, { anchor, target, text }: NewComment, by: Named): Promise<string> {
+    const { submission } = await this.markable.mine(submissionId, by.accountId);
+    const map = await this.submissions.mapOf(submissionId);
+    const named =
+      anchor === 'result'
+        ? (await this.submissions.reportOf(submissionId)).results
+        : anchor === 'map' || anchor === 'spot'
+          ? []
+          : map[anchor === 'topic' ? 'topics' : 'links'];
+    const there =
+      anchor === 'map'
+        ? target === undefined
+        : anchor === 'spot'
+          ? spotOf(target) !== null
+          : named.some(({ id }) => id === target);
+    if (!there) throw refused(`The map has no such ${anchor}.`, [{ path: '$.target', reason: 'is not on the map' }]);
+    const id = await this.acts.once(by, 'comment', async (manager) => {
+      const comment = { id: randomUUID(), submissionId, anchor, target: target ?? null, text };
+      await this.markable.moveOn(manager, submission, 'being marked');
+      await manager.insert(Comment, { ...comment, authorId: by.accountId, at: this.clock.now(), removedAt: null });
+      return comment.id;
+    });
+    await this.works.stateChanged(submission.workId);
+    return id;
+  }
+
+  async changeComment(id: string, text: string, account: Account): Promise<void> {
+    const { submission } = await this.ownComment(id, account);
+    await this.data.transaction(async (manager) => {
+      await this.markable.moveOn(manager, submission, 'being marked');
+      await manager.update(Comment, { id }, { text });
+    });
+    await this.works.stateChanged(submission.workId);
+  }
+
+  /** Deletes a comment, so that it can be brought back. A map without a comment is not being marked any more. */
+  async removeComment(id: string, account: Account): Promise<void> {
+    const { submission } = await this.ownComment(id, account);
+    await this.data.transaction(async (manager) => {
+      await this.markable.moveOn(manager, submission, 'being marked');
+      await manager.update(Comment, { id }, { removedAt: this.clock.now() });
+      if (!(await manager.existsBy(Comment, { submissionId: submission.id, removedAt: IsNull() })))
+        await this.markable.moveOn(manager, submission, 'handed in');
+    });
+    await this.works.stateChanged(submission.workId);
+  }
+
+  async restoreComment(id: string, account: Account): Promise<void> {
+    const { submission } = await this.ownComment(id, account);
+    await this.data.transaction(async (manager) => {
+      await this.markable.moveOn(manager, submission, 'being marked');
+      await manager.update(Comment, { id }, { removedAt: null });
+    });
+    await this.works.stateChanged(submission.workId);
+  }
+
+  async comment(id: string, account: Account): Promise<CommentRow> {
+    const { comment } = await this.ownComment(id, account);
+    return (await rowsOf(this.data.manager, [comment]))[0]!;
+  }
+
+  /** Answers a comment: its readers once the map is returned, those who mark always. */
+  async answer(commentId: string, text: string, named: Named): Promise<void> {
+    const comment = await this.data.getRepository(Comment).findOneBy({ id: commentId, removedAt: IsNull() });
+    if (!comment) throw notFound('comment');
+    const { submission, isStaff } = await this.submissions.seen(comment.submissionId, named.accountId);
+    if (!isStaff && !submission.returnedAt) throw notFound('comment');
+    await this.acts.once(named, 'answer', async (manager) => {
+      const id = randomUUID();
+      await manager.insert(CommentAnswer, { id, commentId, text, authorId: named.accountId, at: this.clock.now() });
+      return id;
+    });
+  }
+
+  private async ownComment(id: string, account: Account) {
+    const comment = await this.data.getRepository(Comment).findOneBy({ id, authorId: account.id });
+    if (!comment) throw notFound('comment');
+    return { comment, ...(await this.markable.mine(comment.submissionId, account.id)) };
+  }
+}

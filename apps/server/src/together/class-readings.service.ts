@@ -1,0 +1,109 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { openStoredMap } from '@ichnograph/core';
+import type { Assignment, ClassReading, Held, TopicMap } from '@ichnograph/core';
+import { DataSource, In } from 'typeorm';
+import { Publication, Revisions } from '../assignments/index.js';
+import { Submission } from '../submissions/index.js';
+import { WorkerPool } from '../workers/index.js';
+
+/** Milliseconds that one class, or one map, may take to be read. */
+const PATIENCE = 120_000;
+const CLASSES_KEPT = 8;
+const MAPS_KEPT = 2000;
+
+/** The newest maps of a publication, read together; what stands at a position belongs to the submission there. */
+export interface ReadClass {
+  assignment: Assignment;
+  submissions: readonly Submission[];
+  reading: ClassReading;
+}
+
+/**
+ * What the maps of a class say, read by the workers. A map that was handed in never changes, so what was read of it is kept
+ * for a while, by the revision it was read with.
+ */
+@Injectable()
+export class ClassReadings {
+  private readonly classes = new Map<string, { of: string; read: Promise<ReadClass> }>();
+  private readonly maps = new Map<string, Promise<Held>>();
+
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly revisions: Revisions,
+    private readonly workers: WorkerPool,
+  ) {}
+
+  /** Every newest map of a publication, read with its newest revision. */
+  async of({ id, revisionId }: Pick<Publication, 'id' | 'revisionId'>): Promise<ReadClass> {
+    const submissions = await this.newest(id);
+    const stamp = [revisionId, ...submissions.map((one) => one.id)].join(' ');
+    const known = this.classes.get(id);
+    if (known?.of === stamp) return known.read;
+    const read = this.read(submissions, revisionId);
+    keep(this.classes, id, { of: stamp, read }, CLASSES_KEPT);
+    read.catch(() => this.classes.delete(id));
+    return read;
+  }
+
+  /** What one map that was handed in holds, read with its own revision. */
+  heldBy({ id, revisionId }: Pick<Submission, 'id' | 'revisionId'>): Promise<Held> {
+    const key = `${id} ${revisionId}`;
+    const known = this.maps.get(key);
+    if (known) return known;
+    const held = this.readOne(id, revisionId);
+    keep(this.maps, key, held, MAPS_KEPT);
+    held.catch(() => this.maps.delete(key));
+    return held;
+  }
+
+  /** The newest thing handed in of each work, in the order the works were begun. */
+  newest(publicationId: string): Promise<Submission[]> {
+    return this.data
+      .getRepository(Submission)
+      .createQueryBuilder('s')
+      .innerJoinAndSelect('s.work', 'w')
+      .innerJoinAndSelect('w.members', 'm')
+      .innerJoinAndSelect('m.account', 'a')
+      .where('w.publication_id = :publicationId', { publicationId })
+      .andWhere((query) => {
+        const later = query.subQuery().select('1').from(Submission, 'l').where('l.work_id = s.work_id');
+        return `NOT EXISTS ${later.andWhere('l.number > s.number').getQuery()}`;
+      })
+      .orderBy('w.begun_at')
+      .addOrderBy('w.id')
+      .getMany();
+  }
+
+  /** The maps of these submissions, in their order. */
+  async mapsOf(submissions: readonly Pick<Submission, 'id'>[]): Promise<TopicMap[]> {
+    const ids = submissions.map(({ id }) => id);
+    const rows = await this.data
+      .getRepository(Submission)
+      .find({ where: { id: In(ids) }, select: { id: true, map: true } });
+    const byId = new Map(rows.map(({ id, map }) => [id, map]));
+    return ids.map((id) => openStoredMap(byId.get(id)!));
+  }
+
+  private async read(submissions: Submission[], revisionId: string): Promise<ReadClass> {
+    const [assignment, maps] = await Promise.all([this.revisions.bodyOf(revisionId), this.mapsOf(submissions)]);
+    const reading = await this.workers.run('together', { maps, assignment }, PATIENCE);
+    submissions.forEach((one, i) => {
+      if (one.revisionId === revisionId)
+        keep(this.maps, `${one.id} ${revisionId}`, Promise.resolve(reading.held[i]!), MAPS_KEPT);
+    });
+    return { assignment, submissions, reading };
+  }
+
+  private async readOne(id: string, revisionId: string): Promise<Held> {
+    const [assignment, [map]] = await Promise.all([this.revisions.bodyOf(revisionId), this.mapsOf([{ id }])]);
+    return this.workers.run('held', { map: map!, assignment }, PATIENCE);
+  }
+}
+
+/** The oldest go first. */
+function keep<V>(memory: Map<string, V>, key: string, value: V, most: number): void {
+  memory.delete(key);
+  memory.set(key, value);
+  if (memory.size > most) memory.delete(memory.keys().next().value!);
+}

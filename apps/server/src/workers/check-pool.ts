@@ -1,0 +1,29 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
+import type { Logger } from 'pino';
+import { refused } from '../common/problem.js';
+import { LOGGER } from '../common/tokens.js';
+import { TookTooLong, WorkerPool } from './worker-pool.js';
+
+/** Milliseconds one check may take. */
+const PATIENCE = 20_000;
+
+/** Checks maps beside the requests of other people. */
+@Injectable()
+export class CheckPool {
+  constructor(
+    private readonly workers: WorkerPool,
+    @Inject(LOGGER) private readonly logger: Logger,
+  ) {}
+
+  async check(map: TopicMap, assignment: Assignment, context: CheckContext): Promise<Report> {
+    try {
+      const { report, faults } = await this.workers.run('check', { map, assignment, context }, PATIENCE);
+      for (const fault of faults) this.logger.error({ fault }, 'a requirement could not be checked');
+      return report;
+    } catch (error) {
+      if (!(error instanceof TookTooLong)) throw error;
+      throw refused('This map takes too long to check, so it was not handed in. It is saved; tell your teacher.');
+    }
+  }
+}
