@@ -10,6 +10,7 @@ import { Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import type { Problem } from '../common/problem.js';
+import { inTransaction } from '../common/transaction.js';
 import { SubmissionsService } from '../submissions/index.js';
 import { WorksService } from '../works/index.js';
 import { Judgements } from './judgements.service.js';
@@ -56,7 +57,7 @@ export class JudgingService {
     ]);
     insistOnScale(wanted, report, assignment);
     const { kind, subject, value, reason = '', seen } = wanted;
-    await this.data.transaction(async (manager) => {
+    await inTransaction(this.data, async (manager) => {
       await this.markable.moveOn(manager, submission, 'being marked');
       const key = { submissionId, kind, subject };
       const before = await manager.findOneBy(JudgementEntry, key);

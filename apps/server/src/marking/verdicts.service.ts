@@ -18,6 +18,7 @@ import { Publication, Revisions } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
+import { inTransaction } from '../common/transaction.js';
 import { Submission, SubmissionsService } from '../submissions/index.js';
 import { ClassReadings } from '../together/index.js';
 import { membersOf, WorksService } from '../works/index.js';
@@ -105,7 +106,8 @@ export class Verdicts {
     const { assignmentId } = publication;
     const holding = await this.holding(assignmentId, wanted.keys);
     const touched = new Set<string>();
-    await this.data.transaction(async (manager) => {
+    await inTransaction(this.data, async (manager) => {
+      touched.clear();
       for (const key of wanted.keys) {
         const id = { assignmentId, saidHash: hashOf(key) };
         const before = await manager.findOne(ClassVerdict, { where: id, lock: { mode: 'pessimistic_write' } });
@@ -135,7 +137,7 @@ export class Verdicts {
     const { submission } = await this.markable.mine(submissionId, accountId);
     const held = await this.readings.heldBy(submission);
     if (!wanted.keys.every((key) => held[key])) throw notFound('sentence on this map');
-    await this.data.transaction(async (manager) => {
+    await inTransaction(this.data, async (manager) => {
       await this.markable.moveOn(manager, submission, 'being marked');
       const standing = await this.judgements.verdictsOn(manager, submission.workId, wanted.keys);
       for (const key of wanted.keys) {
