@@ -7,6 +7,7 @@ import { AccountsModule } from './accounts/index.js';
 import { ActsModule } from './acts/index.js';
 import { AssignmentsModule } from './assignments/index.js';
 import { BeginningsModule } from './beginnings/index.js';
+import { ClassInsightModule } from './class-insight/index.js';
 import { ClassesModule } from './classes/index.js';
 import { Clock } from './common/clock.js';
 import { ProblemFilter } from './common/problem.filter.js';
@@ -72,6 +73,7 @@ export class AppModule {
         VersionsModule,
         OwnMapsModule,
         MarkingModule,
+        ClassInsightModule,
         RevisingModule,
         PersonsModule,
         TodayModule,

@@ -1,6 +1,7 @@
 export * from './acts.js';
 export * from './accounts.js';
 export * from './assignments.js';
+export * from './class-insight.js';
 export * from './classes.js';
 export * from './files.js';
 export * from './live.js';

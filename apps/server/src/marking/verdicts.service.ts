@@ -11,7 +11,7 @@ import type {
   VerdictGiven,
   VerdictRow,
 } from '@ichnograph/contract';
-import { DataSource, In, Not } from 'typeorm';
+import { DataSource, In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { AccountsService } from '../accounts/index.js';
 import { Publication, Revisions } from '../assignments/index.js';
@@ -181,7 +181,7 @@ export class Verdicts {
   /** What a return carries: the verdicts as they then are, their remarks as comments that can be answered. */
   async freeze(manager: EntityManager, submission: Submission): Promise<void> {
     const propositions = (await this.standing(manager, submission)).filter(({ judged }) => judged);
-    await manager.update(Submission, { id: submission.id }, { returnedVerdicts: propositions as object });
+    await manager.update(Submission, { id: submission.id }, { returnedVerdicts: propositions });
     const comments = propositions
       .filter(({ judged }) => judged!.remark.trim() !== '')
       .map(({ links, judged }) => ({

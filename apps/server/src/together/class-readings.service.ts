@@ -46,6 +46,11 @@ export class ClassReadings {
     return read;
   }
 
+  /** Any maps read together with one revision; nothing of it is kept. */
+  async some(submissions: readonly Submission[], revisionId: string): Promise<ReadClass> {
+    return this.read(submissions, revisionId);
+  }
+
   /** What one map that was handed in holds, read with its own revision. */
   heldBy({ id, revisionId }: Pick<Submission, 'id' | 'revisionId'>): Promise<Held> {
     const key = `${id} ${revisionId}`;
@@ -85,7 +90,7 @@ export class ClassReadings {
     return ids.map((id) => openStoredMap(byId.get(id)!));
   }
 
-  private async read(submissions: Submission[], revisionId: string): Promise<ReadClass> {
+  private async read(submissions: readonly Submission[], revisionId: string): Promise<ReadClass> {
     const [assignment, maps] = await Promise.all([this.revisions.bodyOf(revisionId), this.mapsOf(submissions)]);
     const reading = await this.workers.run('together', { maps, assignment }, PATIENCE);
     submissions.forEach((one, i) => {

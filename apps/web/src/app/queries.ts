@@ -4,15 +4,19 @@ import type {
   AccountRow,
   AssignmentDetail,
   AssignmentRow,
+  ClassInsight,
   ClassName,
+  ClassPropositions,
   ClassRow,
   CommentRow,
   DemoPerson,
   FileRow,
+  Growth,
   Groups,
   JudgementRow,
   KeptOfPerson,
   KnownNames,
+  MapProposition,
   MarkChangeRow,
   Me,
   NewStudent,
@@ -109,6 +113,17 @@ export const useJudgements = (submissionId: string | null) =>
   useQuery(read<JudgementRow[]>(`submissions/${submissionId}/judgements`, submissionId !== null));
 export const useTrail = (submissionId: string | null) =>
   useQuery(read<MarkChangeRow[]>(`submissions/${submissionId}/trail`, submissionId !== null));
+
+export const useMapPropositions = (submissionId: string | null) =>
+  useQuery(read<MapProposition[]>(`submissions/${submissionId}/verdicts`, submissionId !== null));
+/** All that the maps of a class say, each once. */
+export const useClassPropositions = (publicationId: string) =>
+  useQuery(read<ClassPropositions>(`publications/${publicationId}/propositions`));
+
+/** What the maps of a class come to, side by side and laid into one. */
+export const useClassInsight = (publicationId: string) =>
+  useQuery({ ...read<ClassInsight>(`publications/${publicationId}/insight`), staleTime: 30_000 });
+export const useGrowth = (publicationId: string) => useQuery(read<Growth[]>(`publications/${publicationId}/growth`));
 
 /** The signed-in person. The shell shows nothing of the pages that use this until there is one. */
 export function useMe(): Me {

@@ -81,6 +81,10 @@ export const router = createBrowserRouter([
         path: 'piles/:id/:workId/:submissionId?',
         lazy: async () => ({ Component: (await import('../marking/marking-page')).MarkingPage }),
       },
+      {
+        path: 'class/:id/:view?',
+        lazy: async () => ({ Component: (await import('../together/class-page')).ClassPage }),
+      },
       { path: '*', element: <NotThere /> },
     ],
   },

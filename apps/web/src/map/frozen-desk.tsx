@@ -20,6 +20,9 @@ import { RailSum, ResultsRail } from './results-rail';
 import { SentencesView } from './sentences-view';
 
 const VIEWS = ['Map', 'Sentences'] as const;
+const LISTS = ['Results', 'Sentences'] as const;
+
+const NOTHING = { requirement: null, ids: [] };
 
 /** What stands around a frozen map may know of it. */
 export interface FrozenView {
@@ -47,6 +50,10 @@ interface Props {
   above: (view: FrozenView) => ReactNode;
   /** drawn over the map, in its own units */
   drawnOver?: ReactNode;
+  /** the map's sentences, to be read and judged beside it; left out, there are results only */
+  /** what is chosen at first */
+  start?: { requirement: string | null; ids: readonly string[] };
+  sentences?: (view: FrozenView) => ReactNode;
   /** what stands under the results */
   below?: (view: FrozenView) => ReactNode;
   ownPoints?: Readonly<Record<string, number>>;
@@ -75,6 +82,8 @@ function AtTheDesk({
   results,
   above,
   drawnOver,
+  start = NOTHING,
+  sentences,
   below,
   ownPoints,
   resultAction,
@@ -83,13 +92,14 @@ function AtTheDesk({
 }: Props) {
   const frozen = useFrozen(detail);
   const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
-  const [selection, choose] = useState<readonly string[]>([]);
+  const [beside, setBeside] = useState<(typeof LISTS)[number]>('Results');
+  const [selection, choose] = useState<readonly string[]>(start.ids);
   const [spot, setSpot] = useState<string | null>(null);
   const setSelection = (ids: readonly string[]): void => {
     setSpot(null);
     choose(ids);
   };
-  const [requirement, setRequirement] = useState<string | null>(null);
+  const [requirement, setRequirement] = useState<string | null>(start.requirement);
   const [comment, chooseComment] = useState<string | null>(null);
   const show = useGo(frozen, comments.length, setSelection);
   const go = (ids: readonly string[]): void => {
@@ -136,8 +146,19 @@ function AtTheDesk({
           content: (
             <div className="pb-4">
               {above(around)}
-              <ResultsList {...list} />
-              {below?.(around)}
+              {sentences && (
+                <div className="flex px-3.5 pt-2">
+                  <Segments label="Beside the map" options={LISTS} value={beside} onChange={setBeside} />
+                </div>
+              )}
+              {sentences && beside === 'Sentences' ? (
+                sentences(around)
+              ) : (
+                <>
+                  <ResultsList {...list} />
+                  {below?.(around)}
+                </>
+              )}
             </div>
           ),
           rail: (open) => (

@@ -23,3 +23,4 @@ export { SentencesView } from './sentences-view';
 export { flagSteps, nextStep } from './flag-walk';
 export { useEvidence } from './use-evidence';
 export { FREE, useShow } from './view';
+export { startTidying } from './tidier';

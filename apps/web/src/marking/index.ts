@@ -2,4 +2,5 @@
 export { Criteria } from './criteria';
 export { judgedOf, markOf } from './judgement';
 export type { Judged } from './judgement';
+export { JudgedSentences } from './sentences-to-judge';
 export { MarkHead } from './mark-head';

@@ -1,20 +1,28 @@
 import type { Assignment } from '@ichnograph/core';
-import type { MarkSum, ShownMark } from '@ichnograph/core';
+import type { Report } from '@ichnograph/core';
 import { figure } from '../app/figures';
+import type { Judged, Mark } from './judgement';
+import { MarkLines } from './mark-lines';
 import { markWords } from '../ui/mark-words';
 
 /** The mark as it will be returned, and what is still missing from it. */
 export function MarkHead({
-  mark: { sum, shown },
+  mark: { sum, shown, structure },
+  report,
   assignment,
+  judged,
   asReturned = false,
+  onShow,
 }: {
-  mark: { sum: MarkSum; shown: ShownMark };
+  mark: Mark;
+  report: Report;
   assignment: Assignment;
+  judged: Judged;
   asReturned?: boolean;
+  onShow?: (ids: readonly string[]) => void;
 }) {
-  const { earned, extra, outOf, late, notJudged, toJudge } = sum;
-  const left = notJudged.length + toJudge.length;
+  const { earned, extra, outOf, late, notJudged, toJudge, propositionsToJudge } = sum;
+  const left = notJudged.length + toJudge.length + propositionsToJudge;
   const names = notJudged.flatMap((id) => assignment.criteria.find((one) => one.id === id)?.name ?? []);
   return (
     <div className="border-b border-rule px-3.5 pb-3" data-testid="mark">
@@ -35,10 +43,15 @@ export function MarkHead({
       )}
       {!asReturned && left > 0 && (
         <p className="words text-sm text-indigo">
-          Still to judge: {[...names, ...(toJudge.length > 0 ? [`${toJudge.length} results`] : [])].join(', ')}. Until
-          then {left === 1 ? 'it counts' : 'they count'} nothing.
+          Still to judge:{' '}
+          {[...names, ...counted(toJudge.length, 'result'), ...counted(propositionsToJudge, 'sentence')].join(', ')}.
+          Until then {left === 1 ? 'it counts' : 'they count'} nothing.
         </p>
       )}
+      <MarkLines {...{ report, assignment, judged, sum, structure, onShow }} />
     </div>
   );
 }
+
+const counted = (count: number, what: string): string[] =>
+  count === 0 ? [] : count === 1 ? [`one ${what}`] : [`${count} ${what}s`];

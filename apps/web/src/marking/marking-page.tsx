@@ -1,13 +1,22 @@
-import type { CommentRow, JudgementKind, JudgementRow, Pile, SubmissionDetail } from '@ichnograph/contract';
+import { matchTerms } from '@ichnograph/core';
+import type { Assignment, TopicMap } from '@ichnograph/core';
+import type {
+  CommentRow,
+  JudgementKind,
+  JudgementRow,
+  MapProposition,
+  Pile,
+  SubmissionDetail,
+} from '@ichnograph/contract';
 import { MessageSquarePlus } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../app/api';
 import { showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
 import { timeWords } from '../app/figures';
 import { useTitle } from '../app/page';
-import { useComments, useJudgements, usePile, useSubmission, useTimeZone } from '../app/queries';
+import { useComments, useJudgements, useMapPropositions, usePile, useSubmission, useTimeZone } from '../app/queries';
 import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
 import { FrozenDesk, useFrozen } from '../map';
@@ -18,6 +27,7 @@ import { Criteria } from './criteria';
 import { judgedOf, markOf } from './judgement';
 import { MarkHead } from './mark-head';
 import { OwnPoints } from './own-points';
+import { SentencesToJudge } from './sentences-to-judge';
 import { Trail } from './trail';
 import { BringBack, OwnComment, WriteComment } from './comments';
 import { PileList, PileRail } from './pile-list';
@@ -31,11 +41,13 @@ export function MarkingPage() {
   const submission = useSubmission(wanted);
   const comments = useComments(wanted);
   const judgements = useJudgements(wanted);
+  const propositions = useMapPropositions(wanted);
   if (pile.data === undefined) return <Waiting of={pile} what="Opening the map …" />;
   if (wanted === null) return <Failed error={new Error('nothing was handed in')} />;
   if (submission.data === undefined) return <Waiting of={submission} what="Opening the map …" />;
   if (comments.data === undefined) return <Waiting of={comments} what="Opening the comments …" />;
   if (judgements.data === undefined) return <Waiting of={judgements} what="Opening the marks …" />;
+  if (propositions.data === undefined) return <Waiting of={propositions} what="Reading the sentences …" />;
   return (
     <Marking
       key={submission.data.id}
@@ -43,6 +55,7 @@ export function MarkingPage() {
       detail={submission.data}
       comments={comments.data}
       judgements={judgements.data}
+      propositions={propositions.data}
       workId={workId!}
     />
   );
@@ -53,10 +66,11 @@ interface Props {
   detail: SubmissionDetail;
   comments: CommentRow[];
   judgements: JudgementRow[];
+  propositions: MapProposition[];
   workId: string;
 }
 
-function Marking({ pile, detail, comments, judgements, workId }: Props) {
+function Marking({ pile, detail, comments, judgements, propositions, workId }: Props) {
   const names = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
   const given = detail.members.map(({ givenName }) => givenName).join(' and ');
   useTitle(`Marking ${names}`);
@@ -74,7 +88,9 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
   };
   const { map, assignment } = useFrozen(detail);
   const changes = useChanges(detail, map, assignment);
-  const judged = useMemo(() => judgedOf(judgements), [judgements]);
+  const [asked] = useSearchParams();
+  const start = startOf(asked, propositions, map, assignment);
+  const judged = useMemo(() => judgedOf(judgements, propositions), [judgements, propositions]);
   const judge = (kind: JudgementKind, subject: string, value: number | null, reason = ''): Promise<boolean> =>
     act(() => api.put(`submissions/${detail.id}/judgements`, { kind, subject, value, reason }), 'The mark is kept.');
   const post = (what: string, said: string): Promise<boolean> =>
@@ -84,6 +100,7 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
     'Alt+PageDown': () => goOn(1),
     'Alt+PageUp': () => goOn(-1),
     'Alt+J': () => inResults(toJudge),
+    'Alt+S': () => inResults(toJudgeSentence),
     'Alt+M': () => inResults(() => document.querySelector<HTMLElement>('[data-write-comment]')),
     ...(mayMark && {
       'Alt+Enter': () =>
@@ -145,7 +162,10 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
         <>
           <MarkHead
             mark={markOf(detail, view.frozen.report, view.frozen.assignment, judged)}
+            report={view.frozen.report}
             assignment={view.frozen.assignment}
+            judged={judged}
+            onShow={view.go}
             asReturned={detail.returnedAt !== null}
           />
           <Trouble>{trouble}</Trouble>
@@ -161,6 +181,10 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
           {changes && <ChangesList changes={changes} view={view} />}
           {mayMark && <WriteComment submissionId={detail.id} view={view} act={act} />}
         </>
+      )}
+      start={start}
+      sentences={(view) => (
+        <SentencesToJudge detail={detail} all={propositions} view={view} mayMark={mayMark} act={act} />
       )}
       ownPoints={judged.judgement.points}
       {...(mayMark && {
@@ -203,6 +227,20 @@ function Marking({ pile, detail, comments, judgements, workId }: Props) {
   );
 }
 
+/** What an address asks to be shown first: a requirement, a sentence by its key, or a term. */
+function startOf(
+  asked: URLSearchParams,
+  propositions: readonly MapProposition[],
+  { topics }: TopicMap,
+  { terms, language }: Assignment,
+): { requirement: string | null; ids: readonly string[] } {
+  const [says, term] = [asked.get('says'), asked.get('term')];
+  const at = term === null ? -1 : terms.findIndex(({ text }) => text === term);
+  const placed = at < 0 ? null : matchTerms(terms, topics, language)[at];
+  const said = propositions.find(({ key }) => key === says)?.links ?? [];
+  return { requirement: asked.get('requirement'), ids: [...said, ...(placed ? [placed.topic.id] : [])] };
+}
+
 /** What was handed in before, each with the comments it had. */
 function Earlier({ detail, pile, zone }: { detail: SubmissionDetail; pile: Pile; zone: string }) {
   if (detail.submissions.length < 2) return null;
@@ -242,12 +280,18 @@ function stateSentence(
     : `${handedIn} You are marking it; ${given} can look at it and change nothing.`;
 }
 
+/** Frames of the screen within which what was unfolded, or turned to, is there. */
+const FRAMES = 30;
+
 /** Puts the focus on something in the results, which are unfolded where they are a rail. */
 function inResults(find: () => HTMLElement | null | undefined): void {
-  const there = find();
-  if (there) return there.focus();
-  document.querySelector<HTMLElement>('[data-unfold=Results]')?.click();
-  requestAnimationFrame(() => find()?.focus());
+  if (!find()) document.querySelector<HTMLElement>('[data-unfold=Results]')?.click();
+  const look = (left: number): void => {
+    const there = find();
+    if (there) there.focus();
+    else if (left > 0) requestAnimationFrame(() => look(left - 1));
+  };
+  look(FRAMES);
 }
 
 /** The first criterion without a level, else the first. */
@@ -255,6 +299,15 @@ function toJudge(): HTMLElement | null | undefined {
   const open =
     document.querySelector('[data-criterion][data-judged=false]') ?? document.querySelector('[data-criterion]');
   return open?.querySelector<HTMLElement>('[role=radio][tabindex="0"]');
+}
+
+/** The first sentence without a verdict, once the sentences stand beside the map. */
+function toJudgeSentence(): HTMLElement | null | undefined {
+  const segment = [...document.querySelectorAll<HTMLElement>('[aria-label="Beside the map"] button')].at(-1);
+  if (segment?.getAttribute('aria-pressed') === 'false') segment.click();
+  const open = [...document.querySelectorAll('[aria-label=Sentences] [data-row]')];
+  const first = open.find((row) => !row.querySelector('[aria-pressed=true]')) ?? open[0];
+  return first?.querySelector<HTMLElement>('[data-verdict][tabindex="0"]');
 }
 
 /** Keys that act wherever one is on the page; plain Page Up and Page Down scroll what has the focus. */

@@ -77,6 +77,9 @@ function PileTable({ pile }: { pile: Pile }) {
       lead={lead}
       actions={
         <>
+          <Link className={buttonClass()} to={`/class/${pile.publicationId}`}>
+            The class together
+          </Link>
           <Link className={buttonClass()} to={`/assignments/${pile.assignmentId}`}>
             The assignment
           </Link>

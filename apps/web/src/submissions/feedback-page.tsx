@@ -1,16 +1,25 @@
 import { openStoredAssignment, openStoredMap } from '@ichnograph/core';
-import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
+import type { CommentRow, MapProposition, SubmissionDetail } from '@ichnograph/contract';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { alertAloud } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { showMoment } from '../app/dates';
 import { useTitle } from '../app/page';
-import { Criteria, judgedOf, MarkHead, markOf } from '../marking';
+import { Criteria, JudgedSentences, judgedOf, MarkHead, markOf } from '../marking';
 import type { Judged } from '../marking';
-import { refresh, useComments, useJudgements, useReference, useSubmission, useTimeZone } from '../app/queries';
+import {
+  refresh,
+  useComments,
+  useJudgements,
+  useMapPropositions,
+  useReference,
+  useSubmission,
+  useTimeZone,
+} from '../app/queries';
 import { Waiting } from '../app/waiting';
 import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead } from '../map';
+import type { FrozenView } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 
@@ -20,20 +29,33 @@ export function FeedbackPage() {
   const submission = useSubmission(id!);
   const comments = useComments(id!);
   const judgements = useJudgements(id!);
+  const propositions = useMapPropositions(id!);
   if (submission.data === undefined) return <Waiting of={submission} what="Opening the comments …" />;
   if (comments.data === undefined) return <Waiting of={comments} what="Opening the comments …" />;
   if (judgements.data === undefined) return <Waiting of={judgements} what="Opening the marks …" />;
+  if (propositions.data === undefined) return <Waiting of={propositions} what="Opening the marks …" />;
   return (
     <Feedback
       key={submission.data.id}
       detail={submission.data}
       comments={comments.data}
-      judged={judgedOf(judgements.data)}
+      judged={judgedOf(judgements.data, propositions.data)}
+      propositions={propositions.data}
     />
   );
 }
 
-function Feedback({ detail, comments, judged }: { detail: SubmissionDetail; comments: CommentRow[]; judged: Judged }) {
+function Feedback({
+  detail,
+  comments,
+  judged,
+  propositions,
+}: {
+  detail: SubmissionDetail;
+  comments: CommentRow[];
+  judged: Judged;
+  propositions: MapProposition[];
+}) {
   useTitle(`Comments on ${detail.title}`);
   const navigate = useNavigate();
   const zone = useTimeZone();
@@ -67,13 +89,16 @@ function Feedback({ detail, comments, judged }: { detail: SubmissionDetail; comm
         </>
       }
       results="Requirements"
-      above={({ frozen }) => (
+      above={({ frozen, go }) => (
         <>
           <Returned detail={detail} comments={comments.length} zone={zone} />
           {detail.returnedAt ? (
             <MarkHead
               mark={markOf(detail, frozen.report, frozen.assignment, judged)}
+              report={frozen.report}
               assignment={frozen.assignment}
+              judged={judged}
+              onShow={go}
               asReturned
             />
           ) : (
@@ -81,6 +106,9 @@ function Feedback({ detail, comments, judged }: { detail: SubmissionDetail; comm
           )}
         </>
       )}
+      {...(propositions.length > 0 && {
+        sentences: (view: FrozenView) => <JudgedSentences all={propositions} view={view} />,
+      })}
       ownPoints={judged.judgement.points}
       resultAction={(result) => {
         const given = judged.of('result', result.id);

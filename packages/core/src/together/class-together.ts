@@ -10,6 +10,9 @@ import { propositionsOf } from './propositions.js';
 import type { ClassProposition } from './propositions.js';
 import { Reader } from './reading.js';
 import type { Reading } from './reading.js';
+import { structureFiguresOf } from './structure-figures.js';
+import type { StructureFigures } from './structure-figures.js';
+import { MapIndex } from '../map-index/map-index.js';
 import { Spellings } from './spellings.js';
 import { strongestOf } from './strongest.js';
 import type { StrongTie } from './strongest.js';
@@ -28,6 +31,10 @@ export interface Together {
 export interface ClassReading {
   together: Together;
   outcomes: OutcomePoint[];
+  /** by map */
+  figures: StructureFigures[];
+  /** the reference laid out as a composite of its own; null where there is none */
+  reference: { composite: Composite; strongest: StrongTie[] } | null;
   /** by map: the links that say each of its propositions, by key */
   held: Held[];
 }
@@ -44,11 +51,21 @@ export function readClass(maps: readonly TopicMap[], assignment: Assignment): Cl
   const reader = new Reader(assignment);
   const readings = maps.map((map) => reader.read(map));
   const labelOf = labels(readings, reader);
+  const starter = assignment.starter && new MapIndex(assignment.starter, assignment);
   return {
     together: layTogether(readings, reader, labelOf),
     outcomes: outcomesOf(readings, labelOf),
+    figures: readings.map(({ index }) => structureFiguresOf(index, starter)),
+    reference: assignment.reference && referenceOf(assignment.reference, reader),
     held: readings.map(heldOf),
   };
+}
+
+function referenceOf(reference: TopicMap, reader: Reader): ClassReading['reference'] {
+  const readings = [reader.read(reference)];
+  const labelOf = labels(readings, reader);
+  const composite = compositeOf(readings, propositionsOf(readings, labelOf), labelOf, reader.assignment);
+  return { composite, strongest: strongestOf(composite.ties) };
 }
 
 /** What one map holds, by key. */

@@ -29,7 +29,7 @@ import {
 } from '@ichnograph/core';
 import type { Along, Choice, Edge, Layer, LinkLooks, SafeHelp, TidyWay, TopicLooks } from '@ichnograph/core';
 import { announce } from '../../app/announcer';
-import { startTidying } from '../tidier';
+import { startTidying } from '../../map';
 import type { Hand } from './hand';
 
 /** How much wider or closer at a time, canvas units between two. */

@@ -1,6 +1,6 @@
-import { grouped } from '../../grouped.js';
 import { effectiveKind, isStructural } from '../../map/kinds.js';
 import { MapIndex } from '../../map-index/map-index.js';
+import { standingsOf } from '../../map-index/rewired.js';
 import { ramp, share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import { kindNames, percent } from '../words.js';
@@ -30,27 +30,7 @@ export const starterRewired = requirementType({
       const kind = effectiveKind(topic, assignment);
       return kinds ? kinds.includes(kind?.id ?? '') : isStructural(kind);
     });
-    const starterIds = new Set(starter.topics.map(({ id }) => id));
-    /** the starter topic that a topic stands for: that of its origin, or without one that of its id */
-    const standsFor = new Map(
-      index.map.topics.flatMap(({ id, origin }) => {
-        const given = origin ?? id;
-        return starterIds.has(given) ? [[id, given] as const] : [];
-      }),
-    );
-    const standingFor = grouped(index.map.topics, ({ id }) => standsFor.get(id));
-    const states = wanted.flatMap((given) => {
-      const standing = standingFor.get(given.id) ?? [];
-      if (standing.length === 0) return [];
-      const old = before.neighbours.get(given.id) ?? new Set<string>();
-      const rewired = standing.filter(({ id }) =>
-        [...(index.neighbours.get(id) ?? [])].some((next) => {
-          const other = standsFor.get(next);
-          return other === undefined || !old.has(other);
-        }),
-      );
-      return [{ given, standing, rewired: rewired.length > 0 }];
-    });
+    const states = standingsOf(index, before, wanted);
     const others = states.filter(({ rewired }) => !rewired);
     const [count, of] = [states.length - others.length, wanted.length];
     return {

@@ -1,0 +1,178 @@
+import { nearWordings } from '@ichnograph/core';
+import type { ClassInsight, ClassPropositions, PropositionRow } from '@ichnograph/contract';
+import { ChevronDown, ChevronRight } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import { useClassPropositions } from '../app/queries';
+import { Waiting } from '../app/waiting';
+import { Trouble } from '../ui/field';
+import { Segments } from '../ui/segments';
+import { GiveVerdictRow, VerdictSign } from '../verdicts';
+import type { Given } from '../verdicts';
+import { namesOf, ofMaps } from './names';
+import { useGiveVerdict } from './use-give-verdict';
+
+const FILTERS = ['To judge', 'All', 'Wrong', 'Turned'] as const;
+type Filter = (typeof FILTERS)[number];
+const PASSES: Record<Filter, (row: PropositionRow) => boolean> = {
+  'To judge': ({ judged }) => judged === null,
+  All: () => true,
+  Wrong: ({ judged }) => judged?.verdict === 'wrong',
+  Turned: ({ turned }) => turned > 0,
+};
+
+/** Everything the maps say, each once, most frequent first: judged here it holds in every map. */
+export function ClassSentences({ insight }: { insight: ClassInsight }) {
+  const propositions = useClassPropositions(insight.publicationId);
+  if (propositions.data === undefined) return <Waiting of={propositions} what="Reading the sentences …" />;
+  return <Sentences all={propositions.data} />;
+}
+
+function Sentences({ all }: { all: ClassPropositions }) {
+  const { trouble, give } = useGiveVerdict(all);
+  const [filter, setFilter] = useState<Filter>('To judge');
+  // What was judged while one looks stays where it is, until one chooses anew what to look at.
+  const [shown, setShown] = useState(() => keysOf(all, 'To judge'));
+  const list = useRef<HTMLUListElement>(null);
+  const groups = useMemo(
+    () =>
+      nearWordings(all.propositions.map((row) => ({ ...row.said, row }))).map((group) => group.map(({ row }) => row)),
+    [all.propositions],
+  );
+  const visible = groups.map((group) => group.filter(({ key }) => shown.has(key))).filter((group) => group.length > 0);
+  const order = visible.flat().map(({ key }) => key);
+  const step = (key: string, by: 1 | -1): void => {
+    const next = order[order.indexOf(key) + by];
+    if (next !== undefined)
+      list.current
+        ?.querySelector(`[data-row="${CSS.escape(next)}"]`)
+        ?.querySelector<HTMLElement>('[data-verdict][tabindex="0"]')
+        ?.focus();
+  };
+  const judged = all.propositions.filter((one) => one.judged).length;
+  const complete = all.works.filter((work) => work.complete).length;
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap items-center justify-between gap-3">
+        <p data-testid="so-many-judged">
+          <b>{judged}</b> of {all.propositions.length} judged · <b>{complete}</b> of {all.works.length} maps complete
+        </p>
+        <Segments
+          label="Show"
+          options={FILTERS}
+          value={filter}
+          onChange={(next) => {
+            setFilter(next);
+            setShown(keysOf(all, next));
+          }}
+        />
+      </div>
+      <Trouble>{trouble}</Trouble>
+      {visible.length === 0 && (
+        <p className="text-quiet">
+          {filter === 'To judge' ? 'Everything the maps say is judged.' : 'None of them just now.'}
+        </p>
+      )}
+      <p className="mb-2 text-sm text-quiet">
+        1 sound, 2 true but say how, 3 shaky, 4 wrong; then the next. R writes the remark that goes with it, 0 takes the
+        verdict back.
+      </p>
+      <ul ref={list} className="max-w-4xl border-t border-rule">
+        {visible.map((group) => (
+          <li key={group[0]!.key} className={group.length > 1 ? 'border-l-[3px] border-l-indigo' : ''}>
+            <ul>
+              {group.map((row) => (
+                <Row
+                  key={row.key}
+                  row={row}
+                  all={all}
+                  isNear={group.length > 1 && row !== group[0]}
+                  onGive={(given) => give([row.key], given, row.judged)}
+                  onStep={(by) => step(row.key, by)}
+                />
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+const keysOf = ({ propositions }: ClassPropositions, filter: Filter): ReadonlySet<string> =>
+  new Set(propositions.filter(PASSES[filter]).map(({ key }) => key));
+
+function Row({
+  row,
+  all,
+  isNear,
+  onGive,
+  onStep,
+}: {
+  row: PropositionRow;
+  all: ClassPropositions;
+  isNear: boolean;
+  onGive: (given: Given) => void;
+  onStep: (by: 1 | -1) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const { key, from, phrase, to, works, turned, judged, otherwise } = row;
+  const Chevron = open ? ChevronDown : ChevronRight;
+  return (
+    <li data-row={key} className="border-b border-rule">
+      <div
+        className={`grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4 gap-y-1 py-1 pr-1 ${isNear ? 'pl-6' : 'pl-1'}`}
+      >
+        <button
+          type="button"
+          aria-expanded={open}
+          className="words flex w-full items-baseline gap-1.5 py-0.5 text-left hover:bg-wash"
+          onClick={() => setOpen(!open)}
+        >
+          <Chevron aria-hidden size={13} className="shrink-0 self-center text-quiet" />
+          <span className="w-7 shrink-0 text-right font-mono text-sm" title={ofMaps(works.length, all.works.length)}>
+            {works.length}
+            <span className="sr-only"> of {all.works.length}</span>
+          </span>
+          <span>
+            {from} <b className="text-action">{phrase || '…'}</b> {to}.
+            {turned > 0 && (
+              <span className="text-sm text-madder"> · the other way round in {turned === 1 ? 'one' : turned}</span>
+            )}
+            {otherwise.length > 0 && (
+              <span className="text-sm text-indigo">
+                {' '}
+                · judged otherwise in {otherwise.length === 1 ? 'one' : otherwise.length}
+              </span>
+            )}
+          </span>
+        </button>
+        <GiveVerdictRow of={`${from} ${phrase || '…'} ${to}`} judged={judged} onGive={onGive} onStep={onStep} />
+      </div>
+      {open && (
+        <ul className="flex flex-wrap gap-x-4 gap-y-1 pb-2 pl-7 text-sm">
+          {works.map((workId) => {
+            const work = all.works.find((one) => one.workId === workId)!;
+            const own = otherwise.find((one) => one.workId === workId);
+            return (
+              <li key={workId}>
+                <Link
+                  className="text-action underline"
+                  to={`/piles/${all.publicationId}/${workId}?says=${encodeURIComponent(key)}`}
+                >
+                  {namesOf(work.members)}
+                </Link>
+                {own && (
+                  <>
+                    {' '}
+                    <VerdictSign {...own.judged} />
+                  </>
+                )}
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </li>
+  );
+}
