@@ -144,6 +144,28 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   },
   'GET /submissions/:id/trail': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'POST /publications/:id/return-complete': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'GET /publications/:id/propositions': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'PUT /publications/:id/verdicts': {
+    expect: [401, 403, 403, 404, 404, 404, 403],
+    body: { keys: ['nothing'], verdict: 'sound' },
+  },
+  'PUT /submissions/:id/verdicts': {
+    expect: [401, 403, 403, 404, 404, 404, 403],
+    body: { keys: ['nothing'], verdict: 'sound' },
+  },
+  'GET /submissions/:id/verdicts': { expect: [401, 200, 404, 200, 200, 404, 404] },
+  'GET /publications/:id/insight': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'GET /publications/:id/growth': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'GET /publications/:id/remarks': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'POST /remarks': { expect: [401, 403, 403, 201, 201, 201, 403], body: { text: 'Look at your arrows.' } },
+  'POST /remarks/:id/uses': { expect: [401, 403, 403, 204, 404, 404, 403] },
+  'PATCH /remarks/:id': { expect: [401, 403, 403, 204, 404, 404, 403], body: { text: 'Look again.' } },
+  'DELETE /remarks/:id': { expect: [401, 403, 403, 204, 404, 404, 403] },
+  'POST /publications/:id/remarks-on-many': {
+    expect: [401, 403, 403, 200, 200, 404, 403],
+    body: { text: 'Hm.', requirement: 'none', preview: true },
+  },
+  'POST /remark-batches/:id/take-back': { expect: [401, 403, 403, 404, 404, 404, 403] },
   'GET /submissions/:id/comments': { expect: [401, 200, 404, 200, 200, 404, 404] },
   'POST /submissions/:id/comments': {
     expect: [401, 403, 403, 201, 201, 404, 403],
@@ -191,7 +213,10 @@ test('who may do what, route by route', async () => {
   const { publicationId, assignmentId } = await maren!.teacherTask();
   const version = (await member.post<VersionRow>(`works/${work.id}/versions`, { name: 'Of Hazel' })).body.id;
   const ownMap = (await member.post<{ id: string }>('own-maps', { title: 'Of Hazel' })).body.id;
+  const remark = (await maren!.post<{ id: string }>('remarks', { text: 'Of Maren' })).body.id;
   const ids: Record<string, string> = {
+    remarks: remark,
+    'remark-batches': '00000000-0000-4000-8000-000000000000',
     'own-maps': ownMap,
     versions: version,
     accounts: (await halina!.get<{ me: { id: string } }>('welcome')).body.me.id,

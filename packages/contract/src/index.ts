@@ -8,6 +8,7 @@ export * from './live.js';
 export * from './own-maps.js';
 export * from './problem.js';
 export * from './publications.js';
+export * from './remarks.js';
 export * from './sheets.js';
 export * from './submissions.js';
 export * from './verdicts.js';

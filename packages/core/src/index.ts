@@ -66,6 +66,8 @@ export { agreementOf } from './marking/agreement.js';
 export type { TwoLevels } from './marking/agreement.js';
 export { NOVAK_GOWIN, structuralScoreOf } from './marking/structural-score.js';
 export type { StructuralScore } from './marking/structural-score.js';
+export { evidenceOf, fillBlanks, REMARK_BLANKS } from './marking/remark-blanks.js';
+export type { RemarkBlank, RemarkValues } from './marking/remark-blanks.js';
 export { countVerdicts, VERDICTS } from './marking/verdicts.js';
 export type { Verdict, VerdictCounts } from './marking/verdicts.js';
 export { pathOf } from './propositions/running-text.js';

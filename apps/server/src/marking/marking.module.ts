@@ -13,6 +13,8 @@ import { JudgingService } from './judging.service.js';
 import { Markable } from './markable.service.js';
 import { MarkingController } from './marking.controller.js';
 import { PileService } from './pile.service.js';
+import { RemarksController } from './remarks.controller.js';
+import { Remarks } from './remarks.service.js';
 import { Returning } from './returning.service.js';
 import { VerdictsController } from './verdicts.controller.js';
 import { Verdicts } from './verdicts.service.js';
@@ -28,8 +30,8 @@ import { Verdicts } from './verdicts.service.js';
     WorkersModule,
     WorksModule,
   ],
-  controllers: [MarkingController, VerdictsController],
-  providers: [Comments, Judgements, JudgingService, Markable, PileService, Returning, Verdicts],
-  exports: [Comments, Judgements, JudgingService, PileService, Returning, Verdicts],
+  controllers: [MarkingController, RemarksController, VerdictsController],
+  providers: [Comments, Judgements, JudgingService, Markable, PileService, Remarks, Returning, Verdicts],
+  exports: [Comments, Judgements, JudgingService, PileService, Remarks, Returning, Verdicts],
 })
 export class MarkingModule {}

@@ -25,6 +25,7 @@ import type {
   Person,
   Pile,
   ReadyMadeRow,
+  RemarkRow,
   RosterEntry,
   SheetDetail,
   StudentTask,
@@ -120,6 +121,9 @@ export const useMapPropositions = (submissionId: string | null) =>
 export const useClassPropositions = (publicationId: string) =>
   useQuery(read<ClassPropositions>(`publications/${publicationId}/propositions`));
 
+/** Remarks kept for use again. */
+export const useRemarks = (publicationId: string) =>
+  useQuery(read<RemarkRow[]>(`publications/${publicationId}/remarks`));
 /** What the maps of a class come to, side by side and laid into one. */
 export const useClassInsight = (publicationId: string) =>
   useQuery({ ...read<ClassInsight>(`publications/${publicationId}/insight`), staleTime: 30_000 });

@@ -29,6 +29,8 @@ export interface FrozenView {
   frozen: Frozen;
   /** ids of topics and links */
   selection: readonly string[];
+  /** the requirement that is looked at */
+  requirement: string | null;
   /** a spot that was pointed at, as a comment's target */
   spot: string | null;
   /** chooses topics and links and brings them into view */
@@ -51,6 +53,8 @@ interface Props {
   /** drawn over the map, in its own units */
   drawnOver?: ReactNode;
   /** the map's sentences, to be read and judged beside it; left out, there are results only */
+  /** dialogs of the page, which open whether the panels are wide or rails */
+  dialogs?: (view: FrozenView) => ReactNode;
   /** what is chosen at first */
   start?: { requirement: string | null; ids: readonly string[] };
   sentences?: (view: FrozenView) => ReactNode;
@@ -82,6 +86,7 @@ function AtTheDesk({
   results,
   above,
   drawnOver,
+  dialogs,
   start = NOTHING,
   sentences,
   below,
@@ -117,7 +122,7 @@ function AtTheDesk({
     announce(next.words);
   };
   useLetterKeys({ F: () => walk(1), 'Shift+F': () => walk(-1) });
-  const around: FrozenView = { frozen, selection, spot, go, chooseComment };
+  const around: FrozenView = { frozen, selection, requirement, spot, go, chooseComment };
   const { assignment, report } = frozen;
   const list = {
     assignment,
@@ -136,6 +141,7 @@ function AtTheDesk({
         middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
         actions={actions}
       />
+      {dialogs?.(around)}
       <Desk
         id={id}
         left={left}

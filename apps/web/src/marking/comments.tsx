@@ -22,11 +22,14 @@ export function WriteComment({
   view: {
     frozen: { map, assignment },
     selection,
+    requirement,
     spot,
     chooseComment,
   },
   act,
-}: Writing & { submissionId: string }) {
+  onBank,
+}: Writing & { submissionId: string; onBank: () => void }) {
+  const [keeps, setKeeps] = useState(false);
   const [draft, setDraft] = useDraft<Draft>(`comment on ${submissionId}`);
   const sending = useRef(false);
   // Of a link one speaks of what it says, or of how it is drawn.
@@ -48,9 +51,13 @@ export function WriteComment({
     const wanted: NewComment = { anchor, text: text.trim(), ...(target !== null && { target }) };
     const post = async (): Promise<void> => {
       const { id } = await api.post<CommentRow>(`submissions/${submissionId}/comments`, wanted);
+      if (keeps) await api.post('remarks', { text: text.trim(), ...(requirement !== null && { requirement }) });
       chooseComment(id);
     };
-    if (await act(post, 'The comment is kept.')) setDraft(null);
+    if (await act(post, keeps ? 'The comment is kept, and stands in the bank.' : 'The comment is kept.')) {
+      setDraft(null);
+      setKeeps(false);
+    }
     sending.current = false;
   };
   return (
@@ -97,12 +104,21 @@ export function WriteComment({
           Add
         </Button>
       </div>
+      <div className="mt-1 flex items-center justify-between gap-2 text-sm">
+        <label className="flex items-center gap-1.5">
+          <input type="checkbox" checked={keeps} onChange={({ target }) => setKeeps(target.checked)} />
+          Keep it for use again
+        </label>
+        <Button small look="quiet" title="The key /" onClick={onBank}>
+          Remark bank
+        </Button>
+      </div>
     </form>
   );
 }
 
 /** What a comment would speak of: a spot, what is chosen (of a picture its middle), or the whole map. */
-function subjectAt(
+export function subjectAt(
   map: TopicMap,
   chosen: string | undefined,
   spot: string | null,

@@ -16,6 +16,7 @@ import { showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
 import { timeWords } from '../app/figures';
 import { useTitle } from '../app/page';
+import { useLetterKeys } from '../app/single-letters';
 import { useComments, useJudgements, useMapPropositions, usePile, useSubmission, useTimeZone } from '../app/queries';
 import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
@@ -29,6 +30,8 @@ import { MarkHead } from './mark-head';
 import { OwnPoints } from './own-points';
 import { SentencesToJudge } from './sentences-to-judge';
 import { Trail } from './trail';
+import { Batches } from './batches';
+import { RemarkBank } from './remark-bank';
 import { BringBack, OwnComment, WriteComment } from './comments';
 import { PileList, PileRail } from './pile-list';
 
@@ -78,6 +81,7 @@ function Marking({ pile, detail, comments, judgements, propositions, workId }: P
   const zone = useTimeZone();
   const { trouble, act } = useAction();
   const [deleted, setDeleted] = useState<CommentRow | null>(null);
+  const [bank, setBank] = useState(false);
   const newest = detail.submissions[0]?.id === detail.id;
   const mayMark = newest && (detail.state === 'handed in' || detail.state === 'being marked');
   const marked = pile.entries.filter(({ submission }) => submission);
@@ -96,6 +100,7 @@ function Marking({ pile, detail, comments, judgements, propositions, workId }: P
   const post = (what: string, said: string): Promise<boolean> =>
     act(() => api.post(`submissions/${detail.id}/${what}`), said);
   const giveBack = (): Promise<boolean> => post('return', `Returned to ${given}.`);
+  useLetterKeys({ '/': () => mayMark && setBank(true) });
   useMarkingKeys({
     'Alt+PageDown': () => goOn(1),
     'Alt+PageUp': () => goOn(-1),
@@ -179,10 +184,12 @@ function Marking({ pile, detail, comments, judgements, propositions, workId }: P
           <p className="px-3.5 pt-2 text-sm text-quiet">{stateSentence(detail, newest, given, zone)}</p>
           <Earlier detail={detail} pile={pile} zone={zone} />
           {changes && <ChangesList changes={changes} view={view} />}
-          {mayMark && <WriteComment submissionId={detail.id} view={view} act={act} />}
+          <Batches />
+          {mayMark && <WriteComment onBank={() => setBank(true)} submissionId={detail.id} view={view} act={act} />}
         </>
       )}
       start={start}
+      dialogs={(view) => mayMark && <RemarkBank open={bank} onOpenChange={setBank} detail={detail} view={view} />}
       sentences={(view) => (
         <SentencesToJudge detail={detail} all={propositions} view={view} mayMark={mayMark} act={act} />
       )}

@@ -1,0 +1,210 @@
+import { evidenceOf, fillBlanks, REMARK_BLANKS } from '@ichnograph/core';
+import type { RemarkValues } from '@ichnograph/core';
+import type { NewComment, RemarkRow, SubmissionDetail } from '@ichnograph/contract';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import type { KeyboardEvent } from 'react';
+import { api } from '../app/api';
+import { useRemarks } from '../app/queries';
+import { useAction } from '../app/use-action';
+import type { FrozenView } from '../map';
+import { Button } from '../ui/button';
+import { Dialog } from '../ui/dialog';
+import { Trouble } from '../ui/field';
+import { subjectAt } from './comments';
+import { OnMany } from './on-many';
+
+/** Where a remark would be written just now, and what its blanks are there. */
+function placeOf(view: FrozenView, detail: SubmissionDetail) {
+  const { map, report } = view.frozen;
+  const name = detail.members.map(({ givenName }) => givenName).join(' and ');
+  const result = report.results.find(({ id }) => id === view.requirement);
+  const found = result && evidenceOf(map, result);
+  const [chosen] = view.selection.length === 1 ? view.selection : [];
+  const isChosen = chosen !== undefined || view.spot !== null;
+  const subject = subjectAt(map, chosen, view.spot, 'proposition');
+  const text = map.topics.find(({ id }) => id === chosen)?.text;
+  const blanks: RemarkValues = { ...found?.blanks, name, ...(text !== undefined && { topic: `“${text}”` }) };
+  return { result, blanks, at: !isChosen && found ? found : subject };
+}
+
+/** Whether a remark was last used where one stands: the requirement, and one of the evidence it shows. */
+const fits = (row: RemarkRow, requirement: string | null, codes: readonly string[]): number =>
+  row.requirement === null || row.requirement !== requirement
+    ? 0
+    : row.evidence !== null && codes.includes(row.evidence)
+      ? 2
+      : 1;
+
+/** The bank of remarks over the marking page: found by typing, put where one stands with Enter, or on all with the same evidence. */
+export function RemarkBank({
+  open,
+  onOpenChange,
+  detail,
+  view,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  detail: SubmissionDetail;
+  view: FrozenView;
+}) {
+  return (
+    <Dialog wide open={open} onOpenChange={onOpenChange} title="Remark bank">
+      <Bank detail={detail} view={view} onDone={() => onOpenChange(false)} />
+    </Dialog>
+  );
+}
+
+function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: FrozenView; onDone: () => void }) {
+  const remarks = useRemarks(detail.publicationId);
+  const { trouble, act } = useAction();
+  const [typed, setTyped] = useState('');
+  const [at, setAt] = useState(0);
+  const [many, setMany] = useState<string | null>(null);
+  const { result, blanks, at: place } = placeOf(view, detail);
+  const codes = [...new Set(result?.evidence.map(({ code }) => code) ?? [])];
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = (remarks.data ?? [])
+    .filter(({ text }) => words.every((word) => text.toLowerCase().includes(word)))
+    .toSorted((a, b) => fits(b, view.requirement, codes) - fits(a, view.requirement, codes));
+  const current = Math.min(at, found.length - 1);
+  const put = async (remark: RemarkRow): Promise<void> => {
+    const said: NewComment = {
+      anchor: place.anchor,
+      ...(place.target !== null && { target: place.target }),
+      text: fillBlanks(remark.text, blanks),
+    };
+    const done = await act(async () => {
+      const { id } = await api.post<{ id: string }>(`submissions/${detail.id}/comments`, said);
+      await api.post(`remarks/${remark.id}/uses`, usedWith(result?.id, codes));
+      view.chooseComment(id);
+    }, 'The remark is written.');
+    if (done) onDone();
+  };
+  const keep = async (): Promise<void> => {
+    if (
+      await act(
+        () => api.post('remarks', { text: typed.trim(), ...usedWith(result?.id, codes) }),
+        'The remark is kept.',
+      )
+    )
+      setTyped('');
+  };
+  const onKey = (event: KeyboardEvent): void => {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (step !== undefined) setAt(Math.max(0, Math.min(found.length - 1, current + step)));
+    else if (event.key === 'Enter' && event.ctrlKey && found[current] && result) setMany(found[current].text);
+    else if (event.key === 'Enter' && found[current]) void put(found[current]);
+    else return;
+    event.preventDefault();
+  };
+  if (many !== null && result)
+    return (
+      <OnMany
+        publicationId={detail.publicationId}
+        text={many}
+        requirement={result.id}
+        codes={codes}
+        onBack={() => setMany(null)}
+        onDone={onDone}
+      />
+    );
+  return (
+    <div className="grid gap-3">
+      <Trouble>{trouble}</Trouble>
+      <input
+        data-autofocus
+        role="combobox"
+        aria-expanded
+        aria-controls="remarks"
+        aria-activedescendant={found[current] && `remark-${found[current].id}`}
+        aria-label="Find a remark, or write a new one"
+        className="field"
+        maxLength={2000}
+        placeholder="Type to find a remark, or to write a new one"
+        value={typed}
+        onChange={({ target }) => {
+          setTyped(target.value);
+          setAt(0);
+        }}
+        onKeyDown={onKey}
+      />
+      <ul
+        id="remarks"
+        role="listbox"
+        aria-label="Remarks"
+        className="max-h-[45vh] overflow-y-auto border-y border-rule"
+      >
+        {found.map((remark, i) => (
+          <li
+            key={remark.id}
+            id={`remark-${remark.id}`}
+            role="option"
+            aria-selected={i === current}
+            className={`flex items-start gap-2 border-b border-rule px-2 py-1.5 last:border-0 ${i === current ? 'bg-wash' : ''}`}
+            onPointerEnter={() => setAt(i)}
+          >
+            <button
+              type="button"
+              tabIndex={-1}
+              className="words min-w-0 flex-1 text-left"
+              onClick={() => void put(remark)}
+            >
+              {remark.text}
+              <span className="block text-sm text-quiet">
+                {fits(remark, view.requirement, codes) > 0 && (
+                  <b className="text-ochre">used with this requirement · </b>
+                )}
+                {remark.ofAssignment ? 'this assignment' : 'all assignments'}
+                {remark.uses > 0 && ` · used ${remark.uses === 1 ? 'once' : `${remark.uses} times`}`}
+                {!remark.mine && ' · a colleague’s'}
+              </span>
+            </button>
+            {result && codes.length > 0 && (
+              <Button small onClick={() => setMany(remark.text)}>
+                On all with this evidence
+              </Button>
+            )}
+            {remark.mine && (
+              <button
+                type="button"
+                aria-label={`Delete “${remark.text}”`}
+                className="rounded-sm p-1 text-quiet hover:bg-canvas hover:text-madder"
+                onClick={() => void act(() => api.delete(`remarks/${remark.id}`), 'The remark is deleted.')}
+              >
+                <Trash2 aria-hidden size={14} />
+              </button>
+            )}
+          </li>
+        ))}
+        {found.length === 0 && (
+          <li className="px-2 py-2 text-quiet">
+            {typed === ''
+              ? 'Nothing is kept yet. What you write here, or with a comment, can be used again.'
+              : 'No remark has these words.'}
+          </li>
+        )}
+      </ul>
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <p className="max-w-[34rem] text-sm text-quiet">
+          Enter writes it {result && view.selection.length !== 1 ? 'where the evidence is' : 'on what is chosen'}
+          {result && codes.length > 0 && ', Ctrl+Enter on all maps with the same evidence'}. Blanks:{' '}
+          {Object.keys(REMARK_BLANKS)
+            .map((blank) => `{${blank}}`)
+            .join(' ')}
+          .
+        </p>
+        <Button disabled={typed.trim() === ''} onClick={() => void keep()}>
+          Keep “{typed.trim().slice(0, 20) || '…'}
+          {typed.trim().length > 20 ? '…' : ''}”
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** With what a remark is used: the requirement one looks at, and its evidence where there is but one kind of it. */
+export const usedWith = (requirement: string | undefined, codes: readonly string[]) => ({
+  ...(requirement !== undefined && { requirement }),
+  ...(requirement !== undefined && codes.length === 1 && { evidence: codes[0] }),
+});
