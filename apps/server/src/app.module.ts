@@ -14,10 +14,12 @@ import { ProblemFilter } from './common/problem.filter.js';
 import { LOGGER, SETTINGS } from './common/tokens.js';
 import { dataSourceOptions } from './database/data-source.js';
 import { FilesModule } from './files/index.js';
+import { GradebookModule } from './gradebook/index.js';
 import { LiveModule } from './live/index.js';
 import { MarkingModule } from './marking/index.js';
 import type { Settings } from './settings.js';
 import { OwnMapsModule } from './own-maps/index.js';
+import { PapersModule } from './papers/index.js';
 import { PersonsModule } from './persons/index.js';
 import { RevisingModule } from './revising/index.js';
 import { SheetsModule } from './sheets/index.js';
@@ -74,6 +76,8 @@ export class AppModule {
         OwnMapsModule,
         MarkingModule,
         ClassInsightModule,
+        PapersModule,
+        GradebookModule,
         RevisingModule,
         PersonsModule,
         TodayModule,

@@ -156,6 +156,14 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /submissions/:id/verdicts': { expect: [401, 200, 404, 200, 200, 404, 404] },
   'GET /publications/:id/insight': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /publications/:id/growth': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'GET /submissions/:id/paper': { expect: [401, 404, 404, 200, 200, 404, 404] },
+  'POST /publications/:id/exports': { expect: [401, 403, 403, 201, 201, 404, 403], body: { as: 'pdf' } },
+  'GET /exports/:id': { expect: [401, 403, 403, 404, 404, 404, 403] },
+  'DELETE /exports/:id': { expect: [401, 403, 403, 404, 404, 404, 403] },
+  'GET /exports/:id/file': { expect: [401, 403, 403, 404, 404, 404, 403] },
+  'GET /classes/:id/gradebook': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'GET /classes/:id/gradebook.csv': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'GET /classes/:id/gradebook.xlsx': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /publications/:id/remarks': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'POST /remarks': { expect: [401, 403, 403, 201, 201, 201, 403], body: { text: 'Look at your arrows.' } },
   'POST /remarks/:id/uses': { expect: [401, 403, 403, 204, 404, 404, 403] },
@@ -226,6 +234,7 @@ test('who may do what, route by route', async () => {
     works: work.id,
     submissions: submission,
     comments: comment,
+    exports: '00000000-0000-4000-8000-000000000000',
     'ready-made': '00000000-0000-4000-8000-000000000000',
   };
   const nobody = '00000000-0000-4000-8000-000000000000';

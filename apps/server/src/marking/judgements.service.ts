@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { countsVerdicts, countVerdicts, PLAIN_MARKS } from '@ichnograph/core';
-import type { Assignment, Judgement, Report, Verdict } from '@ichnograph/core';
+import type { Assignment, Judgement, Report, StructuralScore, Verdict } from '@ichnograph/core';
 import { In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { figuresOfMark, Submission } from '../submissions/index.js';
@@ -15,6 +15,11 @@ import type { VerdictEntry } from './verdict.entities.js';
 const PATIENCE = 20_000;
 type Marked = Pick<Submission, 'id' | 'workId' | 'revisionId' | 'due' | 'handedInAt'>;
 
+/** What was judged, with what was counted of the map's structure where that is asked for. */
+interface Judged extends Judgement {
+  structure: StructuralScore | null;
+}
+
 /** What was judged of a submission so far, and the mark that comes of it. */
 @Injectable()
 export class Judgements {
@@ -23,11 +28,11 @@ export class Judgements {
     private readonly workers: WorkerPool,
   ) {}
 
-  async of(manager: EntityManager, submission: Marked, assignment: Assignment): Promise<Judgement> {
+  async of(manager: EntityManager, submission: Marked, assignment: Assignment): Promise<Judged> {
     const rows = await manager.findBy(JudgementEntry, { submissionId: submission.id });
     const valuesOf = (kind: JudgementEntry['kind']): Record<string, number> =>
       Object.fromEntries(rows.filter((row) => row.kind === kind).map(({ subject, value }) => [subject, value]));
-    const judged: Judgement = { points: valuesOf('result'), levels: valuesOf('criterion') };
+    const judged: Judged = { points: valuesOf('result'), levels: valuesOf('criterion'), structure: null };
     if (!countsVerdicts(assignment.marks ?? PLAIN_MARKS)) return judged;
     const keys = Object.keys(await this.readings.heldBy(submission));
     const verdicts = await this.verdictsOn(manager, submission.workId, keys);
@@ -64,11 +69,11 @@ export class Judgements {
     { id }: Marked,
     assignment: Assignment,
     verdicts: ReadonlyMap<string, VerdictEntry>,
-  ): Promise<Pick<Judgement, 'structural'>> {
-    if (!assignment.marks?.structural) return {};
+  ): Promise<Pick<Judged, 'structural' | 'structure'>> {
+    if (!assignment.marks?.structural) return { structure: null };
     const [map] = await this.readings.mapsOf([{ id }]);
     const known = Object.fromEntries([...verdicts].map(([key, { verdict }]): [string, Verdict] => [key, verdict]));
     const scored = await this.workers.run('structural', { map: map!, assignment, verdicts: known }, PATIENCE);
-    return scored ? { structural: scored.score } : {};
+    return { structure: scored, ...(scored && { structural: scored.score }) };
   }
 }

@@ -29,10 +29,11 @@ export class WorkerPool implements OnApplicationShutdown {
     name: N,
     task: Parameters<Tasks[N]>[0],
     patience: number,
-  ): Promise<ReturnType<Tasks[N]>> {
-    return this.turn(async () => {
+  ): Promise<Awaited<ReturnType<Tasks[N]>>> {
+    return this.turn(async (): Promise<Awaited<ReturnType<Tasks[N]>>> => {
       try {
-        return (await this.pool.run(task, { name, signal: AbortSignal.timeout(patience) })) as ReturnType<Tasks[N]>;
+        const answer: unknown = await this.pool.run(task, { name, signal: AbortSignal.timeout(patience) });
+        return answer as Awaited<ReturnType<Tasks[N]>>;
       } catch (error) {
         if ((error as Error).name !== 'AbortError') throw error;
         throw new TookTooLong(`${name} took longer than ${patience} ms`);

@@ -10,6 +10,9 @@ import type {
   Verdict,
 } from '@ichnograph/core';
 
+import { markedPaperPdf } from '../papers/marked-paper.js';
+import type { MarkedPaper } from '../papers/marked-paper.js';
+
 /** What runs in a worker thread of the pool: one function a task, by its name. */
 
 warmUp();
@@ -34,6 +37,10 @@ export const together = ({ maps, assignment }: { maps: TopicMap[]; assignment: A
   readClass(maps, assignment);
 
 export const held = ({ map, assignment }: { map: TopicMap; assignment: Assignment }): Held => readHeld(map, assignment);
+
+/** The papers of students as one PDF document. */
+export const paper = ({ papers, onePage }: { papers: MarkedPaper[]; onePage: boolean }): Promise<Uint8Array> =>
+  markedPaperPdf(papers, onePage);
 
 /** How the structure of a map scores, for an assignment that asks for it. */
 export const structural = ({

@@ -79,7 +79,8 @@ export class Person {
     const set = response.headers.getSetCookie().find((one) => one.startsWith('ichnograph_session='));
     if (set) this.cookie = set.split(';')[0]!;
     const text = await response.text();
-    const parsed: unknown = text === '' ? undefined : JSON.parse(text);
+    const isJson = response.headers.get('content-type')?.includes('json') ?? false;
+    const parsed: unknown = isJson && text !== '' ? JSON.parse(text) : undefined;
     return { status: response.status, body: parsed as T, problem: parsed as ProblemDetails, headers: response.headers };
   }
 

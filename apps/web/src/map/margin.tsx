@@ -1,4 +1,4 @@
-import { drawLink, pointAlong } from '@ichnograph/core';
+import { anchorPoint } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import { spotOf } from '@ichnograph/contract';
 import type { CommentRow } from '@ichnograph/contract';
@@ -18,22 +18,9 @@ export function useMarginWidth(comments: number): number {
 /** On a phone there is no room beside a map: what stands in the margin elsewhere stands in a list below it. */
 export const useIsPhone = (): boolean => useMedia('(max-width: 639px)');
 
-/** Where on the map a comment's letter stands; null for the whole map, or what is gone. */
-function placeOf(map: TopicMap, legend: Legend, { anchor, target }: CommentRow): { x: number; y: number } | null {
-  if (anchor === 'topic') {
-    const topic = map.topics.find(({ id }) => id === target);
-    return topic ? { x: topic.x + topic.width / 2, y: topic.y } : null;
-  }
-  if (anchor === 'spot') return spotOf(target);
-  if (anchor !== 'link' && anchor !== 'proposition') return null;
-  const link = map.links.find(({ id }) => id === target);
-  const [from, to] = [link?.from, link?.to].map((end) => map.topics.find(({ id }) => id === end));
-  if (!link || !from || !to) return null;
-  const { line, phrase } = drawLink(link, from, to, legend);
-  return phrase
-    ? { x: phrase.box.right, y: (phrase.box.top + phrase.box.bottom) / 2 }
-    : (pointAlong(line, 0.5) ?? null);
-}
+/** Where on the map a comment's letter stands; null for the whole map, a result, or what is gone. */
+const placeOf = (map: TopicMap, legend: Legend, { anchor, target }: CommentRow): { x: number; y: number } | null =>
+  anchor === 'spot' ? spotOf(target) : target === null ? null : anchorPoint(map, legend, target);
 
 interface Props {
   map: TopicMap;

@@ -3,7 +3,7 @@ import type { Report } from '@ichnograph/core';
 import { figure } from '../app/figures';
 import type { Judged, Mark } from './judgement';
 import { MarkLines } from './mark-lines';
-import { markWords } from '../ui/mark-words';
+import { markWords } from '@ichnograph/core';
 
 /** The mark as it will be returned, and what is still missing from it. */
 export function MarkHead({

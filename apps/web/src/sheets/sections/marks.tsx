@@ -2,7 +2,7 @@ import { onScale, PLAIN_MARKS } from '@ichnograph/core';
 import type { MarkRules } from '@ichnograph/core';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/button';
-import { markWords } from '../../ui/mark-words';
+import { markWords } from '@ichnograph/core';
 import { Section } from '../section';
 import { usePart, useSheet } from '../use-sheet';
 

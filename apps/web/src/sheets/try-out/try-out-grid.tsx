@@ -2,7 +2,7 @@ import { inGroups, onScale, PLAIN_MARKS, say, sumOf } from '@ichnograph/core';
 import type { Assignment, Result } from '@ichnograph/core';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { markWords } from '../../ui/mark-words';
+import { markWords } from '@ichnograph/core';
 import { StatusMark } from '../../ui/status-mark';
 import { useWritten } from '../use-sheet';
 import type { Trial, Tried } from './try-out-worker';

@@ -1,4 +1,4 @@
-import type { ShownMark } from '@ichnograph/core';
+import type { ShownMark } from './scale.js';
 
 /** A mark as it is said. */
 export function markWords(mark: ShownMark): string {

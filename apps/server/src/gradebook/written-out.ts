@@ -1,0 +1,59 @@
+import { markWords } from '@ichnograph/core';
+import type { Gradebook, GradebookCell } from '@ichnograph/contract';
+import ExcelJS from 'exceljs';
+import Papa from 'papaparse';
+
+type Value = string | number;
+/** What a spreadsheet takes for a formula, whatever stands on the lines below. */
+const FORMULA = /^[=+\-@\t\r]/;
+const HEAD = ['Family name', 'Given name'];
+
+/** A figure where a mark is one, else its word; nothing where nothing was handed in. */
+function valueOf({ mark }: GradebookCell): Value {
+  if (!mark) return '';
+  if (mark.shown.as === 'points') return mark.shown.sum;
+  return mark.shown.as === 'percent' ? mark.shown.percent : markWords(mark.shown);
+}
+
+/** Two columns an assignment: the mark, and in what state it is. */
+const rowsOf = ({ students }: Gradebook): Value[][] =>
+  students.map(({ person, cells }) => [
+    person.familyName,
+    person.givenName,
+    ...cells.flatMap((cell) => [
+      valueOf(cell),
+      `${cell.state}${cell.late ? ', late' : ''}${cell.mark && cell.mark.notJudged > 0 ? ', not all judged' : ''}`,
+    ]),
+  ]);
+
+const headOf = ({ assignments }: Gradebook): string[] => [
+  ...HEAD,
+  ...assignments.flatMap(({ title }) => [title, `${title}: state`]),
+];
+
+/**
+ * As comma-separated values (RFC 4180) with a byte order mark, for spreadsheets that would guess another encoding. What a
+ * spreadsheet would take for a formula has an apostrophe before it.
+ */
+export const gradebookCsv = (gradebook: Gradebook): string =>
+  `\ufeff${Papa.unparse({ fields: headOf(gradebook), data: rowsOf(gradebook) }, { escapeFormulae: FORMULA })}\r\n`;
+
+/** As a workbook (ISO/IEC 29500): words are words and never formulas, figures are figures. */
+export async function gradebookXlsx(gradebook: Gradebook): Promise<Uint8Array> {
+  const book = new ExcelJS.Workbook();
+  book.creator = 'Ichnograph';
+  const sheet = book.addWorksheet(sheetName(gradebook.className), {
+    views: [{ state: 'frozen', xSplit: 2, ySplit: 1 }],
+  });
+  sheet.addRow(headOf(gradebook)).font = { bold: true };
+  for (const row of rowsOf(gradebook)) sheet.addRow(row);
+  sheet.columns.forEach((column, i) => (column.width = i < 2 ? 18 : 14));
+  return new Uint8Array(await book.xlsx.writeBuffer());
+}
+
+/** What a workbook does not allow in the name of a sheet is left out. */
+const sheetName = (name: string): string =>
+  name
+    .replace(/[*?:\\/[\]']+/g, ' ')
+    .trim()
+    .slice(0, 31) || 'Class';

@@ -1,0 +1,119 @@
+import { anchorPoint, dashLengths, drawnBox, drawnMarks } from '@ichnograph/core';
+import type { Box, DrawnShape, Legend, Point, TopicMap } from '@ichnograph/core';
+import type { Face, Typesetter } from './typesetter.js';
+
+/** Pictures a map names, as JPEG or PNG; what is not among them is drawn in words. */
+export type Pictures = Readonly<Record<string, Uint8Array>>;
+
+/** A letter that ties a remark to its place on the map. */
+export interface LetterAt {
+  letter: string;
+  at: Point;
+}
+
+const LETTER = 15;
+const INDIGO = '#3d4a9a';
+const AIR = 6;
+
+/** Where a remark's letter stands, or null where it speaks of no place. */
+export const placeOfRemark = (
+  map: TopicMap,
+  legend: Legend,
+  anchor: string,
+  target: string | null,
+  spot: Point | null,
+): Point | null => (anchor === 'spot' ? spot : target === null ? null : anchorPoint(map, legend, target));
+
+/** Draws a map as large as a frame has room for, from the shapes core draws on screens and in pictures. */
+export function drawMap(
+  sheet: Typesetter,
+  map: TopicMap,
+  legend: Legend,
+  frame: Box,
+  pictures: Pictures,
+  letters: readonly LetterAt[],
+): void {
+  const { doc } = sheet;
+  const box = withLetters(drawnBox(map, legend) ?? { left: 0, top: 0, right: 100, bottom: 60 }, letters);
+  const scale = Math.min(
+    1,
+    (frame.right - frame.left) / (box.right - box.left),
+    (frame.bottom - frame.top) / (box.bottom - box.top),
+  );
+  doc.save();
+  doc.translate(frame.left, frame.top).scale(scale).translate(-box.left, -box.top);
+  for (const { drawing } of drawnMarks(map, legend)) {
+    doc.save();
+    doc.translate(drawing.at.x, drawing.at.y);
+    for (const shape of drawing.shapes) drawShape(sheet, shape, pictures);
+    doc.restore();
+  }
+  for (const { letter, at } of letters) drawLetter(sheet, letter, at);
+  doc.restore();
+}
+
+/** Nothing is cut: letters at the edge widen what is drawn. */
+const withLetters = (box: Box, letters: readonly LetterAt[]): Box => ({
+  left: Math.min(box.left, ...letters.map(({ at }) => at.x)) - AIR,
+  top: Math.min(box.top, ...letters.map(({ at }) => at.y - LETTER)) - AIR,
+  right: Math.max(box.right, ...letters.map(({ at }) => at.x + 2 * LETTER)) + AIR,
+  bottom: Math.max(box.bottom, ...letters.map(({ at }) => at.y + LETTER)) + AIR,
+});
+
+function drawShape(sheet: Typesetter, shape: DrawnShape, pictures: Pictures): void {
+  const { doc } = sheet;
+  switch (shape.draw) {
+    case 'path': {
+      const { d, fill, opacity = 1, stroke } = shape;
+      if (fill !== 'none') doc.path(d).fillColor(fill, opacity).fill();
+      if (stroke && stroke.colour !== 'none' && stroke.width > 0) {
+        doc.path(d).lineWidth(stroke.width).strokeColor(stroke.colour);
+        const dash = dashLengths(stroke);
+        const [drawn, left] = dash?.split(' ').map(Number) ?? [];
+        if (drawn !== undefined && left !== undefined) doc.dash(drawn, { space: left });
+        doc
+          .lineCap(stroke.dash === 'dotted' ? 'round' : 'butt')
+          .stroke()
+          .undash();
+      }
+      doc.fillOpacity(1);
+      return;
+    }
+    case 'ground': {
+      const { left, top, right, bottom } = shape.box;
+      doc
+        .rect(left, top, right - left, bottom - top)
+        .fillColor('#ffffff', 0.9)
+        .fill();
+      doc.fillOpacity(1);
+      return;
+    }
+    case 'image': {
+      const { src, box, instead, opacity = 1 } = shape;
+      const content = pictures[src];
+      if (!content) return instead.forEach((one) => drawShape(sheet, one, pictures));
+      doc.save().opacity(opacity);
+      doc.image(Buffer.from(content), box.left, box.top, {
+        fit: [box.right - box.left, box.bottom - box.top],
+        align: 'center',
+        valign: 'center',
+      });
+      doc.restore();
+      return;
+    }
+    case 'words': {
+      const face: Face = shape.bold ? (shape.italic ? 'bold italic' : 'bold') : shape.italic ? 'italic' : 'regular';
+      for (const { text, x, y } of shape.lines) sheet.line(text, x, y, { face, size: shape.size, ink: shape.ink });
+    }
+  }
+}
+
+function drawLetter(sheet: Typesetter, letter: string, at: Point): void {
+  const { doc } = sheet;
+  doc
+    .rect(at.x + 1, at.y - LETTER / 2, LETTER, LETTER)
+    .lineWidth(1)
+    .fillAndStroke('#ffffff', INDIGO);
+  const width = sheet.widthOf(letter, { face: 'bold', size: 11 });
+  sheet.line(letter, at.x + 1 + (LETTER - width) / 2, at.y + 4, { face: 'bold', size: 11, ink: INDIGO });
+}

@@ -1,0 +1,152 @@
+import { randomUUID } from 'node:crypto';
+import { Inject, Injectable } from '@nestjs/common';
+import type { ExportState } from '@ichnograph/contract';
+import { zipSync } from 'fflate';
+import type { Logger } from 'pino';
+import type { Account } from '../accounts/index.js';
+import { Publication } from '../assignments/index.js';
+import { ClassesService } from '../classes/index.js';
+import { briefly } from '../common/briefly.js';
+import { conflict, notFound } from '../common/problem.js';
+import { LOGGER } from '../common/tokens.js';
+import { ClassReadings } from '../together/index.js';
+import { DataSource } from 'typeorm';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { MarkedPaper } from './marked-paper.js';
+import { Papers } from './papers.service.js';
+
+/** How long what is made waits to be fetched. */
+const KEPT_MS = 15 * 60_000;
+/** Papers that are set at a time: as many as there are workers. */
+const AT_ONCE = 2;
+const MOST_OF_ONE = 3;
+
+interface Job {
+  id: string;
+  by: string;
+  name: string;
+  as: 'zip' | 'pdf';
+  done: number;
+  of: number;
+  state: 'running' | 'ready' | 'failed' | 'cancelled';
+  content: Uint8Array | null;
+}
+
+/**
+ * The papers of a whole class, made beside other requests: asked for, watched, cancelled, fetched. What a stopping server
+ * was making is gone with it, and is said to be.
+ */
+@Injectable()
+export class Exports {
+  private readonly jobs = new Map<string, Job>();
+
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly papers: Papers,
+    private readonly readings: ClassReadings,
+    private readonly classes: ClassesService,
+    @Inject(LOGGER) private readonly logger: Logger,
+  ) {}
+
+  async begin(publicationId: string, as: Job['as'], account: Account): Promise<ExportState> {
+    const publication = await this.data
+      .getRepository(Publication)
+      .findOne({ where: { id: publicationId }, relations: { revision: true, schoolClass: true } });
+    if (!publication || !(await this.classes.isStaff(publication.classId, account.id))) throw notFound('assignment');
+    const running = [...this.jobs.values()].filter(({ by, state }) => by === account.id && state === 'running');
+    if (running.length >= MOST_OF_ONE)
+      throw conflict('Three files are being made for you already. Wait for one of them.');
+    const submissions = await this.readings.newest(publicationId);
+    if (submissions.length === 0) throw conflict('Nobody has handed in a map yet, so there is nothing to write out.');
+    const name = `${publication.revision!.title}, ${publication.schoolClass!.name}`;
+    const job: Job = {
+      id: randomUUID(),
+      by: account.id,
+      name,
+      as,
+      done: 0,
+      of: submissions.length,
+      state: 'running',
+      content: null,
+    };
+    this.jobs.set(job.id, job);
+    void this.make(
+      job,
+      submissions.map(({ id }) => id),
+      account,
+    );
+    return stateOf(job);
+  }
+
+  state(id: string, accountId: string): ExportState {
+    return stateOf(this.own(id, accountId));
+  }
+
+  cancel(id: string, accountId: string): void {
+    const job = this.own(id, accountId);
+    job.state = 'cancelled';
+    job.content = null;
+    this.jobs.delete(id);
+  }
+
+  content(id: string, accountId: string): { name: string; as: Job['as']; content: Uint8Array } {
+    const { name, as, content } = this.own(id, accountId);
+    if (!content) throw conflict('It is not ready yet.');
+    return { name, as, content };
+  }
+
+  private own(id: string, accountId: string): Job {
+    const job = this.jobs.get(id);
+    if (job?.by !== accountId) throw notFound('file that is being made');
+    return job;
+  }
+
+  private async make(job: Job, ids: readonly string[], account: Account): Promise<void> {
+    try {
+      const papers: MarkedPaper[] = [];
+      const files: Record<string, Uint8Array> = {};
+      for (let i = 0; i < ids.length; i += AT_ONCE) {
+        if (job.state === 'cancelled') return;
+        const read = await Promise.all(ids.slice(i, i + AT_ONCE).map((id) => this.papers.paperOf(id, account)));
+        if (job.as === 'zip')
+          await Promise.all(
+            read.map(async (paper) => {
+              const name = free(fileName(paper.names), files);
+              files[name] = new Uint8Array();
+              files[name] = await this.papers.set([paper]);
+              job.done += 1;
+            }),
+          );
+        else {
+          papers.push(...read);
+          job.done += read.length;
+        }
+      }
+      // PDF is compressed already.
+      job.content = job.as === 'zip' ? zipSync(files, { level: 0 }) : await this.papers.set(papers);
+      job.state = 'ready';
+    } catch (error) {
+      this.logger.error(briefly(error), 'a file for a class could not be made');
+      job.state = 'failed';
+    } finally {
+      setTimeout(() => this.jobs.delete(job.id), KEPT_MS).unref();
+    }
+  }
+}
+
+const stateOf = ({ id, done, of, state }: Job): ExportState => ({ id, done, of, state });
+
+/** A name as one of a file: what systems will not have in one is left out. */
+export const fileName = (title: string): string =>
+  title
+    .replace(/[\\/:*?"<>|\p{Cc}]+/gu, ' ')
+    .trim()
+    .slice(0, 80) || 'Map';
+
+/** Two of one name have files of their own. */
+function free(name: string, files: Readonly<Record<string, unknown>>): string {
+  for (let i = 1; ; i++) {
+    const tried = i === 1 ? `${name}.pdf` : `${name} (${i}).pdf`;
+    if (!(tried in files)) return tried;
+  }
+}

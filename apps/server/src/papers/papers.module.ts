@@ -1,0 +1,28 @@
+import { Module } from '@nestjs/common';
+import { AccountsModule } from '../accounts/index.js';
+import { AssignmentsModule } from '../assignments/index.js';
+import { ClassesModule } from '../classes/index.js';
+import { FilesModule } from '../files/index.js';
+import { MarkingModule } from '../marking/index.js';
+import { SubmissionsModule } from '../submissions/index.js';
+import { TogetherModule } from '../together/index.js';
+import { WorkersModule } from '../workers/index.js';
+import { Exports } from './exports.service.js';
+import { PapersController } from './papers.controller.js';
+import { Papers } from './papers.service.js';
+
+@Module({
+  imports: [
+    AccountsModule,
+    AssignmentsModule,
+    ClassesModule,
+    FilesModule,
+    MarkingModule,
+    SubmissionsModule,
+    TogetherModule,
+    WorkersModule,
+  ],
+  controllers: [PapersController],
+  providers: [Exports, Papers],
+})
+export class PapersModule {}

@@ -1,0 +1,113 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { markLines, markWords, onScale, openStoredMap, PLAIN_MARKS, sumOf } from '@ichnograph/core';
+import type { TopicMap } from '@ichnograph/core';
+import { DataSource } from 'typeorm';
+import sharp from 'sharp';
+import type { Account } from '../accounts/index.js';
+import { School } from '../accounts/index.js';
+import { Revisions } from '../assignments/index.js';
+import { notFound } from '../common/problem.js';
+import { FilesService } from '../files/index.js';
+import { Comments, Judgements, JudgingService, Verdicts } from '../marking/index.js';
+import { SubmissionsService } from '../submissions/index.js';
+import { membersOf, nameOf } from '../works/index.js';
+import { WorkerPool } from '../workers/index.js';
+import type { Pictures } from './draw-map.js';
+import { libraryPicture } from './library-picture.js';
+import type { MarkedPaper } from './marked-paper.js';
+
+/** Milliseconds that one paper may take. */
+const PATIENCE = 60_000;
+/** Pixels across that a picture on paper has at most: what is more nobody sees in print. */
+const WIDEST = 1400;
+
+/** Papers for students and files: the marked map with everything that was said and given. */
+@Injectable()
+export class Papers {
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly submissions: SubmissionsService,
+    private readonly comments: Comments,
+    private readonly judging: JudgingService,
+    private readonly judgements: Judgements,
+    private readonly verdicts: Verdicts,
+    private readonly revisions: Revisions,
+    private readonly files: FilesService,
+    private readonly workers: WorkerPool,
+  ) {}
+
+  /** One paper: to those who mark always, to its members once it is returned. */
+  async pdf(submissionId: string, account: Account, onePage: boolean): Promise<{ name: string; content: Uint8Array }> {
+    const { submission, isStaff } = await this.submissions.seen(submissionId, account.id);
+    if (!isStaff && !submission.returnedAt) throw notFound('paper');
+    const paper = await this.paperOf(submissionId, account);
+    return { name: `${paper.names}, ${paper.title}`, content: await this.set([paper], onePage) };
+  }
+
+  /** Several papers as one document. */
+  set(papers: MarkedPaper[], onePage = false): Promise<Uint8Array> {
+    return this.workers.run('paper', { papers, onePage }, PATIENCE * Math.max(1, papers.length / 4));
+  }
+
+  /** All that stands on the paper of one submission, as this person may read it. */
+  async paperOf(submissionId: string, account: Account): Promise<MarkedPaper> {
+    const { submission, work } = await this.submissions.seen(submissionId, account.id);
+    const [detail, whole, assignment, comments, judgements, propositions, zone] = await Promise.all([
+      this.submissions.detail(submissionId, account),
+      this.submissions.reportOf(submissionId),
+      this.revisions.bodyOf(submission.revisionId),
+      this.comments.comments(submissionId, account),
+      this.judging.judgements(submissionId, account),
+      this.verdicts.ofMap(submissionId, account.id),
+      this.timeZone(),
+    ]);
+    const judgement = await this.judgements.of(this.data.manager, submission, assignment);
+    const sum = sumOf(whole, assignment, judgement, { due: submission.due, handedIn: submission.handedInAt });
+    const moment = (at: Date): string =>
+      new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone }).format(at);
+    return {
+      names: membersOf(work).map(nameOf).join(', '),
+      title: assignment.title,
+      className: work.publication!.schoolClass!.name,
+      handedIn: `Handed in ${moment(submission.handedInAt)}${submission.late ? ', late' : ''}.`,
+      returned: submission.returnedAt && `Returned ${moment(submission.returnedAt)}.`,
+      at: (submission.returnedAt ?? submission.handedInAt).toISOString(),
+      map: detail.map,
+      assignment: detail.assignment,
+      report: detail.report,
+      mark: markWords(onScale(sum, assignment.marks ?? PLAIN_MARKS)),
+      lines: markLines(whole, assignment, judgement, sum, judgement.structure),
+      judgement,
+      judgements,
+      propositions,
+      comments,
+      pictures: await this.picturesOf(openStoredMap(detail.map)),
+    };
+  }
+
+  /** What a map names, as pictures a document can hold. One that cannot be had is drawn in words. */
+  private async picturesOf({ topics, pictures }: TopicMap): Promise<Pictures> {
+    const named = new Set([...topics.flatMap((topic) => topic.pictures ?? []), ...pictures].map(({ src }) => src));
+    const found = await Promise.all(
+      [...named].map(async (src): Promise<[string, Uint8Array][]> => {
+        try {
+          const content = (await libraryPicture(src)) ?? (await this.files.content(src)).content;
+          const png = await sharp(content, { density: 200 })
+            .resize({ width: WIDEST, height: WIDEST, fit: 'inside', withoutEnlargement: true })
+            .png()
+            .toBuffer();
+          return [[src, new Uint8Array(png)]];
+        } catch {
+          return [];
+        }
+      }),
+    );
+    return Object.fromEntries(found.flat());
+  }
+
+  private async timeZone(): Promise<string> {
+    const [school] = await this.data.getRepository(School).find({ take: 1 });
+    return school?.timeZone ?? 'UTC';
+  }
+}
