@@ -11,6 +11,7 @@ import type {
   CommentRow,
   DemoPerson,
   FileRow,
+  Gradebook,
   Growth,
   Groups,
   JudgementRow,
@@ -121,6 +122,9 @@ export const useMapPropositions = (submissionId: string | null) =>
 export const useClassPropositions = (publicationId: string) =>
   useQuery(read<ClassPropositions>(`publications/${publicationId}/propositions`));
 
+/** The marks of a class, student by assignment. */
+export const useGradebook = (classId: string | null) =>
+  useQuery(read<Gradebook>(`classes/${classId}/gradebook`, classId !== null));
 /** Remarks kept for use again. */
 export const useRemarks = (publicationId: string) =>
   useQuery(read<RemarkRow[]>(`publications/${publicationId}/remarks`));

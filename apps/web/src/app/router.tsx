@@ -85,6 +85,10 @@ export const router = createBrowserRouter([
         path: 'class/:id/:view?',
         lazy: async () => ({ Component: (await import('../together/class-page')).ClassPage }),
       },
+      {
+        path: 'gradebook/:id?',
+        lazy: async () => ({ Component: (await import('../gradebook/gradebook-page')).GradebookPage }),
+      },
       { path: '*', element: <NotThere /> },
     ],
   },

@@ -20,6 +20,7 @@ const PLACES: Record<Me['role'], [to: string, name: string][]> = {
   teacher: [
     ['/', 'Today'],
     ['/assignments', 'Assignments'],
+    ['/gradebook', 'Marks'],
     ['/own-maps', 'Own maps'],
     ['/people', 'People'],
   ],

@@ -12,6 +12,7 @@ import { Waiting } from '../app/waiting';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { Segments } from '../ui/segments';
+import { WriteOut } from './write-out';
 
 export const namesOf = ({ members }: PileEntry): string =>
   members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
@@ -83,6 +84,7 @@ function PileTable({ pile }: { pile: Pile }) {
           <Link className={buttonClass()} to={`/assignments/${pile.assignmentId}`}>
             The assignment
           </Link>
+          <WriteOut publicationId={pile.publicationId} />
           {complete.length > 0 && (
             <Button
               onClick={() =>

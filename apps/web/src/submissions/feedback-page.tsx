@@ -76,6 +76,11 @@ function Feedback({
       crumbs={[{ name: detail.className, to: '/' }, { name: detail.title }]}
       actions={
         <>
+          {detail.returnedAt && (
+            <a className={buttonClass()} href={`/api/submissions/${detail.id}/paper`} download>
+              As a paper
+            </a>
+          )}
           {detail.showsReference && <ReferenceMap detail={detail} />}
           {detail.state === 'returned' ? (
             <Button look="action" onClick={() => void revise()}>
