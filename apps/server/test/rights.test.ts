@@ -164,6 +164,17 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /classes/:id/gradebook': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /classes/:id/gradebook.csv': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /classes/:id/gradebook.xlsx': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'POST /works/:id/here': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'GET /publications/:id/second-marking': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'PUT /publications/:id/second-marker': {
+    expect: [401, 403, 403, 204, 204, 404, 403],
+    body: { accountId: null },
+  },
+  'GET /submissions/:id/second-marks': { expect: [401, 403, 403, 409, 409, 404, 403] },
+  'PUT /submissions/:id/second-marks': {
+    expect: [401, 403, 403, 409, 409, 404, 403],
+    body: { criterion: 'none', level: 0 },
+  },
   'GET /publications/:id/remarks': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'POST /remarks': { expect: [401, 403, 403, 201, 201, 201, 403], body: { text: 'Look at your arrows.' } },
   'POST /remarks/:id/uses': { expect: [401, 403, 403, 204, 404, 404, 403] },

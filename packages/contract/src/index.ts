@@ -11,6 +11,7 @@ export * from './papers.js';
 export * from './problem.js';
 export * from './publications.js';
 export * from './remarks.js';
+export * from './second-marking.js';
 export * from './sheets.js';
 export * from './submissions.js';
 export * from './verdicts.js';

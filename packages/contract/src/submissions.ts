@@ -124,6 +124,8 @@ export interface SubmissionDetail {
   report: Record<string, unknown>;
   /** whether a member has read what was returned */
   opened: boolean;
+  /** whether who asks marks it a second time, and sees nothing of what the first gave and said */
+  marksSecond: boolean;
   /** whether its student may see the reference map now */
   showsReference: boolean;
   /** all of the work's, newest first */

@@ -104,12 +104,20 @@ export interface PileEntry {
   submission: (SubmissionRow & { flags: number; lookedAt: boolean }) | null;
 }
 
+/** Somebody else who marks, and the map they have before them. */
+export interface MarkerHere {
+  person: Person;
+  workId: string;
+}
+
 export interface Pile {
   publicationId: string;
   assignmentId: string;
   title: string;
   className: string;
   due: string | null;
+  /** whether who asks marks it a second time */
+  marksSecond: boolean;
   entries: PileEntry[];
 }
 

@@ -4,9 +4,7 @@ import { openStoredReport, writeAssignment } from '@ichnograph/core';
 import type { Report, StructureFigures } from '@ichnograph/core';
 import type { ClassInsight, Growth, GrowthFigures, WorkInClass } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
-import { Publication } from '../assignments/index.js';
-import { ClassesService } from '../classes/index.js';
-import { notFound } from '../common/problem.js';
+import { Markable } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
 import { ClassReadings } from '../together/index.js';
 import type { ReadClass } from '../together/index.js';
@@ -20,12 +18,12 @@ const MOST_PAIRS = 200;
 export class ClassInsightService {
   constructor(
     @InjectDataSource() private readonly data: DataSource,
-    private readonly classes: ClassesService,
+    private readonly markable: Markable,
     private readonly readings: ClassReadings,
   ) {}
 
   async of(publicationId: string, accountId: string): Promise<ClassInsight> {
-    const publication = await this.taught(publicationId, accountId);
+    const publication = await this.markable.publication(publicationId, accountId);
     const { assignment, submissions, reading } = await this.readings.of(publication);
     const reports = await this.reports(submissions);
     const workAt = (position: number): string => submissions[position]!.workId;
@@ -50,7 +48,7 @@ export class ClassInsightService {
 
   /** What became of each map between the first time it was handed in and the last; of works handed in again alone. */
   async growth(publicationId: string, accountId: string): Promise<Growth[]> {
-    const publication = await this.taught(publicationId, accountId);
+    const publication = await this.markable.publication(publicationId, accountId);
     const newest = await this.readings.newest(publicationId);
     const again = newest.filter(({ number }) => number > 1);
     const firsts = await this.data
@@ -78,14 +76,6 @@ export class ClassInsightService {
       .getRepository(Submission)
       .find({ where: { id: In(submissions.map(({ id }) => id)) }, select: { id: true, report: true } });
     return new Map(rows.map(({ id, report }) => [id, openStoredReport(report)]));
-  }
-
-  private async taught(id: string, accountId: string): Promise<Publication> {
-    const publication = await this.data
-      .getRepository(Publication)
-      .findOne({ where: { id }, relations: { schoolClass: true } });
-    if (!publication || !(await this.classes.isStaff(publication.classId, accountId))) throw notFound('assignment');
-    return publication;
   }
 }
 

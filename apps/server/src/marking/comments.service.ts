@@ -30,8 +30,9 @@ export class Comments {
 
   /** A submission's comments: to those who mark always, to its members once it is returned. */
   async comments(submissionId: string, { id: accountId }: Account): Promise<CommentRow[]> {
-    const { submission, isMember, isStaff } = await this.submissions.seen(submissionId, accountId);
+    const { submission, isMember, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
     if (isMember && submission.returnedAt) await this.submissions.markRead(submissionId);
+    if (isBlind) return [];
     return isStaff || submission.returnedAt ? commentsOf(this.data.manager, submissionId) : [];
   }
 
@@ -100,8 +101,8 @@ export class Comments {
   async answer(commentId: string, text: string, named: Named): Promise<void> {
     const comment = await this.data.getRepository(Comment).findOneBy({ id: commentId, removedAt: IsNull() });
     if (!comment) throw notFound('comment');
-    const { submission, isStaff } = await this.submissions.seen(comment.submissionId, named.accountId);
-    if (!isStaff && !submission.returnedAt) throw notFound('comment');
+    const { submission, isStaff, isBlind } = await this.submissions.seen(comment.submissionId, named.accountId);
+    if ((!isStaff || isBlind) && !submission.returnedAt) throw notFound('comment');
     await this.acts.once(named, 'answer', async (manager) => {
       const id = randomUUID();
       await manager.insert(CommentAnswer, { id, commentId, text, authorId: named.accountId, at: this.clock.now() });

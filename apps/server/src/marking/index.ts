@@ -6,6 +6,7 @@ export { commentCounts } from './comments.js';
 export { JudgementEntry } from './judgement.entity.js';
 export { JudgingService } from './judging.service.js';
 export { Judgements } from './judgements.service.js';
+export { Markable } from './markable.service.js';
 export { MarkChange } from './mark-change.entity.js';
 export { MarkingModule } from './marking.module.js';
 export { PileService } from './pile.service.js';

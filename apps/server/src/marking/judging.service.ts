@@ -34,8 +34,8 @@ export class JudgingService {
 
   /** To those who mark always, to the map's members once it is returned. */
   async judgements(submissionId: string, { id: accountId }: Account): Promise<JudgementRow[]> {
-    const { submission, isStaff } = await this.submissions.seen(submissionId, accountId);
-    if (!isStaff && !submission.returnedAt) return [];
+    const { submission, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
+    if (isBlind || (!isStaff && !submission.returnedAt)) return [];
     const rows = await this.data.getRepository(JudgementEntry).findBy({ submissionId });
     const people = await this.accounts.people(rows.map(({ authorId }) => authorId));
     return rows.map(({ kind, subject, value, reason, authorId, at }) => ({

@@ -1,15 +1,36 @@
 import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
 import type { EntityManager } from 'typeorm';
-import { conflict, notFound } from '../common/problem.js';
+import { Publication } from '../assignments/index.js';
+import { ClassesService } from '../classes/index.js';
+import { conflict, forbidden, notFound } from '../common/problem.js';
 import { Submission, SubmissionsService } from '../submissions/index.js';
 import { lockWork, Work } from '../works/index.js';
 
 type Next = 'handed in' | 'being marked' | 'returned';
 
+const blind = () =>
+  forbidden('You mark this class a second time, blind to what the first gave. Ask whoever marks first.');
+
 /** Who may mark what, and when. The first word of marking closes the map to its students until it is returned. */
 @Injectable()
 export class Markable {
-  constructor(private readonly submissions: SubmissionsService) {}
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly submissions: SubmissionsService,
+    private readonly classes: ClassesService,
+  ) {}
+
+  /** A publication for those who mark it first. */
+  async publication(id: string, accountId: string): Promise<Publication> {
+    const publication = await this.data
+      .getRepository(Publication)
+      .findOne({ where: { id }, relations: { revision: true, schoolClass: true } });
+    if (!publication || !(await this.classes.isStaff(publication.classId, accountId))) throw notFound('assignment');
+    if (publication.secondMarkerId === accountId) throw blind();
+    return publication;
+  }
 
   /** The state an act of marking leads to: only of the newest submission, only while it is handed in or being marked. */
   async moveOn(manager: EntityManager, submission: Submission, next: Next): Promise<void> {
@@ -29,6 +50,7 @@ export class Markable {
   async mine(submissionId: string, accountId: string) {
     const seen = await this.submissions.seen(submissionId, accountId);
     if (!seen.isStaff) throw notFound('map');
+    if (seen.isBlind) throw blind();
     return seen;
   }
 }

@@ -1,6 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Patch, Post, Put } from '@nestjs/common';
 import { ChangeComment, Judge, NewComment } from '@ichnograph/contract';
-import type { CommentRow, JudgementRow, MarkChangeRow, Pile, ReturnedMaps } from '@ichnograph/contract';
+import type { CommentRow, JudgementRow, MarkChangeRow, MarkerHere, Pile, ReturnedMaps } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { Acting } from '../acts/index.js';
@@ -24,6 +24,13 @@ export class MarkingController {
   @Get('publications/:id/pile')
   pile(@Who() { account }: SignedIn, @Id() id: string): Promise<Pile> {
     return this.piles.pile(id, account.id);
+  }
+
+  @For('teacher')
+  @Post('works/:id/here')
+  @HttpCode(200)
+  here(@Who() { account }: SignedIn, @Id() id: string): Promise<MarkerHere[]> {
+    return this.piles.here(id, account.id);
   }
 
   @For('teacher')

@@ -15,6 +15,8 @@ import { MarkingController } from './marking.controller.js';
 import { PileService } from './pile.service.js';
 import { RemarksController } from './remarks.controller.js';
 import { Remarks } from './remarks.service.js';
+import { SecondMarkingController } from './second-marking.controller.js';
+import { SecondMarkingService } from './second-marking.service.js';
 import { Returning } from './returning.service.js';
 import { VerdictsController } from './verdicts.controller.js';
 import { Verdicts } from './verdicts.service.js';
@@ -30,8 +32,18 @@ import { Verdicts } from './verdicts.service.js';
     WorkersModule,
     WorksModule,
   ],
-  controllers: [MarkingController, RemarksController, VerdictsController],
-  providers: [Comments, Judgements, JudgingService, Markable, PileService, Remarks, Returning, Verdicts],
-  exports: [Comments, Judgements, JudgingService, PileService, Remarks, Returning, Verdicts],
+  controllers: [MarkingController, RemarksController, SecondMarkingController, VerdictsController],
+  providers: [
+    Comments,
+    Judgements,
+    JudgingService,
+    Markable,
+    PileService,
+    Remarks,
+    Returning,
+    SecondMarkingService,
+    Verdicts,
+  ],
+  exports: [Markable, Comments, Judgements, JudgingService, PileService, Remarks, Returning, Verdicts],
 })
 export class MarkingModule {}

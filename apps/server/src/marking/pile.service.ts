@@ -1,14 +1,16 @@
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { grouped } from '@ichnograph/core';
-import type { Person, Pile, PileEntry } from '@ichnograph/contract';
+import type { MarkerHere, Person, Pile, PileEntry } from '@ichnograph/contract';
 import { DataSource, In } from 'typeorm';
-import { Account, personOf } from '../accounts/index.js';
+import { Account, AccountsService, personOf } from '../accounts/index.js';
 import { Publication } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
+import { Clock } from '../common/clock.js';
 import { notFound } from '../common/problem.js';
 import { LookedAt, Submission, submissionRowOf } from '../submissions/index.js';
-import { Work, WorkMember } from '../works/index.js';
+import { Work, WorkMember, WorksService } from '../works/index.js';
+import { WhoIsWhere } from './who-is-where.js';
 
 /** A work with its members and the newest thing handed in of it, no bodies. */
 interface Standing {
@@ -20,9 +22,14 @@ interface Standing {
 /** What came of an assignment in a class: the pile to mark, and the same in numbers for Today. */
 @Injectable()
 export class PileService {
+  private readonly where = new WhoIsWhere();
+
   constructor(
     @InjectDataSource() private readonly data: DataSource,
     private readonly classes: ClassesService,
+    private readonly works: WorksService,
+    private readonly accounts: AccountsService,
+    private readonly clock: Clock,
   ) {}
 
   /** Every student of the class with what came of the assignment, in the roster's order. */
@@ -38,8 +45,18 @@ export class PileService {
       title: publication.revision!.title,
       className: publication.schoolClass!.name,
       due: publication.due?.toISOString() ?? null,
+      marksSecond: publication.secondMarkerId === accountId,
       entries: (await this.entries([publication], accountId)).get(publicationId)!,
     };
+  }
+
+  /** Notes that somebody has a map before them. @returns the others who mark the same pile, and where they are */
+  async here(workId: string, accountId: string): Promise<MarkerHere[]> {
+    const { work, isStaff } = await this.works.seen(workId, accountId);
+    if (!isStaff) throw notFound('map');
+    const others = this.where.note(work.publicationId, accountId, workId, this.clock.now().getTime());
+    const people = await this.accounts.people(others.map((one) => one.accountId));
+    return others.map((one) => ({ person: people.get(one.accountId)!, workId: one.workId }));
   }
 
   /** The piles of several publications at once, by publication. */
@@ -53,9 +70,9 @@ export class PileService {
       accountId,
     );
     return new Map(
-      publications.map(({ id, classId }) => [
+      publications.map(({ id, classId, secondMarkerId }) => [
         id,
-        entriesOf(rosters.get(classId) ?? [], standings.get(id) ?? [], looked),
+        entriesOf(rosters.get(classId) ?? [], standings.get(id) ?? [], looked, secondMarkerId === accountId),
       ]),
     );
   }
@@ -112,6 +129,7 @@ function entriesOf(
   roster: readonly Person[],
   standings: readonly Standing[],
   looked: ReadonlySet<string>,
+  isBlind: boolean,
 ): PileEntry[] {
   const byPerson = new Map(standings.flatMap((one) => one.members.map(({ id }) => [id, one] as const)));
   const here = roster.map((person) => byPerson.get(person.id) ?? person);
@@ -130,7 +148,7 @@ function entriesOf(
       left: left.includes(one),
       members,
       submission: newest
-        ? { ...submissionRowOf(newest, true), flags: newest.flags, lookedAt: looked.has(newest.id) }
+        ? { ...submissionRowOf(newest, true, isBlind), flags: newest.flags, lookedAt: looked.has(newest.id) }
         : null,
     };
   });

@@ -7,8 +7,8 @@ import type { KeepRemark, RemarkOnMany, RemarkPlace, RemarkRow, RemarksGiven, Us
 import { DataSource, In, IsNull } from 'typeorm';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
-import { AssignmentsService, Publication } from '../assignments/index.js';
-import { ClassesService } from '../classes/index.js';
+import { AssignmentsService } from '../assignments/index.js';
+import type { Publication } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { notFound, Problem, refused } from '../common/problem.js';
 import { inTransaction } from '../common/transaction.js';
@@ -25,7 +25,6 @@ export class Remarks {
   constructor(
     @InjectDataSource() private readonly data: DataSource,
     private readonly assignments: AssignmentsService,
-    private readonly classes: ClassesService,
     private readonly readings: ClassReadings,
     private readonly markable: Markable,
     private readonly works: WorksService,
@@ -35,7 +34,7 @@ export class Remarks {
 
   /** One's own, and what colleagues keep with the assignment; what is used most stands first. */
   async ofPublication(publicationId: string, accountId: string): Promise<RemarkRow[]> {
-    const { assignmentId } = await this.marked(publicationId, accountId);
+    const { assignmentId } = await this.markable.publication(publicationId, accountId);
     const rows = await this.data.getRepository(Remark).find({
       where: [{ ownerId: accountId, assignmentId: IsNull() }, { assignmentId }],
       order: { uses: 'DESC', usedAt: 'DESC', id: 'ASC' },
@@ -106,7 +105,7 @@ export class Remarks {
 
   /** Puts one remark on every work with the same evidence, or says what it would put there. */
   async onMany(publicationId: string, wanted: RemarkOnMany, named: Named): Promise<RemarksGiven> {
-    const publication = await this.marked(publicationId, named.accountId);
+    const publication = await this.markable.publication(publicationId, named.accountId);
     const { places, submissions } = await this.places(publication, wanted);
     if (wanted.preview) return { batch: null, places };
     if (!wanted.works) throw refused('Choose the maps it is put on.');
@@ -202,11 +201,5 @@ export class Remarks {
       .getRepository(Submission)
       .find({ where: { id: In(submissions.map(({ id }) => id)) }, select: { id: true, report: true } });
     return new Map(rows.map(({ id, report }) => [id, openStoredReport(report)]));
-  }
-
-  private async marked(id: string, accountId: string): Promise<Publication> {
-    const publication = await this.data.getRepository(Publication).findOneBy({ id });
-    if (!publication || !(await this.classes.isStaff(publication.classId, accountId))) throw notFound('assignment');
-    return publication;
   }
 }

@@ -15,7 +15,6 @@ import { DataSource, In } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import { AccountsService } from '../accounts/index.js';
 import { Publication, Revisions } from '../assignments/index.js';
-import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { inTransaction } from '../common/transaction.js';
@@ -45,7 +44,6 @@ export class Verdicts {
     private readonly markable: Markable,
     private readonly submissions: SubmissionsService,
     private readonly revisions: Revisions,
-    private readonly classes: ClassesService,
     private readonly accounts: AccountsService,
     private readonly works: WorksService,
     private readonly clock: Clock,
@@ -53,7 +51,7 @@ export class Verdicts {
 
   /** All that a class's maps say, most frequent first, with what was judged of it. */
   async ofClass(publicationId: string, accountId: string): Promise<ClassPropositions> {
-    const publication = await this.marked(publicationId, accountId);
+    const publication = await this.markable.publication(publicationId, accountId);
     const { reading, submissions } = await this.readings.of(publication);
     const { assignmentId } = publication;
     const workOf = (positions: readonly number[]): string[] => positions.map((i) => submissions[i]!.workId);
@@ -99,7 +97,7 @@ export class Verdicts {
 
   /** One word for every map of the assignment that says it, but those in which it was judged otherwise. */
   async judgeClass(publicationId: string, wanted: GiveVerdict, accountId: string): Promise<VerdictGiven> {
-    const publication = await this.marked(publicationId, accountId);
+    const publication = await this.markable.publication(publicationId, accountId);
     const { reading } = await this.readings.of(publication);
     const known = new Set([...reading.together.propositions.map(keyOf), ...reading.outcomes.map(outcomeKeyOf)]);
     if (!wanted.keys.every((key) => known.has(key))) throw notFound('sentence on the maps of this class');
@@ -154,7 +152,8 @@ export class Verdicts {
 
   /** The propositions of one map: to those who mark as they stand, to its members as they were returned. */
   async ofMap(submissionId: string, accountId: string): Promise<MapProposition[]> {
-    const { submission, isStaff } = await this.submissions.seen(submissionId, accountId);
+    const { submission, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
+    if (isBlind) return [];
     if (submission.returnedAt || !isStaff) return this.returned(submissionId);
     return this.standing(this.data.manager, submission);
   }
@@ -271,14 +270,6 @@ export class Verdicts {
     if (!countsVerdicts(assignment.marks ?? PLAIN_MARKS)) return;
     const report = await this.submissions.reportOf(submission.id);
     await this.judgements.sum(manager, submission, report, assignment);
-  }
-
-  private async marked(id: string, accountId: string): Promise<Publication> {
-    const publication = await this.data
-      .getRepository(Publication)
-      .findOne({ where: { id }, relations: { revision: true, schoolClass: true } });
-    if (!publication || !(await this.classes.isStaff(publication.classId, accountId))) throw notFound('assignment');
-    return publication;
   }
 }
 

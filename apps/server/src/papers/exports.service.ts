@@ -4,14 +4,11 @@ import type { ExportState } from '@ichnograph/contract';
 import { zipSync } from 'fflate';
 import type { Logger } from 'pino';
 import type { Account } from '../accounts/index.js';
-import { Publication } from '../assignments/index.js';
-import { ClassesService } from '../classes/index.js';
 import { briefly } from '../common/briefly.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
+import { Markable } from '../marking/index.js';
 import { ClassReadings } from '../together/index.js';
-import { DataSource } from 'typeorm';
-import { InjectDataSource } from '@nestjs/typeorm';
 import type { MarkedPaper } from './marked-paper.js';
 import { Papers } from './papers.service.js';
 
@@ -41,18 +38,14 @@ export class Exports {
   private readonly jobs = new Map<string, Job>();
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
     private readonly papers: Papers,
     private readonly readings: ClassReadings,
-    private readonly classes: ClassesService,
+    private readonly markable: Markable,
     @Inject(LOGGER) private readonly logger: Logger,
   ) {}
 
   async begin(publicationId: string, as: Job['as'], account: Account): Promise<ExportState> {
-    const publication = await this.data
-      .getRepository(Publication)
-      .findOne({ where: { id: publicationId }, relations: { revision: true, schoolClass: true } });
-    if (!publication || !(await this.classes.isStaff(publication.classId, account.id))) throw notFound('assignment');
+    const publication = await this.markable.publication(publicationId, account.id);
     const running = [...this.jobs.values()].filter(({ by, state }) => by === account.id && state === 'running');
     if (running.length >= MOST_OF_ONE)
       throw conflict('Three files are being made for you already. Wait for one of them.');

@@ -1,7 +1,6 @@
 import { Module } from '@nestjs/common';
 import { AccountsModule } from '../accounts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
-import { ClassesModule } from '../classes/index.js';
 import { FilesModule } from '../files/index.js';
 import { MarkingModule } from '../marking/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
@@ -15,7 +14,6 @@ import { Papers } from './papers.service.js';
   imports: [
     AccountsModule,
     AssignmentsModule,
-    ClassesModule,
     FilesModule,
     MarkingModule,
     SubmissionsModule,

@@ -7,7 +7,7 @@ import sharp from 'sharp';
 import type { Account } from '../accounts/index.js';
 import { School } from '../accounts/index.js';
 import { Revisions } from '../assignments/index.js';
-import { notFound } from '../common/problem.js';
+import { forbidden, notFound } from '../common/problem.js';
 import { FilesService } from '../files/index.js';
 import { Comments, Judgements, JudgingService, Verdicts } from '../marking/index.js';
 import { SubmissionsService } from '../submissions/index.js';
@@ -39,7 +39,9 @@ export class Papers {
 
   /** One paper: to those who mark always, to its members once it is returned. */
   async pdf(submissionId: string, account: Account, onePage: boolean): Promise<{ name: string; content: Uint8Array }> {
-    const { submission, isStaff } = await this.submissions.seen(submissionId, account.id);
+    const { submission, isStaff, isBlind } = await this.submissions.seen(submissionId, account.id);
+    if (isBlind)
+      throw forbidden('You mark this class a second time, blind to the first. The paper holds what the first gave.');
     if (!isStaff && !submission.returnedAt) throw notFound('paper');
     const paper = await this.paperOf(submissionId, account);
     return { name: `${paper.names}, ${paper.title}`, content: await this.set([paper], onePage) };

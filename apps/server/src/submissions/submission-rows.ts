@@ -5,6 +5,8 @@ import type { Submission } from './submission.entity.js';
 export const submissionRowOf = (
   { id, number, handedInAt, late, earned, outOf, extra, returnedAt, sum, sumOutOf, notJudged }: Submission,
   marks: boolean,
+  /** for whoever marks a second time: nothing of the first's mark, returned or not */
+  isBlind = false,
 ): SubmissionRow => ({
   id,
   number,
@@ -13,6 +15,6 @@ export const submissionRowOf = (
   earned,
   outOf,
   extra,
-  mark: marks || returnedAt ? { sum, outOf: sumOutOf, notJudged } : null,
+  mark: !isBlind && (marks || returnedAt) ? { sum, outOf: sumOutOf, notJudged } : null,
   returnedAt: returnedAt?.toISOString() ?? null,
 });

@@ -61,7 +61,7 @@ export class SubmissionsService {
   }
 
   async detail(id: string, { id: accountId }: Account): Promise<SubmissionDetail> {
-    const { submission, work, isMember, isStaff } = await this.seen(id, accountId);
+    const { submission, work, isMember, isStaff, isBlind } = await this.seen(id, accountId);
     const { number, handedInAt, handedInBy, late, note, leftOut, returnedAt, returnedBy } = submission;
     if (isMember && returnedAt) await this.markRead(id);
     if (isStaff) await this.noteLook(id, accountId);
@@ -95,8 +95,9 @@ export class SubmissionsService {
       revision: submission.revision!.number,
       map: writeMap(openStoredMap(map)),
       report: (isStaff ? whole : reportForStudents(whole)) as unknown as Record<string, unknown>,
+      marksSecond: isBlind,
       showsReference: showsReference(work, submission, assignment),
-      submissions: all.map((one) => submissionRowOf(one, isStaff)),
+      submissions: all.map((one) => submissionRowOf(one, isStaff && !isBlind, isBlind)),
       assignment: writeAssignment(isStaff ? assignment : withoutAnswers(assignment)),
     };
   }

@@ -25,7 +25,7 @@ export class WorkPages {
   ) {}
 
   async detail(id: string, { id: accountId }: Account): Promise<WorkDetail> {
-    const { work, isMember, isStaff } = await this.works.seen(id, accountId);
+    const { work, isMember, isStaff, isBlind } = await this.works.seen(id, accountId);
     const [submissions, assignment, due, movedFrom] = await Promise.all([
       this.data.getRepository(Submission).find({ where: { workId: id }, order: { number: 'DESC' } }),
       this.revisions.bodyOf(work.revisionId),
@@ -50,7 +50,7 @@ export class WorkPages {
       members: membersOf(work),
       revision: work.revision!.number,
       title: assignment.title,
-      submissions: submissions.map((one) => submissionRowOf(one, isStaff)),
+      submissions: submissions.map((one) => submissionRowOf(one, isStaff && !isBlind, isBlind)),
       // The teacher's own answers stay with the teacher.
       assignment: writeAssignment(isStaff ? assignment : withoutAnswers(assignment)),
     };

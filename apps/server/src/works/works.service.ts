@@ -32,6 +32,15 @@ const isShut = ({ closedAt, schoolClass }: Publication): boolean =>
 export const isOpen = ({ state, publication }: Pick<Work, 'state' | 'publication'>): boolean =>
   !isShut(publication!) && (state === 'in progress' || (state === 'handed in' && publication!.mayHandInAgain));
 
+/** A work as somebody sees it. */
+interface Seen {
+  work: Work;
+  isMember: boolean;
+  isStaff: boolean;
+  /** one of the staff who marks a second time, and sees nothing of what the first gave and said */
+  isBlind: boolean;
+}
+
 @Injectable()
 export class WorksService {
   constructor(
@@ -97,7 +106,7 @@ export class WorksService {
   }
 
   /** A work as its member or their teacher may see it; anyone else's is not there. */
-  async seen(id: string, accountId: string): Promise<{ work: Work; isMember: boolean; isStaff: boolean }> {
+  async seen(id: string, accountId: string): Promise<Seen> {
     const work = await this.data.getRepository(Work).findOne({
       where: { id },
       relations: { publication: { schoolClass: true }, revision: true, members: { account: true } },
@@ -107,7 +116,7 @@ export class WorksService {
     const isMember = part === 'student' && work.members!.some((member) => member.accountId === accountId);
     const isStaff = part === 'teacher' || part === 'assistant';
     if (!isMember && !isStaff) throw notFound('map');
-    return { work, isMember, isStaff };
+    return { work, isMember, isStaff, isBlind: isStaff && work.publication!.secondMarkerId === accountId };
   }
 
   /** Opens a returned work again, so that the student can revise and hand in once more. */

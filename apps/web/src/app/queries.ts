@@ -28,6 +28,8 @@ import type {
   ReadyMadeRow,
   RemarkRow,
   RosterEntry,
+  SecondMarking,
+  SecondMarkRow,
   SheetDetail,
   StudentTask,
   SubmissionDetail,
@@ -125,6 +127,11 @@ export const useClassPropositions = (publicationId: string) =>
 /** The marks of a class, student by assignment. */
 export const useGradebook = (classId: string | null) =>
   useQuery(read<Gradebook>(`classes/${classId}/gradebook`, classId !== null));
+export const useSecondMarking = (publicationId: string) =>
+  useQuery(read<SecondMarking>(`publications/${publicationId}/second-marking`));
+/** What one gave as a second marker. */
+export const useSecondMarks = (submissionId: string | null) =>
+  useQuery(read<SecondMarkRow[]>(`submissions/${submissionId}/second-marks`, submissionId !== null));
 /** Remarks kept for use again. */
 export const useRemarks = (publicationId: string) =>
   useQuery(read<RemarkRow[]>(`publications/${publicationId}/remarks`));

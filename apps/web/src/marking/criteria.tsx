@@ -1,16 +1,16 @@
 import type { Criterion } from '@ichnograph/core';
 import { useRef } from 'react';
 import { figure } from '../app/figures';
-import type { Judged } from './judgement';
 
 /** Criteria with their levels: arrows go from level to level, Enter sets one, and takes it back where it is set. */
 export function Criteria({
   criteria,
-  judged,
+  levelOf,
   onJudge,
 }: {
   criteria: readonly Criterion[];
-  judged: Judged;
+  /** the position of the level it has; null where it has none */
+  levelOf: (criterion: string) => number | null;
   /** left out where the marks only are read */
   onJudge?: ((criterion: string, level: number | null) => void) | undefined;
 }) {
@@ -22,7 +22,7 @@ export function Criteria({
         <Levels
           key={criterion.id}
           criterion={criterion}
-          level={judged.of('criterion', criterion.id)?.value ?? null}
+          level={levelOf(criterion.id)}
           onJudge={onJudge && ((level) => onJudge(criterion.id, level))}
         />
       ))}

@@ -6,6 +6,7 @@ import type {
   JudgementRow,
   MapProposition,
   Pile,
+  SecondMarkRow,
   SubmissionDetail,
 } from '@ichnograph/contract';
 import { MessageSquarePlus } from 'lucide-react';
@@ -17,7 +18,15 @@ import { Failed } from '../app/failures';
 import { timeWords } from '../app/figures';
 import { useTitle } from '../app/page';
 import { useLetterKeys } from '../app/single-letters';
-import { useComments, useJudgements, useMapPropositions, usePile, useSubmission, useTimeZone } from '../app/queries';
+import {
+  useComments,
+  useJudgements,
+  useMapPropositions,
+  usePile,
+  useSecondMarks,
+  useSubmission,
+  useTimeZone,
+} from '../app/queries';
 import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
 import { FrozenDesk, useFrozen } from '../map';
@@ -26,12 +35,15 @@ import { Trouble } from '../ui/field';
 import { ChangesList, ChangesOnMap, useChanges } from './changes';
 import { Criteria } from './criteria';
 import { judgedOf, markOf } from './judgement';
+import { commentsWithoutNames, detailWithoutNames, pileWithoutNames, useHiddenNames } from './hidden-names';
 import { MarkHead } from './mark-head';
 import { OwnPoints } from './own-points';
 import { SentencesToJudge } from './sentences-to-judge';
 import { Trail } from './trail';
 import { Batches } from './batches';
+import { ReferenceList, ReferenceOver, useAgainstReference } from './reference-over';
 import { RemarkBank } from './remark-bank';
+import { useHere } from './use-here';
 import { BringBack, OwnComment, WriteComment } from './comments';
 import { PileList, PileRail } from './pile-list';
 
@@ -44,6 +56,8 @@ export function MarkingPage() {
   const submission = useSubmission(wanted);
   const comments = useComments(wanted);
   const judgements = useJudgements(wanted);
+  const seconds = useSecondMarks(submission.data?.marksSecond ? wanted : null);
+  const { hidden } = useHiddenNames();
   const propositions = useMapPropositions(wanted);
   if (pile.data === undefined) return <Waiting of={pile} what="Opening the map …" />;
   if (wanted === null) return <Failed error={new Error('nothing was handed in')} />;
@@ -51,12 +65,15 @@ export function MarkingPage() {
   if (comments.data === undefined) return <Waiting of={comments} what="Opening the comments …" />;
   if (judgements.data === undefined) return <Waiting of={judgements} what="Opening the marks …" />;
   if (propositions.data === undefined) return <Waiting of={propositions} what="Reading the sentences …" />;
+  if (submission.data.marksSecond && seconds.data === undefined)
+    return <Waiting of={seconds} what="Opening what you gave …" />;
   return (
     <Marking
       key={submission.data.id}
-      pile={pile.data}
-      detail={submission.data}
-      comments={comments.data}
+      pile={hidden ? pileWithoutNames(pile.data) : pile.data}
+      detail={hidden ? detailWithoutNames(submission.data) : submission.data}
+      comments={hidden ? commentsWithoutNames(comments.data, submission.data) : comments.data}
+      seconds={seconds.data ?? []}
       judgements={judgements.data}
       propositions={propositions.data}
       workId={workId!}
@@ -70,10 +87,12 @@ interface Props {
   comments: CommentRow[];
   judgements: JudgementRow[];
   propositions: MapProposition[];
+  /** what one gave as a second marker */
+  seconds: SecondMarkRow[];
   workId: string;
 }
 
-function Marking({ pile, detail, comments, judgements, propositions, workId }: Props) {
+function Marking({ pile, detail, comments, judgements, propositions, seconds, workId }: Props) {
   const names = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
   const given = detail.members.map(({ givenName }) => givenName).join(' and ');
   useTitle(`Marking ${names}`);
@@ -83,7 +102,8 @@ function Marking({ pile, detail, comments, judgements, propositions, workId }: P
   const [deleted, setDeleted] = useState<CommentRow | null>(null);
   const [bank, setBank] = useState(false);
   const newest = detail.submissions[0]?.id === detail.id;
-  const mayMark = newest && (detail.state === 'handed in' || detail.state === 'being marked');
+  const isSecond = detail.marksSecond;
+  const mayMark = newest && !isSecond && (detail.state === 'handed in' || detail.state === 'being marked');
   const marked = pile.entries.filter(({ submission }) => submission);
   const at = marked.findIndex((entry) => entry.workId === workId);
   const goOn = (step: number): void => {
@@ -92,11 +112,24 @@ function Marking({ pile, detail, comments, judgements, propositions, workId }: P
   };
   const { map, assignment } = useFrozen(detail);
   const changes = useChanges(detail, map, assignment);
+  const [withReference, setWithReference] = useState(false);
+  const reference = useAgainstReference(map, assignment, withReference);
+  const others = useHere(workId).filter((one) => one.workId === workId);
   const [asked] = useSearchParams();
   const start = startOf(asked, propositions, map, assignment);
   const judged = useMemo(() => judgedOf(judgements, propositions), [judgements, propositions]);
   const judge = (kind: JudgementKind, subject: string, value: number | null, reason = ''): Promise<boolean> =>
-    act(() => api.put(`submissions/${detail.id}/judgements`, { kind, subject, value, reason }), 'The mark is kept.');
+    act(
+      () =>
+        api.put(`submissions/${detail.id}/judgements`, {
+          kind,
+          subject,
+          value,
+          reason,
+          seen: judged.of(kind, subject)?.value ?? null,
+        }),
+      'The mark is kept.',
+    );
   const post = (what: string, said: string): Promise<boolean> =>
     act(() => api.post(`submissions/${detail.id}/${what}`), said);
   const giveBack = (): Promise<boolean> => post('return', `Returned to ${given}.`);
@@ -114,6 +147,11 @@ function Marking({ pile, detail, comments, judgements, propositions, workId }: P
         }),
     }),
   });
+  const referenceButton = assignment.reference && (
+    <Button aria-pressed={withReference} onClick={() => setWithReference(!withReference)}>
+      {withReference ? 'Without the reference' : 'Reference over it'}
+    </Button>
+  );
   return (
     <FrozenDesk
       detail={detail}
@@ -127,6 +165,7 @@ function Marking({ pile, detail, comments, judgements, propositions, workId }: P
       actions={
         mayMark ? (
           <>
+            {referenceButton}
             {detail.state === 'being marked' && (
               <Button onClick={() => void post('let-go', `${given} can work on it again.`)}>Let go</Button>
             )}
@@ -162,17 +201,35 @@ function Marking({ pile, detail, comments, judgements, propositions, workId }: P
           </button>
         )
       }
-      drawnOver={changes && <ChangesOnMap changes={changes} after={map} />}
+      drawnOver={
+        <>
+          {changes && <ChangesOnMap changes={changes} after={map} />}
+          {reference && <ReferenceOver all={reference} map={map} />}
+        </>
+      }
       above={(view) => (
         <>
-          <MarkHead
-            mark={markOf(detail, view.frozen.report, view.frozen.assignment, judged)}
-            report={view.frozen.report}
-            assignment={view.frozen.assignment}
-            judged={judged}
-            onShow={view.go}
-            asReturned={detail.returnedAt !== null}
-          />
+          {others.length > 0 && (
+            <p role="status" className="border-b border-rule bg-ochre-wash px-3.5 py-1.5 text-sm">
+              {others.map(({ person }) => person.givenName).join(' and ')} {others.length === 1 ? 'has' : 'have'} this
+              map open too. What one of you gives first stands; the other is told.
+            </p>
+          )}
+          {isSecond ? (
+            <p className="border-b border-rule px-3.5 pb-3 text-indigo">
+              You mark this map a second time, and see nothing of what was given and said.
+            </p>
+          ) : (
+            <MarkHead
+              mark={markOf(detail, view.frozen.report, view.frozen.assignment, judged)}
+              report={view.frozen.report}
+              assignment={view.frozen.assignment}
+              judged={judged}
+              onShow={view.go}
+              asReturned={detail.returnedAt !== null}
+            />
+          )}
+          {reference && <ReferenceList all={reference} view={view} />}
           <Trouble>{trouble}</Trouble>
           {deleted && <BringBack comment={deleted} act={act} onDone={() => setDeleted(null)} />}
           {detail.note && (
@@ -213,10 +270,24 @@ function Marking({ pile, detail, comments, judgements, propositions, workId }: P
         <>
           <Criteria
             criteria={assignment.criteria}
-            judged={judged}
-            onJudge={mayMark ? (criterion, level) => void judge('criterion', criterion, level) : undefined}
+            levelOf={(criterion) =>
+              isSecond
+                ? (seconds.find((one) => one.criterion === criterion)?.level ?? null)
+                : (judged.of('criterion', criterion)?.value ?? null)
+            }
+            onJudge={
+              isSecond
+                ? (criterion, level) =>
+                    void act(
+                      () => api.put(`submissions/${detail.id}/second-marks`, { criterion, level }),
+                      'The level is kept.',
+                    )
+                : mayMark
+                  ? (criterion, level) => void judge('criterion', criterion, level)
+                  : undefined
+            }
           />
-          <Trail submissionId={detail.id} assignment={assignment} />
+          {!isSecond && <Trail submissionId={detail.id} assignment={assignment} />}
         </>
       )}
       card={(comment, letter, view) => (

@@ -12,6 +12,8 @@ import { Waiting } from '../app/waiting';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { Segments } from '../ui/segments';
+import { pileWithoutNames, useHiddenNames } from './hidden-names';
+import { SecondMarkingSection } from './second-marking';
 import { WriteOut } from './write-out';
 
 export const namesOf = ({ members }: PileEntry): string =>
@@ -21,8 +23,9 @@ export const isWaiting = ({ state }: PileEntry): boolean => state === 'handed in
 /** A class and what came of an assignment: who, in what state, with what. */
 export function PilePage() {
   const pile = usePile(useParams().id!);
+  const { hidden } = useHiddenNames();
   if (pile.data === undefined) return <Waiting of={pile} what="Opening the pile …" />;
-  return <PileTable pile={pile.data} />;
+  return <PileTable pile={hidden ? pileWithoutNames(pile.data) : pile.data} />;
 }
 
 const FILTERS = ['All', 'Waiting', 'Not looked at', 'Late', 'To judge', 'Returned'] as const;
@@ -61,6 +64,7 @@ function sorted(entries: readonly PileEntry[], column: Column, down: boolean): P
 
 function PileTable({ pile }: { pile: Pile }) {
   const zone = useTimeZone();
+  const names = useHiddenNames();
   const { trouble, act } = useAction();
   const [filter, setFilter] = useState<Filter>('All');
   const [{ column, down }, setOrder] = useState<{ column: Column; down: boolean }>({
@@ -109,6 +113,10 @@ function PileTable({ pile }: { pile: Pile }) {
       <Trouble>{trouble}</Trouble>
       <div className="mb-3 flex overflow-x-auto p-0.5">
         <Segments label="Show" options={FILTERS} value={filter} onChange={setFilter} />
+        <label className="ml-4 flex items-center gap-1.5 whitespace-nowrap">
+          <input type="checkbox" checked={names.hidden} onChange={({ target }) => names.set(target.checked)} />
+          Hide names
+        </label>
       </div>
       <div className="overflow-x-auto">
         <table className="w-full text-left">
@@ -140,6 +148,7 @@ function PileTable({ pile }: { pile: Pile }) {
         </table>
       </div>
       {shown.length === 0 && <p className="mt-3 text-quiet">None of them just now.</p>}
+      {!pile.marksSecond && <SecondMarkingSection publicationId={pile.publicationId} />}
     </Page>
   );
 }

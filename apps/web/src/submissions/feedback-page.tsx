@@ -120,7 +120,12 @@ function Feedback({
         return given ? <p className="words mt-2 text-sm text-indigo">Your teacher: {given.reason}</p> : null;
       }}
       below={({ frozen: { assignment } }) =>
-        detail.returnedAt && <Criteria criteria={assignment.criteria} judged={judged} />
+        detail.returnedAt && (
+          <Criteria
+            criteria={assignment.criteria}
+            levelOf={(criterion) => judged.of('criterion', criterion)?.value ?? null}
+          />
+        )
       }
       card={(comment, letter, { frozen: { map, assignment }, go, chooseComment }) => (
         <CommentCard
