@@ -192,6 +192,7 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   },
   'PATCH /comments/:id': { expect: [401, 403, 403, 200, 404, 404, 403], body: { text: 'Hm?' } },
   'POST /comments/:id/answers': { expect: [401, 404, 404, 204, 204, 404, 404], body: { text: 'Because.' } },
+  'PUT /comments/:id/settled': { expect: [401, 404, 404, 204, 204, 404, 404], body: { settled: true } },
   'DELETE /comments/:id': { expect: [401, 403, 403, 204, 404, 404, 403] },
   'POST /comments/:id/restore': { expect: [401, 403, 403, 201, 404, 404, 403] },
   'POST /submissions/:id/let-go': { expect: [401, 403, 403, 204, 204, 404, 403] },

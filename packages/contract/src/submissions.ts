@@ -1,8 +1,8 @@
-import { IsIn, IsNumber, IsOptional, IsString, Length, MaxLength, ValidateIf } from 'class-validator';
+import { IsBoolean, IsIn, IsNumber, IsOptional, IsString, Length, MaxLength, ValidateIf } from 'class-validator';
 import type { Person } from './accounts.js';
 import type { SubmissionRow, WorkState } from './works.js';
 
-export const ANCHORS = ['topic', 'link', 'proposition', 'result', 'spot', 'map'] as const;
+export const ANCHORS = ['topic', 'link', 'proposition', 'region', 'result', 'spot', 'map'] as const;
 export type Anchor = (typeof ANCHORS)[number];
 
 /** A spot of a map as a comment's target: x and y, whole canvas units. */
@@ -14,7 +14,9 @@ export function spotOf(target: string | null | undefined): { x: number; y: numbe
 }
 
 export class NewComment {
-  @IsIn(ANCHORS, { message: 'a comment speaks of a topic, a link, a proposition, a result, a spot or the whole map' })
+  @IsIn(ANCHORS, {
+    message: 'a comment speaks of a topic, a link, a proposition, a region, a result, a spot or the whole map',
+  })
   anchor!: Anchor;
 
   /** the topic's, link's or requirement's id, for a proposition its link's, of a spot where it is; left out for the whole map */
@@ -32,6 +34,12 @@ export class ChangeComment {
   @IsString()
   @Length(1, 2000, { message: 'a comment has 1 to 2,000 characters' })
   text!: string;
+}
+
+/** Says that a thread is done with, or opens it again. */
+export class SettleComment {
+  @IsBoolean()
+  settled!: boolean;
 }
 
 export const JUDGEMENT_KINDS = ['result', 'criterion'] as const;
@@ -98,6 +106,8 @@ export interface CommentRow {
   by: Person;
   at: string;
   answers: { id: string; text: string; by: Person; at: string }[];
+  /** whether one of the two said that it is done with */
+  settled: boolean;
 }
 
 export interface SubmissionDetail {

@@ -44,7 +44,7 @@ export class Comments {
         ? (await this.submissions.reportOf(submissionId)).results
         : anchor === 'map' || anchor === 'spot'
           ? []
-          : map[anchor === 'topic' ? 'topics' : 'links'];
+          : map[anchor === 'topic' ? 'topics' : anchor === 'region' ? 'regions' : 'links'];
     const there =
       anchor === 'map'
         ? target === undefined
@@ -101,13 +101,26 @@ export class Comments {
   async answer(commentId: string, text: string, named: Named): Promise<void> {
     const comment = await this.data.getRepository(Comment).findOneBy({ id: commentId, removedAt: IsNull() });
     if (!comment) throw notFound('comment');
-    const { submission, isStaff, isBlind } = await this.submissions.seen(comment.submissionId, named.accountId);
-    if ((!isStaff || isBlind) && !submission.returnedAt) throw notFound('comment');
+    await this.mayAnswer(comment, named.accountId);
     await this.acts.once(named, 'answer', async (manager) => {
       const id = randomUUID();
       await manager.insert(CommentAnswer, { id, commentId, text, authorId: named.accountId, at: this.clock.now() });
       return id;
     });
+  }
+
+  /** Says that a thread is done with, or opens it again: whoever may answer it may. */
+  async settle(commentId: string, settled: boolean, accountId: string): Promise<void> {
+    const comment = await this.data.getRepository(Comment).findOneBy({ id: commentId, removedAt: IsNull() });
+    if (!comment) throw notFound('comment');
+    await this.mayAnswer(comment, accountId);
+    await this.data.getRepository(Comment).update({ id: commentId }, { settledAt: settled ? this.clock.now() : null });
+  }
+
+  /** @throws unless this person reads the comment: its readers once the map is returned, those who mark always */
+  private async mayAnswer({ submissionId }: Comment, accountId: string): Promise<void> {
+    const { submission, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
+    if (isBlind || (!isStaff && !submission.returnedAt)) throw notFound('comment');
   }
 
   private async ownComment(id: string, account: Account) {

@@ -24,13 +24,14 @@ export async function rowsOf(manager: EntityManager, comments: readonly Comment[
         });
   const authors = await manager.findBy(Account, { id: In([...comments, ...answers].map(({ authorId }) => authorId)) });
   const people = new Map(authors.map((author) => [author.id, personOf(author)]));
-  return comments.map(({ id, anchor, target, text, at, authorId }) => ({
+  return comments.map(({ id, anchor, target, text, at, authorId, settledAt }) => ({
     id,
     anchor,
     target,
     text,
     by: people.get(authorId)!,
     at: at.toISOString(),
+    settled: settledAt !== null,
     answers: answers
       .filter(({ commentId }) => commentId === id)
       .map((answer) => ({

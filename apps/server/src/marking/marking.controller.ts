@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Patch, Post, Put } from '@nestjs/common';
-import { ChangeComment, Judge, NewComment } from '@ichnograph/contract';
+import { ChangeComment, Judge, NewComment, SettleComment } from '@ichnograph/contract';
 import type { CommentRow, JudgementRow, MarkChangeRow, MarkerHere, Pile, ReturnedMaps } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
@@ -99,6 +99,12 @@ export class MarkingController {
   @HttpCode(204)
   answer(@Acting() named: Named, @Id() id: string, @Body() { text }: ChangeComment): Promise<void> {
     return this.said.answer(id, text, named);
+  }
+
+  @Put('comments/:id/settled')
+  @HttpCode(204)
+  settle(@Who() { account }: SignedIn, @Id() id: string, @Body() { settled }: SettleComment): Promise<void> {
+    return this.said.settle(id, settled, account.id);
   }
 
   @For('teacher')

@@ -13,6 +13,7 @@ export function subjectOf(
   if (anchor === 'map') return 'on the whole map';
   if (anchor === 'result') return 'on a result';
   if (anchor === 'spot') return 'on this spot';
+  if (anchor === 'region') return `on the region “${map.regions.find(({ id }) => id === target)?.title ?? ''}”`;
   if (anchor === 'topic') return `on “${map.topics.find(({ id }) => id === target)?.text ?? 'what is gone'}”`;
   const link = map.links.find(({ id }) => id === target);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find(({ id }) => id === end));
@@ -59,7 +60,10 @@ export function CommentCard({
           <X aria-hidden size={13} />
         </button>
       </div>
-      <p className="words whitespace-pre-wrap">{comment.text}</p>
+      <p className="words whitespace-pre-wrap">
+        {comment.text}
+        {comment.settled && <span className="ml-1.5 text-sm text-action">settled</span>}
+      </p>
       {comment.answers.map(({ id, text, by }) => (
         <p key={id} className="words mt-1 border-l-2 border-rule pl-2 text-sm">
           <span className="text-quiet">{by.givenName}: </span>

@@ -35,6 +35,8 @@ export interface FrozenView {
   spot: string | null;
   /** chooses topics and links and brings them into view */
   go: (ids: readonly string[]) => void;
+  /** chooses a requirement, or none */
+  chooseRequirement: (id: string | null) => void;
   /** chooses a comment in the margin */
   chooseComment: (id: string | null) => void;
 }
@@ -122,7 +124,15 @@ function AtTheDesk({
     announce(next.words);
   };
   useLetterKeys({ F: () => walk(1), 'Shift+F': () => walk(-1) });
-  const around: FrozenView = { frozen, selection, requirement, spot, go, chooseComment };
+  const around: FrozenView = {
+    frozen,
+    selection,
+    requirement,
+    spot,
+    go,
+    chooseRequirement: setRequirement,
+    chooseComment,
+  };
   const { assignment, report } = frozen;
   const list = {
     assignment,

@@ -14,6 +14,7 @@ export { Reading, ReadSentence } from './reading-line';
 export { Sentence } from './requirement-sentence';
 export { ReportHead, ResultsList } from './results-list';
 export { RailSum, ResultsRail } from './results-rail';
+export { SettleComment } from './settle-comment';
 export { LostPictures } from './lost-pictures-line';
 export { OutlineView } from './outline-view';
 export { MapFoot } from './map-foot';

@@ -170,7 +170,9 @@ function OneLine({
       onClick={() => onChoose(comment.id)}
     >
       <b className="font-mono text-indigo">{letter}</b>
-      <span className="min-w-0 flex-1 truncate">{comment.text}</span>
+      <span className={`min-w-0 flex-1 truncate ${comment.settled ? 'text-quiet line-through' : ''}`}>
+        {comment.text}
+      </span>
     </button>
   );
 }

@@ -129,6 +129,10 @@ export function ChangesList({
               <li key={comment.id} className="words border-l-2 border-indigo pl-2">
                 {comment.text}{' '}
                 <span className="whitespace-nowrap text-indigo">{becameOf(comment, changes, lines)}</span>
+                {comment.settled && <span className="text-action"> · settled</span>}
+                {comment.answers.length > 0 && (
+                  <span className="text-quiet"> · answered: “{comment.answers.at(-1)!.text}”</span>
+                )}
               </li>
             ))}
           </ul>

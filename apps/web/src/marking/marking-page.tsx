@@ -10,12 +10,10 @@ import type {
   SubmissionDetail,
 } from '@ichnograph/contract';
 import { MessageSquarePlus } from 'lucide-react';
-import { useEffect, useMemo, useState } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../app/api';
-import { showMoment } from '../app/dates';
 import { Failed } from '../app/failures';
-import { timeWords } from '../app/figures';
 import { useTitle } from '../app/page';
 import { useLetterKeys } from '../app/single-letters';
 import {
@@ -34,8 +32,10 @@ import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { ChangesList, ChangesOnMap, useChanges } from './changes';
 import { Criteria } from './criteria';
+import { Earlier, stateSentence } from './earlier';
 import { judgedOf, markOf } from './judgement';
 import { commentsWithoutNames, detailWithoutNames, pileWithoutNames, useHiddenNames } from './hidden-names';
+import { inResults, toJudge, toJudgeSentence, useMarkingKeys } from './marking-keys';
 import { MarkHead } from './mark-head';
 import { OwnPoints } from './own-points';
 import { SentencesToJudge } from './sentences-to-judge';
@@ -317,88 +317,4 @@ function startOf(
   const placed = at < 0 ? null : matchTerms(terms, topics, language)[at];
   const said = propositions.find(({ key }) => key === says)?.links ?? [];
   return { requirement: asked.get('requirement'), ids: [...said, ...(placed ? [placed.topic.id] : [])] };
-}
-
-/** What was handed in before, each with the comments it had. */
-function Earlier({ detail, pile, zone }: { detail: SubmissionDetail; pile: Pile; zone: string }) {
-  if (detail.submissions.length < 2) return null;
-  const base = `/piles/${pile.publicationId}/${detail.workId}`;
-  return (
-    <nav aria-label="What was handed in" className="px-3.5 pt-1.5 text-sm">
-      <ul>
-        {detail.submissions.map(({ id, number, handedInAt, returnedAt }, i) => (
-          <li key={id}>
-            <Link
-              className={id === detail.id ? 'font-semibold' : 'text-action underline'}
-              aria-current={id === detail.id ? 'page' : undefined}
-              to={i === 0 ? base : `${base}/${id}`}
-            >
-              No. {number}, {showMoment(handedInAt, zone)}
-            </Link>
-            {returnedAt && <span className="text-quiet"> · returned</span>}
-          </li>
-        ))}
-      </ul>
-    </nav>
-  );
-}
-
-function stateSentence(
-  { state, handedInAt, late, number, returnedAt, opened }: SubmissionDetail,
-  newest: boolean,
-  given: string,
-  zone: string,
-): string {
-  const handedIn = `Handed in ${showMoment(handedInAt, zone)}${late ? ', late' : ''}${number > 1 ? `, ${timeWords(number)}` : ''}.`;
-  if (returnedAt)
-    return `${handedIn} Returned ${showMoment(returnedAt, zone)}${newest ? (opened ? ', and read' : ', not read yet') : ''}.`;
-  if (!newest) return `${handedIn} It was handed in again since.`;
-  return state === 'handed in'
-    ? `${handedIn} ${given} can hand in again until you write the first comment or return it.`
-    : `${handedIn} You are marking it; ${given} can look at it and change nothing.`;
-}
-
-/** Frames of the screen within which what was unfolded, or turned to, is there. */
-const FRAMES = 30;
-
-/** Puts the focus on something in the results, which are unfolded where they are a rail. */
-function inResults(find: () => HTMLElement | null | undefined): void {
-  if (!find()) document.querySelector<HTMLElement>('[data-unfold=Results]')?.click();
-  const look = (left: number): void => {
-    const there = find();
-    if (there) there.focus();
-    else if (left > 0) requestAnimationFrame(() => look(left - 1));
-  };
-  look(FRAMES);
-}
-
-/** The first criterion without a level, else the first. */
-function toJudge(): HTMLElement | null | undefined {
-  const open =
-    document.querySelector('[data-criterion][data-judged=false]') ?? document.querySelector('[data-criterion]');
-  return open?.querySelector<HTMLElement>('[role=radio][tabindex="0"]');
-}
-
-/** The first sentence without a verdict, once the sentences stand beside the map. */
-function toJudgeSentence(): HTMLElement | null | undefined {
-  const segment = [...document.querySelectorAll<HTMLElement>('[aria-label="Beside the map"] button')].at(-1);
-  if (segment?.getAttribute('aria-pressed') === 'false') segment.click();
-  const open = [...document.querySelectorAll('[aria-label=Sentences] [data-row]')];
-  const first = open.find((row) => !row.querySelector('[aria-pressed=true]')) ?? open[0];
-  return first?.querySelector<HTMLElement>('[data-verdict][tabindex="0"]');
-}
-
-/** Keys that act wherever one is on the page; plain Page Up and Page Down scroll what has the focus. */
-function useMarkingKeys(keys: Readonly<Record<string, () => void>>): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (!event.altKey || event.ctrlKey || event.metaKey) return;
-      const act = keys[`Alt+${event.key.length === 1 ? event.key.toUpperCase() : event.key}`];
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
 }

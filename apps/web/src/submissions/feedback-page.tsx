@@ -18,10 +18,12 @@ import {
   useTimeZone,
 } from '../app/queries';
 import { Waiting } from '../app/waiting';
-import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead } from '../map';
+import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead, SettleComment } from '../map';
 import type { FrozenView } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Dialog } from '../ui/dialog';
+import { EarlierBeside } from './earlier-beside';
+import { WhatToMend } from './what-to-mend';
 
 /** What came back: the map as handed in, the comments in its margin, the results. */
 export function FeedbackPage() {
@@ -81,6 +83,7 @@ function Feedback({
               As a paper
             </a>
           )}
+          <EarlierBeside detail={detail} />
           {detail.showsReference && <ReferenceMap detail={detail} />}
           {detail.state === 'returned' ? (
             <Button look="action" onClick={() => void revise()}>
@@ -94,21 +97,22 @@ function Feedback({
         </>
       }
       results="Requirements"
-      above={({ frozen, go }) => (
+      above={(view) => (
         <>
           <Returned detail={detail} comments={comments.length} zone={zone} />
           {detail.returnedAt ? (
             <MarkHead
-              mark={markOf(detail, frozen.report, frozen.assignment, judged)}
-              report={frozen.report}
-              assignment={frozen.assignment}
+              mark={markOf(detail, view.frozen.report, view.frozen.assignment, judged)}
+              report={view.frozen.report}
+              assignment={view.frozen.assignment}
               judged={judged}
-              onShow={go}
+              onShow={view.go}
               asReturned
             />
           ) : (
-            <ReportHead report={frozen.report} />
+            <ReportHead report={view.frozen.report} />
           )}
+          {detail.returnedAt && <WhatToMend view={view} judgement={judged.judgement} />}
         </>
       )}
       {...(propositions.length > 0 && {
@@ -136,7 +140,12 @@ function Feedback({
           legend={assignment.legend}
           {...(comment.target && { onGo: () => go([comment.target!]) })}
         >
-          {detail.returnedAt && <AnswerComment commentId={comment.id} />}
+          {detail.returnedAt && (
+            <div className="flex flex-wrap gap-1">
+              <AnswerComment commentId={comment.id} />
+              <SettleComment comment={comment} />
+            </div>
+          )}
         </CommentCard>
       )}
     />

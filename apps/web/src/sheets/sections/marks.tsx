@@ -1,5 +1,6 @@
-import { onScale, PLAIN_MARKS } from '@ichnograph/core';
+import { NOVAK_GOWIN, onScale, PLAIN_MARKS } from '@ichnograph/core';
 import type { MarkRules } from '@ichnograph/core';
+import { Fragment } from 'react';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/button';
 import { markWords } from '@ichnograph/core';
@@ -32,13 +33,15 @@ export function MarksSection() {
     (sum, { levels }) => sum + Math.max(0, ...levels.map(({ points }) => points)),
     0,
   );
-  const outOf = required + criteria + (marks.propositions?.points ?? 0);
-  const { scale, late, propositions } = marks;
+  const { scale, late, propositions, structural = null } = marks;
+  const outOf = required + criteria + (propositions?.points ?? 0) + (structural?.points ?? 0);
+  const kinds = Object.fromEntries(sheet.legend.legend.topicKinds.map(({ id, name }) => [id, name]));
   return (
     <Section id="marks" title="How does the mark come about?">
       <p className="font-mono">
         {required} requirements + {criteria} criteria
-        {propositions && ` + ${propositions.points} propositions`} = <strong>{outOf} points</strong>
+        {propositions && ` + ${propositions.points} propositions`}
+        {structural && ` + ${structural.points} structure`} = <strong>{outOf} points</strong>
       </p>
       <div className="mt-4 grid gap-3">
         <Rule>
@@ -182,6 +185,56 @@ export function MarksSection() {
           )}
         </Rule>
         <Rule>
+          <input
+            type="checkbox"
+            aria-label="Score the structure"
+            className="mr-2 accent-action"
+            checked={structural !== null}
+            onChange={({ target }) => set({ structural: target.checked ? { ...PRESET, exampleKinds: [] } : null })}
+          />
+          {structural ? (
+            <>
+              The structure gives up to{' '}
+              <Figure
+                label="Points for the structure"
+                value={structural.points}
+                onChange={(points) => set({ structural: { ...structural, points } })}
+              />{' '}
+              points, all of them for a score of{' '}
+              <Figure
+                label="Score for all points"
+                value={structural.full}
+                least={1}
+                most={10_000}
+                onChange={(full) => set({ structural: { ...structural, full } })}
+              />
+              : each sound sentence{' '}
+              {WEIGHTS.map(([weight, label, then]) => (
+                <Fragment key={weight}>
+                  <Figure
+                    label={label}
+                    value={structural[weight]}
+                    most={100}
+                    onChange={(value) => set({ structural: { ...structural, [weight]: value } })}
+                  />
+                  {then}
+                </Fragment>
+              ))}{' '}
+              <Pick
+                label="Kind of examples"
+                options={{ '': 'no kind', ...kinds } as Record<string, string>}
+                value={structural.exampleKinds[0] ?? ''}
+                onChange={(kind) => set({ structural: { ...structural, exampleKinds: kind === '' ? [] : [kind] } })}
+              />
+              <span className="ml-2 text-sm text-quiet">
+                Weights as Novak and Gowin (1984) have them, to begin with.
+              </span>
+            </>
+          ) : (
+            'The structure is not scored'
+          )}
+        </Rule>
+        <Rule>
           While they work, students see{' '}
           <Pick
             label="What students see while they work"
@@ -194,6 +247,15 @@ export function MarksSection() {
     </Section>
   );
 }
+
+/** The classical scheme, on a scale of sixty. */
+const PRESET = { points: 10, full: 60, ...NOVAK_GOWIN };
+const WEIGHTS = [
+  ['proposition', 'Weight of a sound sentence', ', each level '],
+  ['level', 'Weight of a level', ', each cross-link '],
+  ['crossLink', 'Weight of a cross-link', ', each example '],
+  ['example', 'Weight of an example', ' of the kind'],
+] as const;
 
 const THRESHOLDS = [
   { name: 'secure', from: 0.8 },
