@@ -155,6 +155,8 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   },
   'GET /submissions/:id/verdicts': { expect: [401, 200, 404, 200, 200, 404, 404] },
   'GET /publications/:id/insight': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'GET /publications/:id/weights': { expect: [401, 403, 403, 200, 200, 404, 403] },
+  'GET /submissions/:id/mend': { expect: [401, 403, 403, 404, 404, 404, 403] },
   'GET /publications/:id/growth': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /submissions/:id/paper': { expect: [401, 404, 404, 200, 200, 404, 404] },
   'POST /publications/:id/exports': { expect: [401, 403, 403, 201, 201, 404, 403], body: { as: 'pdf' } },

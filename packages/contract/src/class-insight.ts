@@ -34,6 +34,18 @@ export interface ClassInsight {
   likeness: (Omit<Likeness, 'a' | 'b'> & { a: string; b: string })[];
 }
 
+/** What was learned from marks given by feel; maps by their work. */
+export interface ClassWeights {
+  /** why none can be learned; then there is nothing else */
+  refused: string | null;
+  /** how many maps have a mark by feel */
+  marked: number;
+  weights: { requirement: string; before: number; points: number }[];
+  /** root mean square of the residuals, as a share */
+  error: number;
+  maps: { workId: string; members: Person[]; mark: number; fitted: number; residual: number }[];
+}
+
 /** Of one work: what its first and its newest map come to. */
 export interface Growth {
   workId: string;

@@ -72,6 +72,8 @@ export { markLines } from './marking/mark-lines.js';
 export type { MarkLine } from './marking/mark-lines.js';
 export { markWords } from './marking/mark-words.js';
 export { anchorPoint } from './render/anchor-point.js';
+export { smallestMend } from './advice/smallest-mend.js';
+export type { Edit, SmallestMend } from './advice/smallest-mend.js';
 export { countVerdicts, VERDICTS } from './marking/verdicts.js';
 export type { Verdict, VerdictCounts } from './marking/verdicts.js';
 export { pathOf } from './propositions/running-text.js';

@@ -1,14 +1,38 @@
-import { Controller, Get } from '@nestjs/common';
-import type { ClassInsight, Growth } from '@ichnograph/contract';
+import { Controller, Get, Query } from '@nestjs/common';
+import type { SmallestMend } from '@ichnograph/core';
+import type { ClassInsight, ClassWeights, Growth } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { Id } from '../common/ids.js';
+import { ClassWeightsService } from './class-weights.service.js';
+import { MendsService } from './mends.service.js';
 import { ClassInsightService } from './class-insight.service.js';
 
 /** What the maps of a class say together. */
 @Controller()
 export class ClassInsightController {
-  constructor(private readonly insight: ClassInsightService) {}
+  constructor(
+    private readonly insight: ClassInsightService,
+    private readonly learned: ClassWeightsService,
+    private readonly mends: MendsService,
+  ) {}
+
+  @For('teacher')
+  @Get('publications/:id/weights')
+  weights(@Who() { account }: SignedIn, @Id() id: string): Promise<ClassWeights> {
+    return this.learned.of(id, account.id);
+  }
+
+  /** The fewest edits that would meet a requirement on one map; for the teacher's eyes. */
+  @For('teacher')
+  @Get('submissions/:id/mend')
+  mend(
+    @Who() { account }: SignedIn,
+    @Id() id: string,
+    @Query('requirement') requirement: unknown,
+  ): Promise<{ mend: SmallestMend | null }> {
+    return this.mends.of(id, String(requirement), account.id);
+  }
 
   @For('teacher')
   @Get('publications/:id/insight')

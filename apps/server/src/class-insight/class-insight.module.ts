@@ -1,13 +1,18 @@
 import { Module } from '@nestjs/common';
 import { AccountsModule } from '../accounts/index.js';
+import { AssignmentsModule } from '../assignments/index.js';
 import { MarkingModule } from '../marking/index.js';
+import { SubmissionsModule } from '../submissions/index.js';
 import { TogetherModule } from '../together/index.js';
+import { WorkersModule } from '../workers/index.js';
 import { ClassInsightController } from './class-insight.controller.js';
+import { ClassWeightsService } from './class-weights.service.js';
+import { MendsService } from './mends.service.js';
 import { ClassInsightService } from './class-insight.service.js';
 
 @Module({
-  imports: [AccountsModule, MarkingModule, TogetherModule],
+  imports: [AccountsModule, AssignmentsModule, MarkingModule, SubmissionsModule, TogetherModule, WorkersModule],
   controllers: [ClassInsightController],
-  providers: [ClassInsightService],
+  providers: [ClassInsightService, ClassWeightsService, MendsService],
 })
 export class ClassInsightModule {}

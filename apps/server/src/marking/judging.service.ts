@@ -107,6 +107,12 @@ function insistOnScale({ kind, subject, value, reason }: Judge, { results }: Rep
       ]);
     return;
   }
+  if (kind === 'feel') {
+    if (subject !== 'whole') throw notFound('mark');
+    if (value !== null && (value < 0 || value > 1))
+      throw refused('A mark by feel is 0 to 100 per cent.', [{ path: '$.value', reason: 'is outside its scale' }]);
+    return;
+  }
   const result = results.find(({ id }) => id === subject);
   if (!result || !isCounted(result)) throw notFound('result');
   if (value === null) return;

@@ -1,8 +1,20 @@
-import { CHECK_LIMIT_MS, checkMap, readClass, readHeld, structuralScoreOf, warmUp } from '@ichnograph/core';
+import {
+  CannotWeigh,
+  CHECK_LIMIT_MS,
+  learnWeights,
+  smallestMend,
+  checkMap,
+  readClass,
+  readHeld,
+  structuralScoreOf,
+  warmUp,
+} from '@ichnograph/core';
 import type {
   Assignment,
   CheckContext,
   ClassReading,
+  LearnedWeights,
+  SmallestMend,
   Held,
   Report,
   StructuralScore,
@@ -23,6 +35,10 @@ export interface CheckTask {
   context: CheckContext;
 }
 
+export interface MendTask extends CheckTask {
+  requirement: string;
+}
+
 export function check({ map, assignment, context }: CheckTask): { report: Report; faults: string[] } {
   const faults: string[] = [];
   const report = checkMap(map, assignment, context, {
@@ -37,6 +53,33 @@ export const together = ({ maps, assignment }: { maps: TopicMap[]; assignment: A
   readClass(maps, assignment);
 
 export const held = ({ map, assignment }: { map: TopicMap; assignment: Assignment }): Held => readHeld(map, assignment);
+
+/** Milliseconds that looking for a mend may take. */
+const MEND_LIMIT = 8000;
+
+/** The fewest edits that would meet a requirement, as far as they are found in time. */
+export function mend({ map, assignment, requirement, context }: MendTask): SmallestMend | null {
+  const end = performance.now() + MEND_LIMIT;
+  return smallestMend(map, assignment, requirement, context, () => performance.now() > end);
+}
+
+/** The points that reproduce marks given by feel; a sentence where none can be learned. */
+export function weigh({
+  maps,
+  marks,
+  assignment,
+}: {
+  maps: TopicMap[];
+  marks: number[];
+  assignment: Assignment;
+}): LearnedWeights | string {
+  try {
+    return learnWeights(maps, marks, assignment);
+  } catch (error) {
+    if (error instanceof CannotWeigh) return error.message;
+    throw error;
+  }
+}
 
 /** The papers of students as one PDF document. */
 export const paper = ({ papers, onePage }: { papers: MarkedPaper[]; onePage: boolean }): Promise<Uint8Array> =>

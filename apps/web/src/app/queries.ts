@@ -8,6 +8,7 @@ import type {
   ClassName,
   ClassPropositions,
   ClassRow,
+  ClassWeights,
   CommentRow,
   DemoPerson,
   FileRow,
@@ -138,6 +139,8 @@ export const useRemarks = (publicationId: string) =>
 /** What the maps of a class come to, side by side and laid into one. */
 export const useClassInsight = (publicationId: string) =>
   useQuery({ ...read<ClassInsight>(`publications/${publicationId}/insight`), staleTime: 30_000 });
+export const useClassWeights = (publicationId: string) =>
+  useQuery(read<ClassWeights>(`publications/${publicationId}/weights`));
 export const useGrowth = (publicationId: string) => useQuery(read<Growth[]>(`publications/${publicationId}/growth`));
 
 /** The signed-in person. The shell shows nothing of the pages that use this until there is one. */

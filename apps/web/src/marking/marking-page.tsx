@@ -40,6 +40,8 @@ import { MarkHead } from './mark-head';
 import { OwnPoints } from './own-points';
 import { SentencesToJudge } from './sentences-to-judge';
 import { Trail } from './trail';
+import { ByFeel } from './by-feel';
+import { Mend } from './mend';
 import { Batches } from './batches';
 import { ReferenceList, ReferenceOver, useAgainstReference } from './reference-over';
 import { RemarkBank } from './remark-bank';
@@ -253,17 +255,22 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
       ownPoints={judged.judgement.points}
       {...(mayMark && {
         resultAction: (result) => (
-          <OwnPoints
-            result={result}
-            onComment={(text) =>
-              act(
-                () => api.post(`submissions/${detail.id}/comments`, { anchor: 'result', target: result.id, text }),
-                'The comment is kept.',
-              )
-            }
-            given={judged.of('result', result.id)}
-            onJudge={(value, reason) => judge('result', result.id, value, reason)}
-          />
+          <>
+            <OwnPoints
+              result={result}
+              onComment={(text) =>
+                act(
+                  () => api.post(`submissions/${detail.id}/comments`, { anchor: 'result', target: result.id, text }),
+                  'The comment is kept.',
+                )
+              }
+              given={judged.of('result', result.id)}
+              onJudge={(value, reason) => judge('result', result.id, value, reason)}
+            />
+            {(result.status === 'partly' || result.status === 'unmet') && (
+              <Mend submissionId={detail.id} requirement={result.id} />
+            )}
+          </>
         ),
       })}
       below={() => (
@@ -287,6 +294,14 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
                   : undefined
             }
           />
+          {mayMark && (
+            <ByFeel
+              key={judged.of('feel', 'whole')?.value ?? 'none'}
+              value={judged.of('feel', 'whole')?.value ?? null}
+              publicationId={pile.publicationId}
+              onGive={(share) => void judge('feel', 'whole', share)}
+            />
+          )}
           {!isSecond && <Trail submissionId={detail.id} assignment={assignment} />}
         </>
       )}

@@ -8,6 +8,15 @@ import { useTimeZone, useTrail } from '../app/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 
+/** A proposition's key in words: its concepts and its phrase, folded as they are. */
+function saidWords(key: string): string {
+  try {
+    return (JSON.parse(key) as string[]).map((part) => part.replace(/^(term|text):/, '')).join(' ');
+  } catch {
+    return 'a sentence';
+  }
+}
+
 /** Who changed which mark, when, from what to what, and why. It is read here and changed nowhere. */
 export function Trail({ submissionId, assignment }: { submissionId: string; assignment: Assignment }) {
   const [open, setOpen] = useState(false);
@@ -15,6 +24,8 @@ export function Trail({ submissionId, assignment }: { submissionId: string; assi
   const trail = useTrail(open ? submissionId : null);
   const subjectOf = ({ kind, subject }: MarkChangeRow): string => {
     if (kind === 'criterion') return assignment.criteria.find(({ id }) => id === subject)?.name ?? subject;
+    if (kind === 'feel') return 'By feel';
+    if (kind === 'verdict') return saidWords(subject);
     const requirement = assignment.requirements.find(({ id }) => id === subject);
     return kind === 'result' && requirement
       ? requirementSentence(requirement, assignment)
@@ -26,6 +37,8 @@ export function Trail({ submissionId, assignment }: { submissionId: string; assi
   };
   const valueOf = ({ kind, subject }: MarkChangeRow, value: number | null): string => {
     if (value === null) return '–';
+    if (kind === 'verdict') return value === 1 ? 'sound' : value === 0 ? 'wrong' : 'shaky';
+    if (kind === 'feel') return `${Math.round(value * 100)} %`;
     if (kind !== 'criterion') return figure(value);
     return assignment.criteria.find(({ id }) => id === subject)?.levels[value]?.name ?? String(value);
   };

@@ -12,6 +12,7 @@ import { CompositeView } from './composite-view';
 import { GrowthView } from './growth-view';
 import { RequirementGrid, TermGrid } from './grids';
 import { Targets } from './targets';
+import { WeightsView } from './weights-view';
 
 /** Charts are heavy, and loaded when they are looked at. */
 const Spread = lazy(async () => ({ default: (await import('./spread')).Spread }));
@@ -25,6 +26,7 @@ const VIEWS: Record<string, { name: string; View: ComponentType<{ insight: Class
   composite: { name: 'Composite map', View: CompositeView },
   growth: { name: 'First and last', View: GrowthView },
   alike: { name: 'Alike', View: Alike },
+  weights: { name: 'Weights', View: WeightsView },
 };
 
 /** What the maps of a class say together: to judge it once, and to see what to teach next. */

@@ -1,0 +1,61 @@
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import type { ClassWeights } from '@ichnograph/contract';
+import { DataSource, In } from 'typeorm';
+import { Revisions } from '../assignments/index.js';
+import { JudgementEntry, Markable } from '../marking/index.js';
+import { ClassReadings } from '../together/index.js';
+import { membersOf } from '../works/index.js';
+import { WorkerPool } from '../workers/index.js';
+
+/** Milliseconds that checking a class again for it may take. */
+const PATIENCE = 120_000;
+
+/** Weights learned from marks that a teacher gave by feel. */
+@Injectable()
+export class ClassWeightsService {
+  constructor(
+    @InjectDataSource() private readonly data: DataSource,
+    private readonly markable: Markable,
+    private readonly readings: ClassReadings,
+    private readonly revisions: Revisions,
+    private readonly workers: WorkerPool,
+  ) {}
+
+  async of(publicationId: string, accountId: string): Promise<ClassWeights> {
+    const { revisionId } = await this.markable.publication(publicationId, accountId);
+    const newest = await this.readings.newest(publicationId);
+    const felt = await this.data
+      .getRepository(JudgementEntry)
+      .findBy({ submissionId: In(newest.map(({ id }) => id)), kind: 'feel' });
+    const marked = newest.flatMap((one) => {
+      const mark = felt.find(({ submissionId }) => submissionId === one.id)?.value;
+      return mark === undefined ? [] : [{ one, mark }];
+    });
+    const [assignment, maps] = await Promise.all([
+      this.revisions.bodyOf(revisionId),
+      this.readings.mapsOf(marked.map(({ one }) => one)),
+    ]);
+    const learned = await this.workers.run(
+      'weigh',
+      { maps, marks: marked.map(({ mark }) => mark), assignment },
+      PATIENCE,
+    );
+    if (typeof learned === 'string')
+      return { refused: learned, marked: marked.length, weights: [], error: 0, maps: [] };
+    return {
+      refused: null,
+      marked: marked.length,
+      weights: learned.weights.map(({ requirement, points }, i) => ({
+        requirement,
+        before: assignment.requirements[i]!.points,
+        points,
+      })),
+      error: learned.error,
+      maps: learned.maps.map(({ map, ...rest }) => {
+        const { one } = marked[map]!;
+        return { workId: one.workId, members: membersOf(one.work!), ...rest };
+      }),
+    };
+  }
+}
