@@ -2,7 +2,10 @@ import type { Criterion } from '@ichnograph/core';
 import { useRef } from 'react';
 import { figure } from '../app/figures';
 
-/** Criteria with their levels: arrows go from level to level, Enter sets one, and takes it back where it is set. */
+/**
+ * Criteria with their levels: arrows go from level to level, Enter sets one, and takes it back where it is set; a figure sets
+ * the level in that place and goes on to the next criterion.
+ */
 export function Criteria({
   criteria,
   levelOf,
@@ -29,6 +32,13 @@ export function Criteria({
     </section>
   );
 }
+
+/** Where the focus goes after a criterion: the next one's level, or, after the last, its own. */
+const nextOf = (group: HTMLElement | null): HTMLElement | null =>
+  (group?.nextElementSibling?.matches('[data-criterion]')
+    ? group.nextElementSibling
+    : group
+  )?.querySelector<HTMLElement>('[role=radio][tabindex="0"]') ?? null;
 
 function Levels({
   criterion: { name, levels },
@@ -70,6 +80,13 @@ function Levels({
             className={`flex items-baseline gap-2 rounded-sm border px-2 py-1 text-left disabled:cursor-default ${level === i ? 'border-action bg-wash font-semibold' : 'border-rule bg-white enabled:hover:bg-canvas'} disabled:text-ink`}
             onClick={() => onJudge?.(level === i ? null : i)}
             onKeyDown={(event) => {
+              const figure = event.altKey || event.ctrlKey || event.metaKey ? NaN : Number(event.key);
+              if (onJudge && figure >= 1 && figure <= levels.length) {
+                event.preventDefault();
+                if (level !== figure - 1) onJudge(figure - 1);
+                nextOf(group.current)?.focus();
+                return;
+              }
               const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
               if (by === undefined || event.altKey) return;
               event.preventDefault();

@@ -6,6 +6,7 @@ import type {
   JudgementRow,
   MapProposition,
   Pile,
+  PileEntry,
   SecondMarkRow,
   SubmissionDetail,
 } from '@ichnograph/contract';
@@ -48,6 +49,7 @@ import { RemarkBank } from './remark-bank';
 import { useHere } from './use-here';
 import { BringBack, OwnComment, WriteComment } from './comments';
 import { PileList, PileRail } from './pile-list';
+import { isWaiting } from './pile-page';
 
 /** One map at a time, from the list of the class. An earlier one of the same work can be opened by its id. */
 export function MarkingPage() {
@@ -106,11 +108,14 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
   const newest = detail.submissions[0]?.id === detail.id;
   const isSecond = detail.marksSecond;
   const mayMark = newest && !isSecond && (detail.state === 'handed in' || detail.state === 'being marked');
-  const marked = pile.entries.filter(({ submission }) => submission);
-  const at = marked.findIndex((entry) => entry.workId === workId);
-  const goOn = (step: number): void => {
-    const next = marked[at + step];
-    if (next) void navigate(`/piles/${pile.publicationId}/${next.workId}`);
+  // While maps wait, those are gone through, round and round; after that all that were handed in.
+  const isHere = (entry: PileEntry): boolean => entry.workId === workId;
+  const handedIn = pile.entries.filter(({ submission }) => submission);
+  const left = handedIn.filter((entry) => isWaiting(entry) || isHere(entry));
+  const round = left.some((entry) => !isHere(entry)) ? left : handedIn;
+  const goOn = (step: 1 | -1): void => {
+    const next = round.at((round.findIndex(isHere) + step) % round.length);
+    if (next && !isHere(next)) void navigate(`/piles/${pile.publicationId}/${next.workId}`);
   };
   const { map, assignment } = useFrozen(detail);
   const changes = useChanges(detail, map, assignment);

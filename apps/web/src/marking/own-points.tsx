@@ -4,6 +4,9 @@ import { useState } from 'react';
 import { figure } from '../app/figures';
 import { Button } from '../ui/button';
 
+/** Why what the computer was unsure of counts as it computed it. */
+const LOOKED_AT = 'Looked at, and it counts.';
+
 /** The teacher's points in place of the computer's, with the reason that the student will read. */
 export function OwnPoints({
   result,
@@ -28,6 +31,11 @@ export function OwnPoints({
           <span className="words text-indigo">
             You gave {figure(given.value)}: {given.reason}
           </span>
+        )}
+        {result.status === 'judge' && !given && (
+          <Button small onClick={() => void onJudge(result.points, LOOKED_AT)}>
+            Let {figure(result.points)} stand
+          </Button>
         )}
         <Button small onClick={() => setOpen(true)}>
           {given ? 'Change' : 'Give other points'}
