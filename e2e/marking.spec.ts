@@ -119,7 +119,10 @@ test('twelve maps are marked by keyboard: sentences judged once for all, a bank 
   await test.step('all that are complete go back in one go', async () => {
     await page.getByRole('link', { name: 'How bridges carry loads' }).press('Enter');
     await page.getByRole('button', { name: 'Return the 12 that are complete' }).press('Enter');
-    hand.presses += 2;
+    await page.getByPlaceholder('Dear {name}, …').fill('Dear {name}, you have {mark}.');
+    await expect(page.getByText(/^Dear \w+, you have/)).toBeVisible();
+    await page.getByRole('button', { name: 'Return all 12' }).press('Enter');
+    hand.presses += 3;
     await expect(page.getByRole('button', { name: /that are complete/ })).toHaveCount(0);
     await page.getByRole('button', { name: 'Returned' }).press('Enter');
     await expect(page.getByRole('row')).toHaveCount(14);
@@ -132,6 +135,9 @@ test('twelve maps are marked by keyboard: sentences judged once for all, a bank 
     const noor = await enter(browser, school, 'noor');
     await noor.getByRole('link', { name: 'Comments' }).first().click();
     await expect(noor.getByTestId('canvas')).toBeVisible();
+    await noor.getByRole('button', { name: 'Unfold Requirements' }).click();
+    await expect(noor.getByText(/^Dear Noor, you have/)).toBeVisible();
+    await noor.getByRole('button', { name: 'Fold Requirements' }).click();
     await noor
       .getByRole('button', { name: /Tie two branches/ })
       .first()

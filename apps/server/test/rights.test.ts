@@ -157,6 +157,8 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'GET /publications/:id/insight': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /publications/:id/weights': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /submissions/:id/mend': { expect: [401, 403, 403, 404, 404, 404, 403] },
+  'GET /publications/:id/since/:earlierId': { expect: [401, 403, 403, 404, 404, 404, 403] },
+  'GET /classes/:id/stays-hard': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /publications/:id/growth': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /submissions/:id/paper': { expect: [401, 404, 404, 200, 200, 404, 404] },
   'POST /publications/:id/exports': { expect: [401, 403, 403, 201, 201, 404, 403], body: { as: 'pdf' } },
@@ -256,7 +258,7 @@ test('who may do what, route by route', async () => {
     const [method, address] = route.split(' /') as [string, string];
     const path = address
       .replace(':id', ids[address.split('/')[0]!] ?? '')
-      .replace(/:accountId|:trialId/, nobody)
+      .replace(/:accountId|:trialId|:earlierId/, nobody)
       .replace(':part', 'task');
     const sent = JSON.stringify(body ?? {})
       .replace('CLASS', room)

@@ -54,6 +54,13 @@ export interface Growth {
   newest: GrowthFigures;
 }
 
+/** What stays hard for a class, over its assignments: shares of 1, null where an assignment does not ask it. */
+export interface StaysHard {
+  assignments: { publicationId: string; title: string }[];
+  requirements: { type: string; words: string; shares: (number | null)[] }[];
+  terms: { term: string; shares: (number | null)[] }[];
+}
+
 export interface GrowthFigures {
   submissionId: string;
   number: number;

@@ -95,6 +95,14 @@ export interface MarkChangeRow {
   at: string;
 }
 
+/** A letter that goes with a return; its blanks, such as {name}, are filled for each. */
+export class ReturnMaps {
+  @IsOptional()
+  @IsString()
+  @MaxLength(2000, { message: 'a letter has room for 2,000 characters' })
+  letter?: string;
+}
+
 export interface ReturnedMaps {
   returned: number;
   /** maps that are not complete, and so were not returned */
@@ -137,6 +145,8 @@ export interface SubmissionDetail {
   report: Record<string, unknown>;
   /** whether a member has read what was returned */
   opened: boolean;
+  /** what was written to its students with the return */
+  letter: string | null;
   /** whether who asks marks it a second time, and sees nothing of what the first gave and said */
   marksSecond: boolean;
   /** whether its student may see the reference map now */

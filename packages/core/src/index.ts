@@ -66,7 +66,7 @@ export { agreementOf } from './marking/agreement.js';
 export type { TwoLevels } from './marking/agreement.js';
 export { NOVAK_GOWIN, structuralScoreOf } from './marking/structural-score.js';
 export type { StructuralScore } from './marking/structural-score.js';
-export { evidenceOf, fillBlanks, REMARK_BLANKS } from './marking/remark-blanks.js';
+export { evidenceOf, fillBlanks, LETTER_FIELDS, REMARK_BLANKS } from './marking/remark-blanks.js';
 export type { RemarkBlank, RemarkValues } from './marking/remark-blanks.js';
 export { markLines } from './marking/mark-lines.js';
 export type { MarkLine } from './marking/mark-lines.js';

@@ -1,6 +1,6 @@
 import { Controller, Get, Query } from '@nestjs/common';
 import type { SmallestMend } from '@ichnograph/core';
-import type { ClassInsight, ClassWeights, Growth } from '@ichnograph/contract';
+import type { ClassInsight, ClassWeights, Growth, StaysHard } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { Id } from '../common/ids.js';
@@ -38,6 +38,19 @@ export class ClassInsightController {
   @Get('publications/:id/insight')
   of(@Who() { account }: SignedIn, @Id() id: string): Promise<ClassInsight> {
     return this.insight.of(id, account.id);
+  }
+
+  /** Before a unit and after it: this assignment beside an earlier one. */
+  @For('teacher')
+  @Get('publications/:id/since/:earlierId')
+  since(@Who() { account }: SignedIn, @Id() id: string, @Id('earlierId') earlier: string): Promise<Growth[]> {
+    return this.insight.between(id, earlier, account.id);
+  }
+
+  @For('teacher')
+  @Get('classes/:id/stays-hard')
+  staysHard(@Who() { account }: SignedIn, @Id() id: string): Promise<StaysHard> {
+    return this.insight.staysHard(id, account.id);
   }
 
   @For('teacher')

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { AccountsModule } from '../accounts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
+import { ClassesModule } from '../classes/index.js';
 import { MarkingModule } from '../marking/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
 import { TogetherModule } from '../together/index.js';
@@ -11,7 +12,15 @@ import { MendsService } from './mends.service.js';
 import { ClassInsightService } from './class-insight.service.js';
 
 @Module({
-  imports: [AccountsModule, AssignmentsModule, MarkingModule, SubmissionsModule, TogetherModule, WorkersModule],
+  imports: [
+    AccountsModule,
+    ClassesModule,
+    AssignmentsModule,
+    MarkingModule,
+    SubmissionsModule,
+    TogetherModule,
+    WorkersModule,
+  ],
   controllers: [ClassInsightController],
   providers: [ClassInsightService, ClassWeightsService, MendsService],
 })

@@ -1,5 +1,5 @@
 import { Body, Controller, Delete, Get, HttpCode, Patch, Post, Put } from '@nestjs/common';
-import { ChangeComment, Judge, NewComment, SettleComment } from '@ichnograph/contract';
+import { ChangeComment, Judge, NewComment, ReturnMaps, SettleComment } from '@ichnograph/contract';
 import type { CommentRow, JudgementRow, MarkChangeRow, MarkerHere, Pile, ReturnedMaps } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
@@ -36,8 +36,8 @@ export class MarkingController {
   @For('teacher')
   @Post('publications/:id/return-complete')
   @HttpCode(200)
-  returnComplete(@Acting() named: Named, @Id() id: string): Promise<ReturnedMaps> {
-    return this.returning.returnComplete(id, named);
+  returnComplete(@Acting() named: Named, @Id() id: string, @Body() { letter }: ReturnMaps): Promise<ReturnedMaps> {
+    return this.returning.returnComplete(id, named, letter);
   }
 
   @Get('submissions/:id/judgements')
@@ -110,8 +110,8 @@ export class MarkingController {
   @For('teacher')
   @Post('submissions/:id/return')
   @HttpCode(204)
-  return(@Acting() named: Named, @Id() id: string): Promise<void> {
-    return this.returning.return(id, named);
+  return(@Acting() named: Named, @Id() id: string, @Body() { letter }: ReturnMaps): Promise<void> {
+    return this.returning.return(id, named, letter);
   }
 
   @For('teacher')

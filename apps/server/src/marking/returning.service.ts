@@ -1,17 +1,20 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
+import { fillBlanks, markWords, onScale, PLAIN_MARKS } from '@ichnograph/core';
 import type { ReturnedMaps } from '@ichnograph/contract';
 import { DataSource, IsNull } from 'typeorm';
 import type { EntityManager } from 'typeorm';
 import type { Account } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
+import { Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, Problem } from '../common/problem.js';
 import { Submission } from '../submissions/index.js';
 import { lockWork, Work, WorksService } from '../works/index.js';
 import { MarkChange } from './mark-change.entity.js';
+import { commentCounts } from './comments.js';
 import { Markable } from './markable.service.js';
 import { PileService } from './pile.service.js';
 import { Verdicts } from './verdicts.service.js';
@@ -23,6 +26,7 @@ export class Returning {
     @InjectDataSource() private readonly data: DataSource,
     private readonly markable: Markable,
     private readonly verdicts: Verdicts,
+    private readonly revisions: Revisions,
     private readonly works: WorksService,
     private readonly piles: PileService,
     private readonly acts: Acts,
@@ -30,14 +34,15 @@ export class Returning {
   ) {}
 
   /** Gives the map back with its comments; the student may then revise. */
-  async return(submissionId: string, named: Named): Promise<void> {
-    const { submission } = await this.markable.mine(submissionId, named.accountId);
+  async return(submissionId: string, named: Named, letter = ''): Promise<void> {
+    const { submission, work } = await this.markable.mine(submissionId, named.accountId);
+    const filled = letter.trim() === '' ? null : await this.filled(letter, submission, work);
     await this.acts.once(named, 'return', async (manager) => {
       await this.markable.moveOn(manager, submission, 'returned');
       await manager.update(
         Submission,
         { id: submissionId },
-        { returnedBy: named.accountId, returnedAt: this.clock.now(), openedAt: null },
+        { returnedBy: named.accountId, returnedAt: this.clock.now(), openedAt: null, letter: filled },
       );
       await this.verdicts.freeze(manager, submission);
       await this.trace(manager, submissionId, 'return', named.accountId);
@@ -56,7 +61,7 @@ export class Returning {
       const { affected } = await manager.update(
         Submission,
         { id: submissionId, openedAt: IsNull() },
-        { returnedBy: null, returnedAt: null },
+        { returnedBy: null, returnedAt: null, letter: null },
       );
       if (!affected) throw conflict('This return has been read already, so it stands.');
       await manager.update(Work, { id: submission.workId }, { state: 'being marked' });
@@ -68,14 +73,14 @@ export class Returning {
   }
 
   /** Returns every map of a pile on which nothing is left to judge. */
-  async returnComplete(publicationId: string, named: Named): Promise<ReturnedMaps> {
+  async returnComplete(publicationId: string, named: Named, letter = ''): Promise<ReturnedMaps> {
     const { entries } = await this.piles.pile(publicationId, named.accountId);
     const open = entries.filter(({ state }) => state === 'handed in' || state === 'being marked');
     const complete = open.filter(({ submission }) => submission?.mark?.notJudged === 0);
     let returned = 0;
     for (const { submission } of complete) {
       try {
-        await this.return(submission!.id, { accountId: named.accountId, act: randomUUID() });
+        await this.return(submission!.id, { accountId: named.accountId, act: randomUUID() }, letter);
         returned += 1;
       } catch (error) {
         // Handed in again, or returned by a colleague, in this very moment: it is simply not one of these.
@@ -83,6 +88,18 @@ export class Returning {
       }
     }
     return { returned, left: open.length - returned };
+  }
+
+  /** A letter as one work's students read it, with the mark as it now is. */
+  private async filled(letter: string, submission: Submission, work: Work): Promise<string> {
+    const { marks, title } = await this.revisions.bodyOf(submission.revisionId);
+    const comments = (await commentCounts(this.data.manager, [submission.id])).get(submission.id) ?? 0;
+    return fillBlanks(letter, {
+      name: work.members!.map(({ account }) => account!.givenName).join(' and '),
+      mark: markWords(onScale({ sum: submission.sum, outOf: submission.sumOutOf }, marks ?? PLAIN_MARKS)),
+      title,
+      comments: comments === 1 ? 'one comment' : `${comments} comments`,
+    }).slice(0, 4000);
   }
 
   /** A return carries the mark as it then was. */

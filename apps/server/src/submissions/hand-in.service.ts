@@ -100,6 +100,7 @@ export class HandInService {
         handedInAt: handedIn,
         late: due !== null && handedIn > due,
         returnedAt: null,
+        letter: null,
         returnedBy: null,
         openedAt: null,
       });

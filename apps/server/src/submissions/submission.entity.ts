@@ -34,6 +34,8 @@ export class Submission {
   @Column({ name: 'returned_at', type: 'datetime', precision: 3, nullable: true }) returnedAt!: Date | null;
   /** the verdicts it was returned with, in the order of its propositions */
   @Column({ name: 'returned_verdicts', type: 'json', nullable: true, select: false }) returnedVerdicts!: object | null;
+  /** what was written to its students with the return */
+  @Column({ type: 'varchar', length: 4000, nullable: true }) letter!: string | null;
   /** when a member first saw what was returned: until then the return can be taken back */
   @Column({ name: 'opened_at', type: 'datetime', precision: 3, nullable: true }) openedAt!: Date | null;
 

@@ -95,6 +95,7 @@ export class SubmissionsService {
       revision: submission.revision!.number,
       map: writeMap(openStoredMap(map)),
       report: (isStaff ? whole : reportForStudents(whole)) as unknown as Record<string, unknown>,
+      letter: isBlind ? null : submission.letter,
       marksSecond: isBlind,
       showsReference: showsReference(work, submission, assignment),
       submissions: all.map((one) => submissionRowOf(one, isStaff && !isBlind, isBlind)),

@@ -32,6 +32,7 @@ import type {
   SecondMarking,
   SecondMarkRow,
   SheetDetail,
+  StaysHard,
   StudentTask,
   SubmissionDetail,
   TeacherTask,
@@ -139,6 +140,11 @@ export const useRemarks = (publicationId: string) =>
 /** What the maps of a class come to, side by side and laid into one. */
 export const useClassInsight = (publicationId: string) =>
   useQuery({ ...read<ClassInsight>(`publications/${publicationId}/insight`), staleTime: 30_000 });
+/** This assignment beside an earlier one, by student. */
+export const useSince = (publicationId: string, earlier: string | null) =>
+  useQuery(read<Growth[]>(`publications/${publicationId}/since/${earlier}`, earlier !== null));
+export const useStaysHard = (classId: string | null) =>
+  useQuery(read<StaysHard>(`classes/${classId}/stays-hard`, classId !== null));
 export const useClassWeights = (publicationId: string) =>
   useQuery(read<ClassWeights>(`publications/${publicationId}/weights`));
 export const useGrowth = (publicationId: string) => useQuery(read<Growth[]>(`publications/${publicationId}/growth`));

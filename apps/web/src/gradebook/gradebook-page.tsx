@@ -9,6 +9,7 @@ import { useClasses, useGradebook } from '../app/queries';
 import { Waiting } from '../app/waiting';
 import { buttonClass } from '../ui/button';
 import { Segments } from '../ui/segments';
+import { StaysHardSection } from './stays-hard';
 import { statisticsOf } from './statistics';
 
 /** The marks of a class across its assignments; of the first one's, where none is named. */
@@ -145,6 +146,7 @@ function GradebookTable({ gradebook, classes }: { gradebook: Gradebook; classes:
             </table>
           </div>
           {shown.length === 0 && <p className="mt-3 text-quiet">None of them just now.</p>}
+          <StaysHardSection classId={classId} />
         </>
       )}
     </Page>

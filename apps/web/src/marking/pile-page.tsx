@@ -2,17 +2,15 @@ import { Eye } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Pile, PileEntry } from '@ichnograph/contract';
-import { api } from '../app/api';
 import { showMoment } from '../app/dates';
 import { figure } from '../app/figures';
 import { Page } from '../app/page';
 import { usePile, useTimeZone } from '../app/queries';
-import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
-import { Button, buttonClass } from '../ui/button';
-import { Trouble } from '../ui/field';
+import { buttonClass } from '../ui/button';
 import { Segments } from '../ui/segments';
 import { pileWithoutNames, useHiddenNames } from './hidden-names';
+import { ReturnComplete } from './return-complete';
 import { SecondMarkingSection } from './second-marking';
 import { WriteOut } from './write-out';
 
@@ -65,7 +63,6 @@ function sorted(entries: readonly PileEntry[], column: Column, down: boolean): P
 function PileTable({ pile }: { pile: Pile }) {
   const zone = useTimeZone();
   const names = useHiddenNames();
-  const { trouble, act } = useAction();
   const [filter, setFilter] = useState<Filter>('All');
   const [{ column, down }, setOrder] = useState<{ column: Column; down: boolean }>({
     column: 'Handed in',
@@ -89,19 +86,7 @@ function PileTable({ pile }: { pile: Pile }) {
             The assignment
           </Link>
           <WriteOut publicationId={pile.publicationId} />
-          {complete.length > 0 && (
-            <Button
-              onClick={() =>
-                void act(
-                  () => api.post(`publications/${pile.publicationId}/return-complete`),
-                  complete.length === 1 ? 'One map is returned.' : `${complete.length} maps are returned.`,
-                )
-              }
-            >
-              Return {complete.length === 1 ? 'the one' : `the ${complete.length}`} that{' '}
-              {complete.length === 1 ? 'is' : 'are'} complete
-            </Button>
-          )}
+          <ReturnComplete publicationId={pile.publicationId} title={pile.title} complete={complete} />
           {first && (
             <Link className={buttonClass('action')} to={`/piles/${pile.publicationId}/${first.workId}`}>
               Mark the oldest
@@ -110,7 +95,6 @@ function PileTable({ pile }: { pile: Pile }) {
         </>
       }
     >
-      <Trouble>{trouble}</Trouble>
       <div className="mb-3 flex overflow-x-auto p-0.5">
         <Segments label="Show" options={FILTERS} value={filter} onChange={setFilter} />
         <label className="ml-4 flex items-center gap-1.5 whitespace-nowrap">

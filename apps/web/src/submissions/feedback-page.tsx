@@ -175,7 +175,7 @@ function ReferenceMap({ detail }: { detail: SubmissionDetail }) {
 }
 
 function Returned({
-  detail: { returnedBy, returnedAt, note },
+  detail: { returnedBy, returnedAt, note, letter },
   comments,
   zone,
 }: {
@@ -203,6 +203,7 @@ function Returned({
             ? 'One comment stands in the margin.'
             : `${comments} comments stand in the margin.`}
       </p>
+      {letter && <p className="words mt-2 whitespace-pre-wrap border-l-2 border-indigo pl-2">{letter}</p>}
       {note && (
         <p className="words mt-2 text-sm">
           <span className="text-quiet">Your note was: </span>

@@ -10,12 +10,23 @@ export const REMARK_BLANKS = {
   outOf: 'the points there are',
 } as const;
 
+/** The fields a letter may have that goes with a return. */
+export const LETTER_FIELDS = {
+  name: 'the student’s given name',
+  mark: 'the mark',
+  title: 'the assignment’s title',
+  comments: 'how many comments there are',
+} as const;
+
 export type RemarkBlank = keyof typeof REMARK_BLANKS;
 export type RemarkValues = Partial<Record<RemarkBlank, string>>;
 
 /** A remark's words with its blanks filled: `{topic}` becomes the topic. A blank that nothing is known of stays. */
-export const fillBlanks = (text: string, values: RemarkValues): string =>
-  text.replace(/\{(\w+)\}/g, (blank, name: string) => values[name as RemarkBlank] ?? blank);
+export const fillBlanks = (text: string, values: Readonly<Partial<Record<string, string>>>): string =>
+  text.replace(
+    /\{(\w+)\}/g,
+    (blank, name: string) => (Object.hasOwn(values, name) ? values[name] : undefined) ?? blank,
+  );
 
 const MOST_NAMED = 3;
 const PLACES = 2;

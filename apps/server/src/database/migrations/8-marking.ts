@@ -22,7 +22,7 @@ const STEPS = [
     submission_id ${ID} NOT NULL, criterion VARCHAR(200) NOT NULL, level INT NOT NULL, author_id ${ID} NOT NULL,
     at DATETIME(3) NOT NULL, PRIMARY KEY (submission_id, criterion),
     FOREIGN KEY (submission_id) REFERENCES submission (id), FOREIGN KEY (author_id) REFERENCES account (id))`,
-  `ALTER TABLE submission ADD COLUMN returned_verdicts JSON NULL`,
+  `ALTER TABLE submission ADD COLUMN returned_verdicts JSON NULL, ADD COLUMN letter VARCHAR(4000) NULL`,
   `ALTER TABLE mark_change MODIFY subject VARCHAR(2000) NOT NULL`,
   `ALTER TABLE publication ADD COLUMN second_marker_id ${ID} NULL,
     ADD CONSTRAINT publication_second_marker FOREIGN KEY (second_marker_id) REFERENCES account (id)`,
@@ -43,7 +43,7 @@ export class Marking1700000000008 implements MigrationInterface {
       'ALTER TABLE publication DROP FOREIGN KEY publication_second_marker, DROP COLUMN second_marker_id',
     );
     await runner.query('ALTER TABLE mark_change MODIFY subject VARCHAR(200) NOT NULL');
-    await runner.query('ALTER TABLE submission DROP COLUMN returned_verdicts');
+    await runner.query('ALTER TABLE submission DROP COLUMN returned_verdicts, DROP COLUMN letter');
     for (const table of ['second_mark', 'remark', 'map_verdict', 'class_verdict'])
       await runner.query(`DROP TABLE ${table}`);
   }
