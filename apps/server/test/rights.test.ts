@@ -194,6 +194,11 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
     expect: [401, 403, 403, 201, 201, 404, 403],
     body: { anchor: 'map', text: 'Hm.' },
   },
+  'GET /works/:id/comments': { expect: [401, 200, 404, 200, 200, 404, 404] },
+  'POST /works/:id/comments': {
+    expect: [401, 403, 403, 201, 201, 404, 403],
+    body: { anchor: 'map', text: 'Go on.' },
+  },
   'PATCH /comments/:id': { expect: [401, 403, 403, 200, 404, 404, 403], body: { text: 'Hm?' } },
   'POST /comments/:id/answers': { expect: [401, 404, 404, 204, 204, 404, 404], body: { text: 'Because.' } },
   'PUT /comments/:id/settled': { expect: [401, 404, 404, 204, 204, 404, 404], body: { settled: true } },

@@ -6,7 +6,10 @@ import { Submission } from '../submissions/index.js';
 @Entity('comment')
 export class Comment {
   @PrimaryColumn({ type: 'char', length: 36 }) id!: string;
-  @Column({ name: 'submission_id', type: 'char', length: 36 }) submissionId!: string;
+  /** the map that was handed in; null where it was said while the map was still drawn */
+  @Column({ name: 'submission_id', type: 'char', length: 36, nullable: true }) submissionId!: string | null;
+  /** the work, where it was said while the map was still drawn */
+  @Column({ name: 'work_id', type: 'char', length: 36, nullable: true }) workId!: string | null;
   @Column({ type: 'varchar', length: 16 }) anchor!: Anchor;
   @Column({ type: 'varchar', length: 200, nullable: true }) target!: string | null;
   @Column({ type: 'varchar', length: 2000 }) text!: string;

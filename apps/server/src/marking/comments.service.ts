@@ -1,14 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { spotOf } from '@ichnograph/contract';
+import type { TopicMap } from '@ichnograph/core';
+import { spotOf, workDocument } from '@ichnograph/contract';
 import type { CommentRow, NewComment } from '@ichnograph/contract';
+import { snapshotOf } from '@ichnograph/livemap';
 import { DataSource, IsNull } from 'typeorm';
 import type { Account } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Clock } from '../common/clock.js';
 import { notFound, refused } from '../common/problem.js';
+import { UpdateLog } from '../live/index.js';
 import { SubmissionsService } from '../submissions/index.js';
 import { WorksService } from '../works/index.js';
 import { Comment } from './comment.entity.js';
@@ -24,6 +27,7 @@ export class Comments {
     private readonly submissions: SubmissionsService,
     private readonly markable: Markable,
     private readonly works: WorksService,
+    private readonly log: UpdateLog,
     private readonly acts: Acts,
     private readonly clock: Clock,
   ) {}
@@ -38,20 +42,8 @@ export class Comments {
 
   async addComment(submissionId: string, { anchor, target, text }: NewComment, by: Named): Promise<string> {
     const { submission } = await this.markable.mine(submissionId, by.accountId);
-    const map = await this.submissions.mapOf(submissionId);
-    const named =
-      anchor === 'result'
-        ? (await this.submissions.reportOf(submissionId)).results
-        : anchor === 'map' || anchor === 'spot'
-          ? []
-          : map[anchor === 'topic' ? 'topics' : anchor === 'region' ? 'regions' : 'links'];
-    const there =
-      anchor === 'map'
-        ? target === undefined
-        : anchor === 'spot'
-          ? spotOf(target) !== null
-          : named.some(({ id }) => id === target);
-    if (!there) throw refused(`The map has no such ${anchor}.`, [{ path: '$.target', reason: 'is not on the map' }]);
+    const results = async () => (await this.submissions.reportOf(submissionId)).results;
+    await insistThere(await this.submissions.mapOf(submissionId), anchor, target, results);
     const id = await this.acts.once(by, 'comment', async (manager) => {
       const comment = { id: randomUUID(), submissionId, anchor, target: target ?? null, text };
       await this.markable.moveOn(manager, submission, 'being marked');
@@ -59,6 +51,32 @@ export class Comments {
       return comment.id;
     });
     await this.works.stateChanged(submission.workId);
+    return id;
+  }
+
+  /** What was said on a map while it was still drawn: to its members at once. */
+  async ofWork(workId: string, accountId: string): Promise<CommentRow[]> {
+    const { isBlind } = await this.works.seen(workId, accountId);
+    if (isBlind) return [];
+    const comments = await this.data
+      .getRepository(Comment)
+      .find({ where: { workId, removedAt: IsNull() }, order: { at: 'ASC', id: 'ASC' } });
+    return rowsOf(this.data.manager, comments);
+  }
+
+  /** Says something on a map that is still drawn. It is read at once, and changes nothing about who may draw. */
+  async addToWork(workId: string, { anchor, target, text }: NewComment, by: Named): Promise<string> {
+    const { isStaff, isBlind } = await this.works.seen(workId, by.accountId);
+    if (!isStaff || isBlind) throw notFound('map');
+    const doc = await this.log.stored(workDocument(workId));
+    if (!doc) throw notFound('map');
+    await insistThere(snapshotOf(doc).map, anchor, target, () => Promise.resolve([]));
+    const id = await this.acts.once(by, 'comment', async (manager) => {
+      const comment = { id: randomUUID(), submissionId: null, workId, anchor, target: target ?? null, text };
+      await manager.insert(Comment, { ...comment, authorId: by.accountId, at: this.clock.now(), removedAt: null });
+      return comment.id;
+    });
+    await this.works.stateChanged(workId);
     return id;
   }
 
@@ -118,14 +136,41 @@ export class Comments {
   }
 
   /** @throws unless this person reads the comment: its readers once the map is returned, those who mark always */
-  private async mayAnswer({ submissionId }: Comment, accountId: string): Promise<void> {
+  private async mayAnswer({ submissionId, workId }: Comment, accountId: string): Promise<void> {
+    if (submissionId === null) {
+      const { isBlind: isSecond } = await this.works.seen(workId!, accountId);
+      if (isSecond) throw notFound('comment');
+      return;
+    }
     const { submission, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
     if (isBlind || (!isStaff && !submission.returnedAt)) throw notFound('comment');
   }
 
   private async ownComment(id: string, account: Account) {
     const comment = await this.data.getRepository(Comment).findOneBy({ id, authorId: account.id });
-    if (!comment) throw notFound('comment');
+    // What is said on a map that is still drawn stands: it may have been read the moment it was said.
+    if (!comment?.submissionId) throw notFound('comment');
     return { comment, ...(await this.markable.mine(comment.submissionId, account.id)) };
   }
+}
+
+/** @throws unless what a comment speaks of is on the map */
+async function insistThere(
+  map: TopicMap,
+  anchor: NewComment['anchor'],
+  target: string | undefined,
+  results: () => Promise<readonly { id: string }[]>,
+): Promise<void> {
+  const isOf = (list: readonly { id: string }[]): boolean => list.some(({ id }) => id === target);
+  const there = {
+    map: () => target === undefined,
+    spot: () => spotOf(target) !== null,
+    topic: () => isOf(map.topics),
+    link: () => isOf(map.links),
+    proposition: () => isOf(map.links),
+    region: () => isOf(map.regions),
+    result: async () => isOf(await results()),
+  }[anchor];
+  if (!(await there()))
+    throw refused(`The map has no such ${anchor}.`, [{ path: '$.target', reason: 'is not on the map' }]);
 }

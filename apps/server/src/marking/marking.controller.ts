@@ -63,6 +63,17 @@ export class MarkingController {
     return this.said.comments(id, account);
   }
 
+  @Get('works/:id/comments')
+  ofWork(@Who() { account }: SignedIn, @Id() id: string): Promise<CommentRow[]> {
+    return this.said.ofWork(id, account.id);
+  }
+
+  @For('teacher')
+  @Post('works/:id/comments')
+  async addToWork(@Acting() named: Named, @Id() id: string, @Body() wanted: NewComment): Promise<{ id: string }> {
+    return { id: await this.said.addToWork(id, wanted, named) };
+  }
+
   @For('teacher')
   @Post('submissions/:id/comments')
   async add(

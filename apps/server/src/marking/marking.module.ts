@@ -3,6 +3,7 @@ import { AccountsModule } from '../accounts/index.js';
 import { ActsModule } from '../acts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
 import { ClassesModule } from '../classes/index.js';
+import { LiveModule } from '../live/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
 import { TogetherModule } from '../together/index.js';
 import { WorkersModule } from '../workers/index.js';
@@ -27,6 +28,7 @@ import { Verdicts } from './verdicts.service.js';
     ActsModule,
     AssignmentsModule,
     ClassesModule,
+    LiveModule,
     SubmissionsModule,
     TogetherModule,
     WorkersModule,

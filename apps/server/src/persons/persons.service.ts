@@ -12,7 +12,16 @@ import { Enrolment } from '../classes/index.js';
 import { conflict, notFound } from '../common/problem.js';
 import { FileOwner, FilesService } from '../files/index.js';
 import { LiveDocument, LiveService, LiveUpdate } from '../live/index.js';
-import { Comment, CommentAnswer, JudgementEntry, MarkChange } from '../marking/index.js';
+import {
+  ClassVerdict,
+  Comment,
+  CommentAnswer,
+  JudgementEntry,
+  MapVerdict,
+  MarkChange,
+  Remark,
+  SecondMark,
+} from '../marking/index.js';
 import { OwnMapsService } from '../own-maps/index.js';
 import { Submission } from '../submissions/index.js';
 import { MapVersion } from '../versions/index.js';
@@ -43,8 +52,11 @@ export class PersonsService {
       order: { handedInAt: 'ASC' },
       select: SUBMISSION_FIELDS,
     });
+    const workId = In(works.map((work) => work.id));
     const [comments, answers, judgements] = await Promise.all([
-      manager.find(Comment, { where: [{ authorId: id }, { submissionId: In(submissions.map((one) => one.id)) }] }),
+      manager.find(Comment, {
+        where: [{ authorId: id }, { submissionId: In(submissions.map((one) => one.id)) }, { workId }],
+      }),
       manager.findBy(CommentAnswer, { authorId: id }),
       manager.findBy(JudgementEntry, { submissionId: In(submissions.map((one) => one.id)) }),
     ]);
@@ -89,6 +101,16 @@ export class PersonsService {
       marksGiven: marks.map(({ kind, subject, after, reason, at }) => ({ kind, subject, value: after, reason, at })),
       extensions: extensions.map(({ publicationId, due }) => ({ publication: publicationId, due })),
       groups: groups.map(({ publicationId, groupNumber }) => ({ publication: publicationId, group: groupNumber })),
+      remarkBank: (await manager.findBy(Remark, { ownerId: id })).map(({ text, uses }) => ({ text, uses })),
+      verdictsGiven: [
+        ...(await manager.findBy(ClassVerdict, { authorId: id })),
+        ...(await manager.findBy(MapVerdict, { authorId: id })),
+      ].map(({ said, verdict, thin, remark, at }) => ({ said, verdict, thin, remark, at })),
+      secondMarksGiven: (await manager.findBy(SecondMark, { authorId: id })).map(({ criterion, level, at }) => ({
+        criterion,
+        level,
+        at,
+      })),
       ownMaps: await this.ownMaps.ofPerson(id),
       files: files.map(({ hash, name, at, file }) => ({ name, at, type: file!.type, bytes: file!.bytes, src: hash })),
     };
@@ -116,6 +138,8 @@ export class PersonsService {
       await manager.delete(Enrolment, { accountId: id });
       await manager.delete(GroupMember, { accountId: id });
       await manager.delete(Extension, { accountId: id });
+      // A bank of one's own is nobody else's; what is kept with an assignment goes with its words only.
+      await manager.delete(Remark, { ownerId: id });
       for (const work of works)
         if (handedIn.has(work.id)) await withoutName(manager, work.id);
         else if (work.members!.length === 1) await forget(manager, work.id);
@@ -175,6 +199,10 @@ async function withoutName(manager: EntityManager, workId: string): Promise<void
 
 async function forget(manager: EntityManager, workId: string): Promise<void> {
   const name = workDocument(workId);
+  const said = (await manager.findBy(Comment, { workId })).map(({ id }) => id);
+  if (said.length > 0) await manager.delete(CommentAnswer, { commentId: In(said) });
+  await manager.delete(Comment, { workId });
+  await manager.delete(MapVerdict, { workId });
   await manager.delete(LiveUpdate, { documentName: name });
   await manager.delete(LiveDocument, { name });
   await manager.delete(MapVersion, { workId });

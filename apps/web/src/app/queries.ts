@@ -110,6 +110,10 @@ export const useSubmission = (id: string | null) => useQuery(read<SubmissionDeta
 export const useComments = (submissionId: string | null) =>
   useQuery(read<CommentRow[]>(`submissions/${submissionId}/comments`, submissionId !== null));
 
+/** What was said on a map while it was still drawn. */
+export const useWorkComments = (workId: string | null) =>
+  useQuery({ ...read<CommentRow[]>(`works/${workId}/comments`, workId !== null), refetchInterval: 20_000 });
+
 export const useVersions = (workId: string) => useQuery(read<VersionRow[]>(`works/${workId}/versions`));
 export const useVersion = (id: string | null) =>
   useQuery(read<{ map: Record<string, unknown> }>(`versions/${id}`, id !== null));

@@ -42,6 +42,7 @@ import { OwnPoints } from './own-points';
 import { SentencesToJudge } from './sentences-to-judge';
 import { Trail } from './trail';
 import { ByFeel } from './by-feel';
+import { Making } from './making';
 import { Mend } from './mend';
 import { Batches } from './batches';
 import { ReferenceList, ReferenceOver, useAgainstReference } from './reference-over';
@@ -307,6 +308,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
               onGive={(share) => void judge('feel', 'whole', share)}
             />
           )}
+          <Making detail={detail} map={map} assignment={assignment} />
           {!isSecond && <Trail submissionId={detail.id} assignment={assignment} />}
         </>
       )}

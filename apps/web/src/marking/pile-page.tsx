@@ -146,6 +146,10 @@ function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: 
           <Link className="font-semibold text-action underline" to={`/piles/${publicationId}/${entry.workId}`}>
             {namesOf(entry)}
           </Link>
+        ) : entry.workId ? (
+          <Link className="text-action underline" to={`/works/${entry.workId}`} title="Look at it while it is drawn">
+            {namesOf(entry)}
+          </Link>
         ) : (
           namesOf(entry)
         )}

@@ -4,8 +4,8 @@ import type { TopicMap } from '@ichnograph/core';
 import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
 import { useEffect, useMemo, useState } from 'react';
 import type { RefObject } from 'react';
-import { useComments } from '../app/queries';
-import { Canvas, CommentCard, FREE, Margin, useEvidence, useMarginWidth } from '../map';
+import { useComments, useWorkComments } from '../app/queries';
+import { AnswerComment, Canvas, CommentCard, FREE, Margin, SettleComment, useEvidence, useMarginWidth } from '../map';
 import type { Gestures } from '../map';
 import { Button } from '../ui/button';
 import { inSight } from './checks-panel';
@@ -62,7 +62,7 @@ export function MapCanvas({ detail, open, host }: Props) {
     const others = branch ? map.topics.flatMap(({ id }) => (branch.has(id) ? [] : [id])) : [];
     return mapWithout(map, others.length > 0 ? new Set([...folded.hidden, ...others]) : folded.hidden);
   }, [map, folded, alone]);
-  const remarks = useRemarks(detail);
+  const remarks = useRemarks(detail, open.of === 'work');
   const margin = useMarginWidth(remarks.length);
   const [comment, chooseComment] = useState<string | null>(null);
   const gestures = useMemo(
@@ -162,7 +162,12 @@ export function MapCanvas({ detail, open, host }: Props) {
           if (target && [...map.topics, ...map.links].some(({ id }) => id === target)) actions.select([target]);
         }}
         card={(one, letter) => (
-          <CommentCard comment={one} letter={letter} map={map} legend={legend} onClose={() => chooseComment(null)} />
+          <CommentCard comment={one} letter={letter} map={map} legend={legend} onClose={() => chooseComment(null)}>
+            <div className="flex flex-wrap gap-1">
+              <AnswerComment commentId={one.id} />
+              <SettleComment comment={one} />
+            </div>
+          </CommentCard>
         )}
       />
     </Canvas>
@@ -193,9 +198,11 @@ function AloneNote() {
 }
 
 /** The remarks on what came back last: while one revises they belong beside the map. */
-function useRemarks(detail: WorkDetail) {
+function useRemarks(detail: WorkDetail, isWork: boolean) {
   const back = detail.submissions.find(({ returnedAt }) => returnedAt !== null);
-  return useComments(back?.id ?? null).data ?? NO_REMARKS;
+  const returned = useComments(back?.id ?? null).data;
+  const meanwhile = useWorkComments(isWork ? detail.id : null).data;
+  return useMemo(() => [...(returned ?? NO_REMARKS), ...(meanwhile ?? NO_REMARKS)], [returned, meanwhile]);
 }
 const NO_REMARKS: never[] = [];
 

@@ -32,6 +32,7 @@ import { MapCanvas } from './map-canvas';
 import { MapDialogs } from './dialogs/map-dialogs';
 import { Notices } from './notices';
 import { ReadingLine } from './reading-line';
+import { SayMeanwhile } from './say-meanwhile';
 import { SaveWords } from './save-words';
 import { useLiveWork } from './use-live-work';
 import type { MapSource, OpenWork } from './use-live-work';
@@ -97,6 +98,9 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const { assignment } = open;
   const { legend } = assignment;
   const { mayEdit, mayHandIn } = detail;
+  const me = useMe();
+  // Who teaches the class looks on while it is drawn.
+  const isReader = open.of === 'work' && !detail.members.some(({ id }) => id === me.id);
   const focusCanvas = (): void => host.current?.focus({ preventScroll: true });
   /** Back to the work: to the field in which words are typed, if there is one. */
   const focusWork = (): void => {
@@ -249,7 +253,12 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
                   name: 'Requirements',
                   size: 256,
                   wideFrom: 1200,
-                  content: <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />,
+                  content: (
+                    <>
+                      {isReader && <SayMeanwhile workId={detail.id} open={open} />}
+                      <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />
+                    </>
+                  ),
                   rail: () => (
                     <ChecksPanel rail open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />
                   ),

@@ -27,7 +27,8 @@ const STEPS = [
   `ALTER TABLE publication ADD COLUMN second_marker_id ${ID} NULL,
     ADD CONSTRAINT publication_second_marker FOREIGN KEY (second_marker_id) REFERENCES account (id)`,
   `ALTER TABLE comment ADD COLUMN batch ${ID} NULL, ADD COLUMN of_verdict BOOLEAN NOT NULL DEFAULT FALSE,
-    ADD COLUMN settled_at DATETIME(3) NULL, ADD KEY comment_batch (batch)`,
+    ADD COLUMN settled_at DATETIME(3) NULL, ADD COLUMN work_id ${ID} NULL, MODIFY submission_id ${ID} NULL,
+    ADD KEY comment_batch (batch), ADD FOREIGN KEY comment_work (work_id) REFERENCES work (id)`,
 ];
 
 export class Marking1700000000008 implements MigrationInterface {
@@ -37,7 +38,7 @@ export class Marking1700000000008 implements MigrationInterface {
 
   async down(runner: QueryRunner): Promise<void> {
     await runner.query(
-      'ALTER TABLE comment DROP KEY comment_batch, DROP COLUMN batch, DROP COLUMN of_verdict, DROP COLUMN settled_at',
+      'ALTER TABLE comment DROP FOREIGN KEY comment_work, DROP COLUMN work_id, DROP KEY comment_batch, DROP COLUMN batch, DROP COLUMN of_verdict, DROP COLUMN settled_at',
     );
     await runner.query(
       'ALTER TABLE publication DROP FOREIGN KEY publication_second_marker, DROP COLUMN second_marker_id',

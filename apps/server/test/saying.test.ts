@@ -1,0 +1,82 @@
+import type { CommentRow, Pile, ReturnedMaps, SubmissionDetail } from '@ichnograph/contract';
+import { Person } from './setup/client.js';
+import { drawn, ownClass } from './setup/works.js';
+
+test('what is said while a map is drawn is read at once, answered, settled, and stands; nobody else reads it', async () => {
+  const { person, work, client } = await drawn('Sadie');
+  const maren = await Person.signedIn('maren');
+  const say = (body: object, who = maren) => who.post<{ id: string }>(`works/${work.id}/comments`, body);
+  const { body } = await say({ anchor: 'topic', target: 'own-Sadie', text: 'Which loads?' });
+  expect((await say({ anchor: 'topic', target: 'gone', text: 'x' })).status).toBe(422);
+  expect((await say({ anchor: 'result', target: 'r1', text: 'x' })).status).toBe(422);
+  expect((await say({ anchor: 'map', text: 'x' }, person)).status).toBe(403);
+  const read = async () => (await person.get<CommentRow[]>(`works/${work.id}/comments`)).body;
+  expect(await read()).toMatchObject([{ anchor: 'topic', text: 'Which loads?', settled: false, answers: [] }]);
+  // Nothing is closed by it: the student draws on.
+  client.live.apply([{ do: 'set', in: 'topics', id: 'own-Sadie', fields: { text: 'Dead loads' } }]);
+  await client.saved();
+  client.close();
+  expect((await person.post(`comments/${body.id}/answers`, { text: 'The dead ones.' })).status).toBe(204);
+  expect((await person.call('PUT', `comments/${body.id}/settled`, { settled: true })).status).toBe(204);
+  expect(await read()).toMatchObject([{ settled: true, answers: [{ text: 'The dead ones.' }] }]);
+  const other = await Person.newcomer('Sanna');
+  expect((await other.get(`works/${work.id}/comments`)).status).toBe(404);
+  expect((await other.post(`comments/${body.id}/answers`, { text: 'Me too.' })).status).toBe(404);
+  expect((await maren.call('DELETE', `comments/${body.id}`)).status).toBe(404);
+});
+
+test('a letter is filled for each map that goes back; what is not complete stays', async () => {
+  const { tobias, publicationId, maps } = await ownClass('Letters 9L', ['Lena', 'Lior', 'Lucia']);
+  const { body: detail } = await tobias.get<SubmissionDetail>(`submissions/${maps[0]!.id}`);
+  const judge = (i: number, value = 1) =>
+    Promise.all(
+      (detail.assignment.criteria as { id: string }[]).map(({ id }) =>
+        tobias.call('PUT', `submissions/${maps[i]!.id}/judgements`, { kind: 'criterion', subject: id, value }),
+      ),
+    );
+  await judge(0);
+  await judge(1);
+  await tobias.post(`submissions/${maps[0]!.id}/comments`, { anchor: 'map', text: 'Well placed.' });
+  const letter = 'Dear {name}, {mark}, {comments}; {what}';
+  const { body } = await tobias.post<ReturnedMaps>(`publications/${publicationId}/return-complete`, { letter });
+  expect(body).toEqual({ returned: 2, left: 1 });
+  const read = async (i: number) =>
+    (await maps[i]!.person.get<SubmissionDetail>(`submissions/${maps[i]!.id}`)).body.letter;
+  expect(await read(0)).toMatch(/^Dear Lena, [\d.]+ of [\d.]+, one comment; \{what\}$/);
+  expect(await read(1)).toMatch(/^Dear Lior, .* 0 comments/);
+  expect(await read(2)).toBeNull();
+  // Read, it stands; sent again, nothing is left to return.
+  expect((await tobias.post(`submissions/${maps[0]!.id}/take-back`)).status).toBe(409);
+  expect((await tobias.post<ReturnedMaps>(`publications/${publicationId}/return-complete`, {})).body).toEqual({
+    returned: 0,
+    left: 1,
+  });
+});
+
+test('a return in the middle of a hand-in: one of the two is done, the other is told, and no map is half of either', async () => {
+  const { tobias, publicationId, maps } = await ownClass('Races 9R', ['Rafa', 'Ragna', 'Raoul', 'Rasmus']);
+  const outcomes = await Promise.all(
+    maps.map(async ({ person, id, workId }) => {
+      const client = person.live(workId);
+      await client.opened();
+      const [back, again] = await Promise.all([
+        tobias.post(`submissions/${id}/return`),
+        person.post(`works/${workId}/hand-in`, { client: client.client, count: client.live.made }),
+      ]);
+      client.close();
+      return [back.status, again.status];
+    }),
+  );
+  const { entries } = (await tobias.get<Pile>(`publications/${publicationId}/pile`)).body;
+  maps.forEach(({ workId, id }, i) => {
+    const entry = entries.find((one) => one.workId === workId)!;
+    const [back, again] = outcomes[i]!;
+    if (back === 204) {
+      expect([again, entry.state, entry.submission!.id]).toEqual([409, 'returned', id]);
+      expect(entry.submission!.returnedAt).not.toBeNull();
+    } else {
+      expect([back, again, entry.state, entry.submission!.number]).toEqual([409, 201, 'handed in', 2]);
+      expect(entry.submission!.returnedAt).toBeNull();
+    }
+  });
+});

@@ -1,0 +1,62 @@
+import type { NewComment } from '@ichnograph/contract';
+import { useState } from 'react';
+import { api } from '../app/api';
+import { useAction } from '../app/use-action';
+import { subjectOf } from '../map';
+import { Button } from '../ui/button';
+import { Trouble } from '../ui/field';
+import { useEditorState } from './editor';
+import type { OpenWork } from './use-live-work';
+
+/** What a teacher says on a map that is still drawn: read at once, on what is chosen or on the whole. */
+export function SayMeanwhile({ workId, open: { assignment } }: { workId: string; open: OpenWork }) {
+  const map = useEditorState((state) => state.map);
+  const selected = useEditorState((state) => state.selection);
+  const [text, setText] = useState('');
+  const { trouble, act } = useAction();
+  const [chosen] = selected.length === 1 ? selected : [];
+  const subject: { anchor: NewComment['anchor']; target: string | null } =
+    chosen !== undefined && map.topics.some(({ id }) => id === chosen)
+      ? { anchor: 'topic', target: chosen }
+      : chosen !== undefined && map.links.some(({ id }) => id === chosen)
+        ? { anchor: 'proposition', target: chosen }
+        : chosen !== undefined && map.regions.some(({ id }) => id === chosen)
+          ? { anchor: 'region', target: chosen }
+          : { anchor: 'map', target: null };
+  const say = async (): Promise<void> => {
+    if (text.trim() === '') return;
+    const { anchor, target } = subject;
+    const wanted: NewComment = { anchor, text: text.trim(), ...(target !== null && { target }) };
+    if (await act(() => api.post(`works/${workId}/comments`, wanted), 'It is said, and can be read now.')) setText('');
+  };
+  return (
+    <form
+      className="border-b border-rule px-3.5 pb-3 pt-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void say();
+      }}
+    >
+      <Trouble>{trouble}</Trouble>
+      <label className="block">
+        <span className="words mb-1 block text-sm text-quiet">{subjectOf(map, assignment.legend, subject)}</span>
+        <textarea
+          className="field"
+          rows={2}
+          maxLength={2000}
+          placeholder="Say something while it is drawn …"
+          value={text}
+          onChange={({ target }) => setText(target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return;
+            event.preventDefault();
+            void say();
+          }}
+        />
+      </label>
+      <Button small type="submit" disabled={text.trim() === ''}>
+        Say it now
+      </Button>
+    </form>
+  );
+}
