@@ -1,7 +1,14 @@
 import { Stack } from '../../../scripts/lib/stack.mjs';
 import { Person, until } from './setup/client.js';
 import type { LiveClient } from './setup/client.js';
-import type { WorkDetail } from '@ichnograph/contract';
+import type {
+  ExportState,
+  MarkChangeRow,
+  Pile,
+  ReturnedMaps,
+  SubmissionDetail,
+  WorkDetail,
+} from '@ichnograph/contract';
 
 const stack = new Stack('faults', { env: { ICHNOGRAPH_LOG: 'silent' } }) as {
   start: () => Promise<unknown>;
@@ -78,4 +85,45 @@ test('what is made while the server is away arrives when it is back', async () =
   await client.saved();
   expect(await stored()).toEqual(expect.arrayContaining(['made offline']));
   expect(await stored()).not.toContain('round 3');
+}, 180_000);
+
+test('a server killed in the middle of a return-all and of an export: no map is half returned, and the same again does the rest', async () => {
+  const maren = await Person.signedIn('maren', stack.url);
+  const { publicationId } = await maren.teacherTask();
+  const pile = async () => (await maren.get<Pile>(`publications/${publicationId}/pile`)).body.entries;
+  for (const { submission, state } of await pile()) {
+    if (state !== 'handed in' || !submission) continue;
+    const { body } = await maren.get<SubmissionDetail>(`submissions/${submission.id}`);
+    const judge = (kind: string, subject: string, value: number) =>
+      maren.call('PUT', `submissions/${submission.id}/judgements`, { kind, subject, value, reason: 'Looked at.' });
+    for (const { id } of body.assignment.criteria as { id: string }[]) await judge('criterion', id, 1);
+    for (const { id, status, points } of body.report.results as { id: string; status: string; points: number }[])
+      if (status === 'judge') await judge('result', id, points);
+  }
+  const wait = (await pile()).filter(({ state }) => state === 'being marked').length;
+  expect(wait).toBeGreaterThanOrEqual(9);
+  const { id: made } = (await maren.post<ExportState>(`publications/${publicationId}/exports`, { as: 'zip' })).body;
+  const back = maren.post(`publications/${publicationId}/return-complete`, { letter: 'Dear {name}' }).catch(() => null);
+  await until('the first return', async () => (await pile()).some(({ state }) => state === 'returned' || wait === 0));
+  await stack.killServer();
+  await back;
+  await stack.startServer();
+  // What was being written out is gone with the server, and is said to be.
+  expect((await maren.get(`exports/${made}`)).status).toBe(404);
+  const consistent = async () => {
+    for (const { state, submission } of await pile()) {
+      if (!submission) continue;
+      const { body } = await maren.get<SubmissionDetail>(`submissions/${submission.id}`);
+      const trail = (await maren.get<MarkChangeRow[]>(`submissions/${submission.id}/trail`)).body;
+      const isBack = state === 'returned';
+      expect([body.returnedAt !== null, trail.at(-1)?.kind === 'return']).toEqual([isBack, isBack]);
+    }
+  };
+  await consistent();
+  const { body } = await maren.post<ReturnedMaps>(`publications/${publicationId}/return-complete`, {
+    letter: 'Dear {name}',
+  });
+  expect(body.left).toBe(0);
+  expect((await pile()).filter(({ state }) => state === 'being marked')).toEqual([]);
+  await consistent();
 }, 180_000);
