@@ -8,10 +8,13 @@ interface RunningStack {
   remove: () => Promise<void>;
   url: string;
   settings: Record<string, string>;
+  server: { pid: number };
 }
 
 /** Runs something beside the made-up school, with a server and a database of its own. */
-export async function besideSchool(work: (url: string, database: mysql.Connection) => Promise<void>): Promise<void> {
+export async function besideSchool(
+  work: (url: string, database: mysql.Connection, serverPid: number) => Promise<void>,
+): Promise<void> {
   const stack = new (Stack as new (name: string, options: object) => RunningStack)('bench', {
     env: { ICHNOGRAPH_LOG: 'silent' },
   });
@@ -24,7 +27,7 @@ export async function besideSchool(work: (url: string, database: mysql.Connectio
       database: stack.settings.ICHNOGRAPH_DB_NAME,
     });
     try {
-      await work(stack.url, database);
+      await work(stack.url, database, stack.server.pid);
     } finally {
       await database.end();
     }
@@ -46,16 +49,23 @@ export interface LargeClass {
 export async function classOf(database: mysql.Connection, size: number, submissions: number): Promise<LargeClass> {
   const row = async <T>(sql: string): Promise<T> => ((await database.query(sql)) as unknown as [T[]])[0][0]!;
   const { hash } = await row<{ hash: string }>('SELECT password_hash AS hash FROM account LIMIT 1');
-  const revision = await row<{ id: string; assignment_id: string }>('SELECT id, assignment_id FROM revision LIMIT 1');
-  const sample = await row<{ id: string; work_id: string }>('SELECT id, work_id FROM submission LIMIT 1');
+  const sample = await row<{ id: string; work_id: string; revision_id: string }>(
+    'SELECT s.id, s.work_id, s.revision_id FROM submission s JOIN revision r ON r.id = s.revision_id ORDER BY LENGTH(r.body) DESC, s.id LIMIT 1',
+  );
+  const revision = await row<{ id: string; assignment_id: string }>(
+    `SELECT id, assignment_id FROM revision WHERE id = '${sample.revision_id}'`,
+  );
   const [classId, publication] = [randomUUID(), randomUUID()];
   const person = async (name: string, role: string, part: string): Promise<string> => {
     const id = randomUUID();
-    await database.query('INSERT INTO account VALUES (?, ?, ?, ?, ?, ?, NOW())', [id, name, name, 'Bench', role, hash]);
+    await database.query(
+      'INSERT INTO account (id, name, given_name, family_name, role, password_hash, created_at) VALUES (?, ?, ?, ?, ?, ?, NOW())',
+      [id, name, name, 'Bench', role, hash],
+    );
     await database.query('INSERT INTO enrolment VALUES (?, ?, ?)', [classId, id, part]);
     return id;
   };
-  await database.query('INSERT INTO school_class VALUES (?, ?)', [classId, `Bench ${size}`]);
+  await database.query('INSERT INTO school_class (id, name) VALUES (?, ?)', [classId, `Bench ${size}`]);
   const teacher = `bench-${size}`;
   await person(teacher, 'teacher', 'teacher');
   await database.query(
@@ -66,7 +76,10 @@ export async function classOf(database: mysql.Connection, size: number, submissi
   for (let i = 0; i < size; i++) {
     const [id, work] = [await person(`bench-${size}-${i}`, 'student', 'student'), randomUUID()];
     const state = submissions > 0 ? 'handed in' : 'in progress';
-    await database.query('INSERT INTO work VALUES (?, ?, ?, ?, NOW())', [work, publication, revision.id, state]);
+    await database.query(
+      'INSERT INTO work (id, publication_id, revision_id, state, begun_at) VALUES (?, ?, ?, ?, NOW())',
+      [work, publication, revision.id, state],
+    );
     await database.query('INSERT INTO work_member VALUES (?, ?, ?)', [work, id, publication]);
     await copyDocument(database, `work:${sample.work_id}`, `work:${work}`);
     for (let number = 1; number <= submissions; number++)

@@ -1,4 +1,5 @@
 import { benchChecks, benchHeap } from './checks.js';
+import { benchClass } from './class.js';
 import { benchEditor } from './editor.js';
 import { benchPile } from './pile.js';
 import { benchRush } from './rush.js';
@@ -8,6 +9,7 @@ import { benchTidy } from './tidy.js';
 
 const PARTS: Record<string, () => void | Promise<void>> = {
   checks: benchChecks,
+  class: benchClass,
   editor: benchEditor,
   heap: benchHeap,
   pile: benchPile,

@@ -5,6 +5,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { adoptRevision, sumsOf } from '@ichnograph/core';
 import type { Report } from '@ichnograph/core';
 import { workDocument } from '@ichnograph/contract';
+import pLimit from 'p-limit';
 import { DataSource, IsNull, Not } from 'typeorm';
 import type { Logger } from 'pino';
 import { Revisions } from '../assignments/index.js';
@@ -16,6 +17,9 @@ import { Judgements, MarkChange } from '../marking/index.js';
 import { figuresOfMark, Submission, SubmissionsService } from '../submissions/index.js';
 import { CheckPool } from '../workers/index.js';
 import { lockWork, Work, WorksService } from '../works/index.js';
+
+/** Works that are moved at a time: as many as there are workers to check them. */
+const AT_ONCE = 2;
 
 /**
  * Moves works on to the revision they are to have (`movingTo`, set in the transaction that made it): their map takes what
@@ -42,8 +46,9 @@ export class Moves implements OnApplicationBootstrap {
 
   /** Moves every work that waits for it; who said so leaves their name on what is checked again. */
   async all(by?: string): Promise<void> {
-    for (const { id } of await this.data.getRepository(Work).findBy({ movingTo: Not(IsNull()) }))
-      await this.one(id, by);
+    const turn = pLimit(AT_ONCE);
+    const works = await this.data.getRepository(Work).findBy({ movingTo: Not(IsNull()) });
+    await Promise.all(works.map(({ id }) => turn(() => this.one(id, by))));
   }
 
   private async one(id: string, by: string | undefined): Promise<void> {

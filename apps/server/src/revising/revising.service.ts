@@ -13,6 +13,7 @@ import type {
   RevisionPreview,
   WorkState,
 } from '@ichnograph/contract';
+import pLimit from 'p-limit';
 import { DataSource, In } from 'typeorm';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
@@ -26,6 +27,8 @@ import { CheckPool } from '../workers/index.js';
 import { membersOf, Work, WorksService } from '../works/index.js';
 import { Moves } from './moves.service.js';
 
+/** Works that are checked again at a time: as many as there are workers for it. */
+const AT_ONCE = 2;
 const OPEN: WorkState[] = ['in progress', 'handed in', 'being marked'];
 
 /** Changes an assignment that a class works on: first what would come of it, then the revision, then the works. */
@@ -53,8 +56,8 @@ export class RevisingService {
     const newest = await this.revisions.newest(id);
     if (!newest) throw conflict('This assignment was not given out yet, so nothing is changed by changing it.');
     const works = await this.works(id);
-    const changes: ChangeForWork[] = [];
-    for (const work of works) changes.push(await this.changeFor(work, next));
+    const turn = pLimit(AT_ONCE);
+    const changes = await Promise.all(works.map((work) => turn(() => this.changeFor(work, next))));
     return {
       revision: newest.number,
       differs: !differsInWordingOnly(await this.revisions.bodyOf(newest.id), next),

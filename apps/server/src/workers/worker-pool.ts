@@ -21,6 +21,8 @@ export class WorkerPool implements OnApplicationShutdown {
     minThreads: 1,
     maxThreads: AT_ONCE,
     idleTimeout: 60_000,
+    // Room for what is short-lived: collecting it takes threads of its own, which the other worker wants.
+    resourceLimits: { maxYoungGenerationSizeMb: 64 },
   });
   private readonly turn = pLimit(AT_ONCE);
 

@@ -22,10 +22,16 @@ import type {
   Verdict,
 } from '@ichnograph/core';
 
+import { setPriority } from 'node:os';
+import { isMainThread } from 'node:worker_threads';
 import { markedPaperPdf } from '../papers/marked-paper.js';
 import type { MarkedPaper } from '../papers/marked-paper.js';
 
 /** What runs in a worker thread of the pool: one function a task, by its name. */
+
+/** On Linux this is the thread's own: heavy work gives way to whoever waits for an answer. */
+const NICENESS = 10;
+if (!isMainThread) setPriority(0, NICENESS);
 
 warmUp();
 
