@@ -5,7 +5,16 @@ import { Assignment, Collaborator, Extension, Publication, Revision } from '../a
 import { Enrolment, SchoolClass } from '../classes/index.js';
 import { FileOwner, StoredFile } from '../files/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
-import { ClassVerdict, Comment, CommentAnswer, JudgementEntry, MapVerdict, MarkChange, Remark, SecondMark } from '../marking/index.js';
+import {
+  ClassVerdict,
+  Comment,
+  CommentAnswer,
+  JudgementEntry,
+  MapVerdict,
+  MarkChange,
+  Remark,
+  SecondMark,
+} from '../marking/index.js';
 import { ReadyMade } from '../beginnings/index.js';
 import { OwnMap } from '../own-maps/index.js';
 import type { Settings } from '../settings.js';

@@ -35,7 +35,8 @@ export function MarksSection() {
   );
   const { scale, late, propositions, structural = null } = marks;
   const outOf = required + criteria + (propositions?.points ?? 0) + (structural?.points ?? 0);
-  const kinds = Object.fromEntries(sheet.legend.legend.topicKinds.map(({ id, name }) => [id, name]));
+  const examples: Record<string, string> = { '': 'no kind' };
+  for (const { id, name } of sheet.legend.legend.topicKinds) examples[id] = name;
   return (
     <Section id="marks" title="How does the mark come about?">
       <p className="font-mono">
@@ -222,7 +223,7 @@ export function MarksSection() {
               ))}{' '}
               <Pick
                 label="Kind of examples"
-                options={{ '': 'no kind', ...kinds } as Record<string, string>}
+                options={examples}
                 value={structural.exampleKinds[0] ?? ''}
                 onChange={(kind) => set({ structural: { ...structural, exampleKinds: kind === '' ? [] : [kind] } })}
               />

@@ -1,0 +1,27 @@
+import { binsOf, spreadOf } from './bins';
+
+test('few whole figures stand by themselves, the highest in the last bin', () => {
+  expect(binsOf([2, 4, 2]).map(({ label, indices }) => [label, indices])).toEqual([
+    ['2', [0, 2]],
+    ['3', []],
+    ['4', [1]],
+  ]);
+  expect(binsOf([7])).toEqual([{ label: '7', indices: [0] }]);
+  expect(binsOf([])).toEqual([]);
+});
+
+test('many lie in at most about ten bins of a round width; a range holds what nobody has', () => {
+  const bins = binsOf(
+    Array.from({ length: 50 }, (_, i) => i),
+    [0, 100],
+  );
+  expect(bins.map(({ label }) => label)).toContain('40–50');
+  expect(bins).toHaveLength(10);
+  expect(binsOf([100], [0, 100]).at(-1)!.indices).toEqual([0]);
+  expect(binsOf([3, 97]).length).toBeLessThanOrEqual(12);
+});
+
+test('the spread of some figures, and of none', () => {
+  expect(spreadOf([3, 1, 2])).toEqual({ least: 1, middle: 2, most: 3 });
+  expect(spreadOf([])).toEqual({ least: 0, middle: 0, most: 0 });
+});
