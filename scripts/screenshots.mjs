@@ -47,14 +47,11 @@ async function pictures(browser, url) {
   const canvas = (page) => page.locator('[data-topic="Bridge"]').waitFor();
   const unfold = (page, name) => page.getByRole('button', { name: `Unfold ${name}`, exact: true }).click();
 
-  await take(await enter(null), 'sign-in');
-
   const noor = await enter('amara');
   await take(noor, 'today-student');
   await noor.getByRole('button', { name: 'Begin the map' }).click();
   await canvas(noor);
   await unfold(noor, 'Legend and word bank');
-  await take(noor, 'first-step');
 
   const juno = await enter('juno');
   await juno.getByRole('link', { name: 'Go on with the map' }).click();
@@ -84,7 +81,6 @@ async function pictures(browser, url) {
   await juno.getByRole('button', { name: 'Sentences', exact: true }).click();
   await juno.getByRole('button', { name: 'Hand in …' }).click();
   await juno.getByRole('dialog').waitFor();
-  await take(juno, 'hand-in');
   await juno.getByRole('dialog').getByRole('button', { name: 'Hand in', exact: true }).click();
   await juno.getByRole('heading', { name: /Receipt/ }).waitFor();
 
@@ -161,9 +157,33 @@ async function pictures(browser, url) {
   await maren.getByRole('button', { name: /Requirement 14 on Cross lines/ }).click();
   await maren.getByRole('dialog').waitFor();
   await take(maren, 'try-out');
-  await maren.goto(`${url}/people`);
-  await maren.getByRole('table').waitFor();
-  await take(maren, 'people');
+  await theClass(maren, url, take);
+}
+
+/** What is said once for a whole class, and seen over it. */
+async function theClass(maren, url, take) {
+  await maren.goto(`${url}/`);
+  await maren.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
+  await maren.getByRole('link', { name: 'The class together' }).click();
+  await maren.locator('[data-verdict]').first().focus();
+  const judged = maren.getByTestId('so-many-judged');
+  for (const [i, key] of ['1', '1', '2', '1', '4', '1', '3', '1', '1'].entries()) {
+    await maren.keyboard.press(key);
+    await judged.getByText(`${i + 1} of`).or(judged.filter({ hasText: `${i + 1} of` })).first().waitFor();
+  }
+  await take(maren, 'class-verdicts');
+  const view = (name) => maren.getByRole('navigation', { name: 'The class' }).getByRole('link', { name }).click();
+  await view('Requirements');
+  await maren.getByRole('group', { name: 'Grid of requirements' }).waitFor();
+  await take(maren, 'class-grids');
+  await view('Composite map');
+  await maren.getByTestId('composite').locator('[data-topic="Bridge"]').waitFor();
+  await maren.getByTestId('composite').locator('[data-topic="Arch"]').click();
+  await take(maren, 'composite');
+  await maren.goto(`${url}/gradebook`);
+  await maren.getByRole('combobox', { name: 'Class' }).selectOption('Technology 9B');
+  await maren.getByRole('heading', { name: 'Marks of Technology 9B' }).waitFor();
+  await take(maren, 'gradebook');
 }
 
 /** A landing, drawn with three pens. */
