@@ -77,14 +77,14 @@ function SkipToMap() {
 
 function Places({ me }: { me: Me }) {
   return (
-    <nav aria-label="Places" className="flex flex-1 gap-1">
+    <nav aria-label="Places" className="flex min-w-0 flex-1 gap-1 overflow-x-auto">
       {PLACES[me.role].map(([to, name]) => (
         <NavLink
           key={to}
           to={to}
           end
           className={({ isActive }) =>
-            `rounded-sm px-1.5 py-1.5 sm:px-3 ${isActive ? 'bg-wash font-semibold' : 'hover:bg-canvas'}`
+            `whitespace-nowrap rounded-sm px-1.5 py-1.5 sm:px-3 ${isActive ? 'bg-wash font-semibold' : 'hover:bg-canvas'}`
           }
         >
           {name}

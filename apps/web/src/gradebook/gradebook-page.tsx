@@ -114,7 +114,9 @@ function GradebookTable({ gradebook, classes }: { gradebook: Gradebook; classes:
       ) : (
         <>
           <div className="mb-3 flex flex-wrap items-center gap-3">
-            <Segments label="Show" options={FILTERS} value={filter} onChange={setFilter} />
+            <div className="flex max-w-full overflow-x-auto">
+              <Segments label="Show" options={FILTERS} value={filter} onChange={setFilter} />
+            </div>
             <input
               type="search"
               aria-label="Find a student"

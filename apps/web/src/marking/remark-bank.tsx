@@ -4,6 +4,7 @@ import type { NewComment, RemarkRow, SubmissionDetail } from '@ichnograph/contra
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { KeyboardEvent } from 'react';
+import { announce } from '../app/announcer';
 import { api } from '../app/api';
 import { useRemarks } from '../app/queries';
 import { useAction } from '../app/use-action';
@@ -92,8 +93,12 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
   };
   const onKey = (event: KeyboardEvent): void => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (step !== undefined) setAt(Math.max(0, Math.min(found.length - 1, current + step)));
-    else if (event.key === 'Enter' && event.ctrlKey && found[current] && result) setMany(found[current].text);
+    if (step !== undefined) {
+      const next = Math.max(0, Math.min(found.length - 1, current + step));
+      setAt(next);
+      // The focus stays where one types: those who listen hear which one Enter would write.
+      if (found[next]) announce(found[next].text);
+    } else if (event.key === 'Enter' && event.ctrlKey && found[current] && result) setMany(found[current].text);
     else if (event.key === 'Enter' && found[current]) void put(found[current]);
     else return;
     event.preventDefault();
@@ -114,10 +119,8 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
       <Trouble>{trouble}</Trouble>
       <input
         data-autofocus
-        role="combobox"
-        aria-expanded
+        type="search"
         aria-controls="remarks"
-        aria-activedescendant={found[current] && `remark-${found[current].id}`}
         aria-label="Find a remark, or write a new one"
         className="field"
         maxLength={2000}
@@ -129,27 +132,15 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
         }}
         onKeyDown={onKey}
       />
-      <ul
-        id="remarks"
-        role="listbox"
-        aria-label="Remarks"
-        className="max-h-[45vh] overflow-y-auto border-y border-rule"
-      >
+      <ul id="remarks" aria-label="Remarks" className="max-h-[45vh] overflow-y-auto border-y border-rule">
         {found.map((remark, i) => (
           <li
             key={remark.id}
-            id={`remark-${remark.id}`}
-            role="option"
-            aria-selected={i === current}
+            aria-current={i === current || undefined}
             className={`flex items-start gap-2 border-b border-rule px-2 py-1.5 last:border-0 ${i === current ? 'bg-wash' : ''}`}
             onPointerEnter={() => setAt(i)}
           >
-            <button
-              type="button"
-              tabIndex={-1}
-              className="words min-w-0 flex-1 text-left"
-              onClick={() => void put(remark)}
-            >
+            <button type="button" className="words min-w-0 flex-1 text-left" onClick={() => void put(remark)}>
               {remark.text}
               <span className="block text-sm text-quiet">
                 {fits(remark, view.requirement, codes) > 0 && (

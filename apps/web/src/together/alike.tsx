@@ -27,35 +27,39 @@ export function Alike({ insight }: { insight: ClassInsight }) {
       </p>
       {pairs.length === 0 && <p>No two maps of this class are much alike.</p>}
       {pairs.length > 0 && (
-        <table className="mb-4 text-left">
-          <thead>
-            <tr className="caption border-b border-ink">
-              <th className="py-1 pr-6">Maps</th>
-              <th className="pr-6 text-right">Say alike</th>
-              <th className="pr-6 text-right">Lie alike</th>
-              <th />
-            </tr>
-          </thead>
-          <tbody>
-            {pairs.map(({ a, b, likeness, placement }) => (
-              <tr
-                key={`${a} ${b}`}
-                className={`border-b border-rule ${pair?.a === a && pair.b === b ? 'bg-wash' : ''}`}
-              >
-                <td className="py-1 pr-6">
-                  {names.get(a)} and {names.get(b)}
-                </td>
-                <td className="pr-6 text-right font-mono">{percent(likeness)}</td>
-                <td className="pr-6 text-right font-mono">{percent(placement)}</td>
-                <td>
-                  <Button small onClick={() => setPair({ a, b })}>
-                    Side by side
-                  </Button>
-                </td>
+        <div className="mb-4 overflow-x-auto">
+          <table className="text-left">
+            <thead>
+              <tr className="caption border-b border-ink">
+                <th className="py-1 pr-6">Maps</th>
+                <th className="pr-6 text-right">Say alike</th>
+                <th className="pr-6 text-right">Lie alike</th>
+                <th>
+                  <span className="sr-only">Look</span>
+                </th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {pairs.map(({ a, b, likeness, placement }) => (
+                <tr
+                  key={`${a} ${b}`}
+                  className={`border-b border-rule ${pair?.a === a && pair.b === b ? 'bg-wash' : ''}`}
+                >
+                  <td className="py-1 pr-6">
+                    {names.get(a)} and {names.get(b)}
+                  </td>
+                  <td className="pr-6 text-right font-mono">{percent(likeness)}</td>
+                  <td className="pr-6 text-right font-mono">{percent(placement)}</td>
+                  <td>
+                    <Button small onClick={() => setPair({ a, b })}>
+                      Side by side
+                    </Button>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
       {pair && <SideBySide key={`${pair.a} ${pair.b}`} insight={insight} pair={pair} />}
     </>

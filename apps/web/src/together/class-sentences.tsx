@@ -57,15 +57,17 @@ function Sentences({ all }: { all: ClassPropositions }) {
         <p data-testid="so-many-judged">
           <b>{judged}</b> of {all.propositions.length} judged · <b>{complete}</b> of {all.works.length} maps complete
         </p>
-        <Segments
-          label="Show"
-          options={FILTERS}
-          value={filter}
-          onChange={(next) => {
-            setFilter(next);
-            setShown(keysOf(all, next));
-          }}
-        />
+        <div className="flex max-w-full overflow-x-auto">
+          <Segments
+            label="Show"
+            options={FILTERS}
+            value={filter}
+            onChange={(next) => {
+              setFilter(next);
+              setShown(keysOf(all, next));
+            }}
+          />
+        </div>
       </div>
       <Trouble>{trouble}</Trouble>
       {visible.length === 0 && (
@@ -121,7 +123,7 @@ function Row({
   return (
     <li data-row={key} className="border-b border-rule">
       <div
-        className={`grid grid-cols-[minmax(0,1fr)_auto] items-start gap-x-4 gap-y-1 py-1 pr-1 ${isNear ? 'pl-6' : 'pl-1'}`}
+        className={`grid items-start sm:grid-cols-[minmax(0,1fr)_auto] gap-x-4 gap-y-1 py-1 pr-1 ${isNear ? 'pl-6' : 'pl-1'}`}
       >
         <button
           type="button"

@@ -65,13 +65,13 @@ function Distribution({
   const bins = binsOf(values, range);
   const { least, middle, most } = spreadOf(values);
   return (
-    <section aria-label={name}>
+    <section aria-label={name} className="min-w-0">
       <h2 className="font-semibold">{name}</h2>
       <p className="mb-1 text-sm text-quiet">
         {figure(least)} to {figure(most)}, half of them {figure(middle)} or more
       </p>
       {way === 'Charts' ? (
-        <div className="h-40">
+        <div className="relative h-40 min-w-0 overflow-hidden">
           <Bar
             aria-label={`${name}: ${bins.map(({ label, indices }) => `${label}: ${indices.length}`).join('; ')}`}
             role="img"

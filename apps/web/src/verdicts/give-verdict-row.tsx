@@ -65,7 +65,7 @@ export function GiveVerdictRow({
   };
   return (
     <div onKeyDown={onKey}>
-      <div role="group" aria-label={`Verdict on “${of}”`} className="flex items-center gap-1">
+      <div role="group" aria-label={`Verdict on “${of}”`} className="flex flex-wrap items-center gap-1">
         {WORDS.map(({ key, verdict, thin, word }, i) => {
           const isIt = judged?.verdict === verdict && judged.thin === thin;
           const { Icon, ink } = VERDICT_LOOKS[verdict];
