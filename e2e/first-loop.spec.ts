@@ -172,7 +172,7 @@ test('a student builds a map from the starter and hands it in; the teacher comme
     await write('Everything is there.');
     await marked.topic('Loads').click();
     await write('Which of the forces belong here?');
-    await teacher.getByRole('button', { name: 'Sentences', exact: true }).click();
+    await teacher.getByRole('banner').getByRole('button', { name: 'Sentences', exact: true }).click();
     await teacher.getByTestId('sentences').getByRole('button', { name: 'Arch is one shape of a Bridge.' }).click();
     await expect(teacher.getByText('on “Arch is one shape of a Bridge”')).toBeVisible();
     await write('A true sentence.');

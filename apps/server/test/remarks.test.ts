@@ -31,7 +31,7 @@ async function handedIn(...names: string[]) {
 }
 
 test('one remark on all maps with the same evidence: previewed, written once, taken back in one go', async () => {
-  const { maren, maps, onMany, comments, stateOf } = await handedIn('Rune', 'Runa', 'Rudi');
+  const { maren, maps, onMany, comments, stateOf } = await handedIn('Rune', 'Runhild', 'Rudi');
   const works = maps.map(({ workId }) => workId);
   const preview = (await onMany({ preview: true })).body;
   const mine = preview.places.filter(({ workId }) => works.includes(workId));

@@ -54,7 +54,7 @@ test('a letter is filled for each map that goes back; what is not complete stays
 });
 
 test('a return in the middle of a hand-in: one of the two is done, the other is told, and no map is half of either', async () => {
-  const { tobias, publicationId, maps } = await ownClass('Races 9R', ['Rafa', 'Ragna', 'Raoul', 'Rasmus']);
+  const { tobias, publicationId, maps } = await ownClass('Races 9R', ['Rafa', 'Ragnhild', 'Raoul', 'Rasmus']);
   const outcomes = await Promise.all(
     maps.map(async ({ person, id, workId }) => {
       const client = person.live(workId);

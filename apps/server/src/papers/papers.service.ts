@@ -56,7 +56,7 @@ export class Papers {
   async paperOf(submissionId: string, account: Account): Promise<MarkedPaper> {
     const { submission, work } = await this.submissions.seen(submissionId, account.id);
     const [detail, whole, assignment, comments, judgements, propositions, zone] = await Promise.all([
-      this.submissions.detail(submissionId, account),
+      this.submissions.detail(submissionId, account, false),
       this.submissions.reportOf(submissionId),
       this.revisions.bodyOf(submission.revisionId),
       this.comments.comments(submissionId, account),

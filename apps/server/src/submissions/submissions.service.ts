@@ -60,11 +60,12 @@ export class SubmissionsService {
     return this.submissions.findOneOrFail({ where: { id }, select: { id: true, map: true, report: true } });
   }
 
-  async detail(id: string, { id: accountId }: Account): Promise<SubmissionDetail> {
+  /** @param looks whether who marks looks at it now: what is written out for a class nobody has looked at */
+  async detail(id: string, { id: accountId }: Account, looks = true): Promise<SubmissionDetail> {
     const { submission, work, isMember, isStaff, isBlind } = await this.seen(id, accountId);
     const { number, handedInAt, handedInBy, late, note, leftOut, returnedAt, returnedBy } = submission;
     if (isMember && returnedAt) await this.markRead(id);
-    if (isStaff) await this.noteLook(id, accountId);
+    if (isStaff && looks) await this.noteLook(id, accountId);
     const [{ map, report }, all, people, assignment] = await Promise.all([
       this.bodies(id),
       this.submissions.find({ where: { workId: work.id }, order: { number: 'DESC' } }),

@@ -26,7 +26,7 @@ export function WhatToMend({ view, judgement }: { view: FrozenView; judgement: J
             <li key={result.id}>
               <button
                 type="button"
-                className="flex w-full items-baseline gap-2 text-left hover:underline"
+                className="flex min-h-6 w-full items-baseline gap-2 text-left hover:underline"
                 onClick={() => view.chooseRequirement(result.id)}
               >
                 <span className="translate-y-0.5">
