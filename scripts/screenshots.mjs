@@ -169,7 +169,11 @@ async function theClass(maren, url, take) {
   const judged = maren.getByTestId('so-many-judged');
   for (const [i, key] of ['1', '1', '2', '1', '4', '1', '3', '1', '1'].entries()) {
     await maren.keyboard.press(key);
-    await judged.getByText(`${i + 1} of`).or(judged.filter({ hasText: `${i + 1} of` })).first().waitFor();
+    await judged
+      .getByText(`${i + 1} of`)
+      .or(judged.filter({ hasText: `${i + 1} of` }))
+      .first()
+      .waitFor();
   }
   await take(maren, 'class-verdicts');
   const view = (name) => maren.getByRole('navigation', { name: 'The class' }).getByRole('link', { name }).click();
