@@ -13,36 +13,7 @@ import type { Person } from './accounts.js';
 
 const SAYS = { message: 'a remark has 1 to 2,000 characters' };
 
-/** A comment to be kept for use again; blanks such as {topic} are filled when it is used. */
-export class KeepRemark {
-  @IsString()
-  @Length(1, 2000, SAYS)
-  text!: string;
-
-  /** kept with this assignment alone; else it is there for all of the teacher's */
-  @IsOptional()
-  @IsUUID()
-  assignmentId?: string;
-
-  /** with what it was used: it is offered there again */
-  @IsOptional()
-  @IsString()
-  @MaxLength(200)
-  requirement?: string;
-
-  @IsOptional()
-  @IsString()
-  @MaxLength(100)
-  evidence?: string;
-}
-
-export class ChangeRemark {
-  @IsString()
-  @Length(1, 2000, SAYS)
-  text!: string;
-}
-
-/** With what a remark was just used. */
+/** With what a remark was just used: it is offered there again. */
 export class UseRemark {
   @IsOptional()
   @IsString()
@@ -53,6 +24,24 @@ export class UseRemark {
   @IsString()
   @MaxLength(100)
   evidence?: string;
+}
+
+/** A comment to be kept for use again; blanks such as {topic} are filled when it is used. */
+export class KeepRemark extends UseRemark {
+  @IsString()
+  @Length(1, 2000, SAYS)
+  text!: string;
+
+  /** kept with this assignment alone; else it is there for all of the teacher's */
+  @IsOptional()
+  @IsUUID()
+  assignmentId?: string;
+}
+
+export class ChangeRemark {
+  @IsString()
+  @Length(1, 2000, SAYS)
+  text!: string;
 }
 
 export interface RemarkRow {

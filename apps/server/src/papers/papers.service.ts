@@ -1,12 +1,15 @@
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { markLines, markWords, onScale, openStoredMap, PLAIN_MARKS, sumOf } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { DataSource } from 'typeorm';
+import type { Logger } from 'pino';
 import sharp from 'sharp';
 import type { Account } from '../accounts/index.js';
 import { School } from '../accounts/index.js';
 import { Revisions } from '../assignments/index.js';
+import { briefly } from '../common/briefly.js';
+import { LOGGER } from '../common/tokens.js';
 import { forbidden, notFound } from '../common/problem.js';
 import { FilesService } from '../files/index.js';
 import { Comments, Judgements, JudgingService, Verdicts } from '../marking/index.js';
@@ -35,6 +38,7 @@ export class Papers {
     private readonly revisions: Revisions,
     private readonly files: FilesService,
     private readonly workers: WorkerPool,
+    @Inject(LOGGER) private readonly logger: Logger,
   ) {}
 
   /** One paper: to those who mark always, to its members once it is returned. */
@@ -100,7 +104,9 @@ export class Papers {
             .png()
             .toBuffer();
           return [[src, new Uint8Array(png)]];
-        } catch {
+        } catch (error) {
+          // The paper comes all the same: what cannot be had is drawn in words, as on the screen.
+          this.logger.warn({ ...briefly(error), src }, 'a picture could not be put on paper');
           return [];
         }
       }),

@@ -46,7 +46,9 @@ export function OnMany({
     };
   }, [publicationId, asked]);
   const works = (preview?.places ?? []).map(({ workId }) => workId).filter((id) => !left.has(id));
+  const [sending, setSending] = useState(false);
   const put = async (): Promise<void> => {
+    setSending(true);
     let given: RemarksGiven = { batch: null, places: [] };
     const done = await act(
       async () => {
@@ -54,6 +56,7 @@ export function OnMany({
       },
       works.length === 1 ? 'Written on one map.' : `Written on ${works.length} maps.`,
     );
+    setSending(false);
     if (!done) return;
     const { batch, places } = given;
     if (batch) remember({ id: batch, maps: places.length, text });
@@ -99,7 +102,7 @@ export function OnMany({
       )}
       <div className="flex justify-end gap-2">
         <Button onClick={onBack}>Back</Button>
-        <Button look="action" autoFocus disabled={works.length === 0} onClick={() => void put()}>
+        <Button look="action" autoFocus disabled={works.length === 0 || sending} onClick={() => void put()}>
           Write it on {works.length === 1 ? 'one map' : `${works.length} maps`}
         </Button>
       </div>

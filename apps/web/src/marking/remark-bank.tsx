@@ -2,7 +2,7 @@ import { evidenceOf, fillBlanks, REMARK_BLANKS } from '@ichnograph/core';
 import type { RemarkValues } from '@ichnograph/core';
 import type { NewComment, RemarkRow, SubmissionDetail } from '@ichnograph/contract';
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { KeyboardEvent } from 'react';
 import { announce } from '../app/announcer';
 import { api } from '../app/api';
@@ -69,7 +69,11 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
     .filter(({ text }) => words.every((word) => text.toLowerCase().includes(word)))
     .toSorted((a, b) => fits(b, view.requirement, codes) - fits(a, view.requirement, codes));
   const current = Math.min(at, found.length - 1);
+  // The keys come as fast as they are hit: one remark must not be written twice.
+  const sending = useRef(false);
   const put = async (remark: RemarkRow): Promise<void> => {
+    if (sending.current) return;
+    sending.current = true;
     const said: NewComment = {
       anchor: place.anchor,
       ...(place.target !== null && { target: place.target }),
@@ -80,6 +84,7 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
       await api.post(`remarks/${remark.id}/uses`, usedWith(result?.id, codes));
       view.chooseComment(id);
     }, 'The remark is written.');
+    sending.current = false;
     if (done) onDone();
   };
   const keep = async (): Promise<void> => {

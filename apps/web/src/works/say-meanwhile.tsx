@@ -1,5 +1,5 @@
 import type { NewComment } from '@ichnograph/contract';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { api } from '../app/api';
 import { useAction } from '../app/use-action';
 import { subjectOf } from '../map';
@@ -13,6 +13,7 @@ export function SayMeanwhile({ workId, open: { assignment } }: { workId: string;
   const map = useEditorState((state) => state.map);
   const selected = useEditorState((state) => state.selection);
   const [text, setText] = useState('');
+  const sending = useRef(false);
   const { trouble, act } = useAction();
   const [chosen] = selected.length === 1 ? selected : [];
   const subject: { anchor: NewComment['anchor']; target: string | null } =
@@ -24,10 +25,13 @@ export function SayMeanwhile({ workId, open: { assignment } }: { workId: string;
           ? { anchor: 'region', target: chosen }
           : { anchor: 'map', target: null };
   const say = async (): Promise<void> => {
-    if (text.trim() === '') return;
+    // Sent once, however fast the keys are hit.
+    if (sending.current || text.trim() === '') return;
+    sending.current = true;
     const { anchor, target } = subject;
     const wanted: NewComment = { anchor, text: text.trim(), ...(target !== null && { target }) };
     if (await act(() => api.post(`works/${workId}/comments`, wanted), 'It is said, and can be read now.')) setText('');
+    sending.current = false;
   };
   return (
     <form
