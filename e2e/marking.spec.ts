@@ -139,6 +139,7 @@ test('twelve maps are marked by keyboard: sentences judged once for all, a bank 
     await noor.getByRole('button', { name: 'Unfold Requirements' }).click();
     await expect(noor.getByText(/^Dear Noor, you have/)).toBeVisible();
     await noor.getByRole('button', { name: 'Fold Requirements' }).click();
+    await expect(noor.getByRole('button', { name: /Tie two branches/ })).toHaveCount(1);
     await noor
       .getByRole('button', { name: /Tie two branches/ })
       .first()
