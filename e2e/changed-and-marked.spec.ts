@@ -28,9 +28,21 @@ test('a published requirement is changed: what would change is shown, and the ma
     await expect(dialog.getByRole('row').filter({ hasText: 'Kofi Lund' })).toContainText('keeps its own');
     await row.getByRole('button', { name: /otherwise/ }).click();
     await expect(dialog).toContainText('Everything is joined into one map');
+    await dialog.getByRole('button', { name: 'Not yet' }).click();
+    await expect(dialog).toHaveCount(0);
+  });
+  await test.step('the pile says so too, and its maps are checked again from there', async () => {
+    await maren.goto(school.url);
+    await maren.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
+    const band = maren.getByRole('region', { name: 'Check again' });
+    await band.getByRole('button', { name: 'See what would change' }).click();
+    const dialog = maren.getByRole('dialog');
+    const row = dialog.getByRole('row').filter({ hasText: 'Noor Halvorsen' });
+    await row.getByRole('button', { name: /otherwise/ }).click();
+    await expect(dialog).toContainText('Everything is joined into one map');
     await dialog.getByRole('button', { name: 'Make revision 2' }).click();
     await expect(dialog).toHaveCount(0);
-    await expect(maren.getByText('What you changed since is not theirs yet')).toHaveCount(0);
+    await expect(band).toHaveCount(0);
   });
   await test.step('who draws just then is told, goes on, and says that it was read', async () => {
     const news = juno.getByRole('region', { name: 'What is new' });

@@ -7,12 +7,15 @@ import {
   Acts,
   ClassesService,
   Comments,
-  Returning,
   PublicationsService,
+  Remarks,
+  Returning,
   SheetsService,
+  Verdicts,
 } from '@ichnograph/server';
 import { bridges } from './bridges/assignment.js';
 import { classWorks } from './bridges/class.js';
+import { KEPT_REMARKS, KOFI_JUDGED } from './bridges/marked.js';
 import { kofi } from './bridges/works.js';
 import { loadCrossing } from './crossing/load.js';
 import type { DemoClock } from './demo-clock.js';
@@ -135,6 +138,8 @@ async function drawWorks(
     },
     actOf(maren.id),
   );
+  await judgeSentences(app, handedIn, first, maren.id);
+  for (const text of KEPT_REMARKS) await app.get(Remarks).keep({ text }, actOf(maren.id));
   await returning.return(handedIn, actOf(maren.id));
 
   for (const work of classWorks) {
@@ -152,5 +157,21 @@ async function drawWorks(
     await one.revise();
     await one.draw(work.again.map);
     await one.handIn(work.again.note);
+  }
+}
+
+/** Sentences on the one map, found by the links that say them. */
+async function judgeSentences(
+  app: INestApplication,
+  submissionId: string,
+  student: DemoStudent,
+  teacherId: string,
+): Promise<void> {
+  const verdicts = app.get(Verdicts);
+  const said = await verdicts.ofMap(submissionId, teacherId);
+  for (const { link, verdict, thin } of KOFI_JUDGED) {
+    const id = student.link(...link);
+    const keys = said.filter(({ links }) => links.includes(id)).map(({ key }) => key);
+    await verdicts.judgeMap(submissionId, { keys, verdict, ...(thin && { thin }) }, teacherId);
   }
 }

@@ -13,7 +13,7 @@ export { Clock } from './common/clock.js';
 export { notFound } from './common/problem.js';
 export { FilesService } from './files/index.js';
 export { UpdateLog } from './live/index.js';
-export { Comments, JudgingService, Returning } from './marking/index.js';
+export { Comments, JudgingService, Remarks, Returning, Verdicts } from './marking/index.js';
 export { readSettings } from './settings.js';
 export { HandInService } from './submissions/index.js';
 export { SubmissionsService } from './submissions/index.js';

@@ -1,73 +1,15 @@
-import { addTopic, readAssignment, understood } from '@ichnograph/core';
 import type {
   AssignmentDetail,
-  ClassRow,
   MarkChangeRow,
   Pile,
   RevisionPreview,
   RosterEntry,
-  SheetDetail,
   SubmissionDetail,
   TeacherTask,
   WorkDetail,
 } from '@ichnograph/contract';
+import { classAtWork } from './setup/class-at-work.js';
 import { Person, until } from './setup/client.js';
-
-/** A class of Tobias's with an assignment, a map handed in, one begun, and one returned. */
-async function classAtWork(title: string) {
-  const tobias = await Person.signedIn('tobias');
-  const { body: room } = await tobias.post<ClassRow>('classes', { name: title });
-  const { joinCode } = (await tobias.post<{ joinCode: string }>(`classes/${room.id}/join-code`, { open: true })).body;
-  const { body: sheet } = await tobias.post<SheetDetail>('assignments/sheets');
-  const versions: Record<string, number> = {};
-  const bodies: Record<string, object> = Object.fromEntries(
-    Object.entries(sheet.parts).map(([part, { body }]) => [part, body]),
-  );
-  const save = async (part: string, body: object): Promise<void> => {
-    const answer = await tobias.call<{ version: number }>('PUT', `assignments/${sheet.id}/sheet/${part}`, {
-      version: versions[part] ?? 1,
-      body,
-    });
-    expect(answer.status).toBe(200);
-    versions[part] = answer.body.version;
-  };
-  const requirement = (id: string, type: string, params: object, points = 2) => ({
-    id,
-    type,
-    params,
-    level: 'must',
-    points,
-  });
-  await save('task', { ...bodies.task, title });
-  await save('requirements', { requirements: [requirement('r1', 'kind-count', { kind: 'own', min: 1 })] });
-  await tobias.post(`assignments/${sheet.id}/publications`, { classId: room.id });
-  const student = async (name: string) => {
-    const person = await Person.newcomer(name);
-    await person.post('classes/join', { code: joinCode });
-    const tasks = (await person.get<{ publicationId: string; title: string }[]>('today/student')).body;
-    const { publicationId } = tasks.find((one) => one.title === title)!;
-    const { body: work } = await person.post<WorkDetail>(`publications/${publicationId}/work`);
-    const client = person.live(work.id);
-    await client.opened();
-    const outcome = addTopic(
-      client.live.snapshot,
-      { text: 'Mine', kind: 'own', at: { x: 0, y: 0 } },
-      { newId: () => `own-${name}`, by: '' },
-      understood(readAssignment(work.assignment)).legend,
-    );
-    if (outcome.ok) client.live.apply(outcome.changes);
-    const handIn = async () => {
-      const { live, client: key } = client;
-      const answer = await person.post<SubmissionDetail>(`works/${work.id}/hand-in`, { client: key, count: live.made });
-      expect(answer.status).toBe(201);
-      return answer.body.id;
-    };
-    await client.saved();
-    return { person, work, client, handIn };
-  };
-  const task = (await tobias.get<TeacherTask[]>('today/teacher')).body.find((one) => one.title === title)!;
-  return { tobias, room, id: sheet.id, bodies, save, requirement, student, publicationId: task.publicationId };
-}
 
 test('a changed requirement: first what would change, then the revision; open works move on and say so, returned ones keep theirs', async () => {
   const { tobias, id, save, requirement, student, publicationId } = await classAtWork('Changed afterwards');
@@ -91,10 +33,14 @@ test('a changed requirement: first what would change, then the revision; open wo
     { requirement: 'r1', before: 2, after: 1 },
     { requirement: 'r2', before: null, after: 3 },
   ]);
+  const ahead = async (): Promise<boolean> =>
+    (await tobias.get<{ ahead: boolean }>(`assignments/${id}/ahead`)).body.ahead;
+  expect(await ahead()).toBe(true);
   // Nothing has happened by asking.
   expect((await given.person.get<WorkDetail>(`works/${given.work.id}`)).body.revision).toBe(1);
 
   expect((await tobias.post(`assignments/${id}/next-revision`)).status).toBe(204);
+  expect(await ahead()).toBe(false);
   const news = {
     from: 1,
     requirements: { added: ['r2'], changed: ['r1'], removed: 0 },

@@ -96,6 +96,7 @@ const ROWS: Record<string, { expect: Row; body?: object; of?: 'work' | 'submissi
   'DELETE /ready-made/:id': { expect: [401, 403, 403, 404, 404, 404, 403] },
   'PATCH /assignments/:id': { expect: [401, 403, 403, 204, 403, 404, 403], body: { archived: false } },
   'GET /assignments/:id/class-maps': { expect: [401, 403, 403, 200, 403, 404, 403] },
+  'GET /assignments/:id/ahead': { expect: [401, 403, 403, 200, 200, 404, 403] },
   'GET /assignments/:id/next-revision': { expect: [401, 403, 403, 200, 403, 404, 403] },
   'PATCH /publications/:id': { expect: [401, 403, 403, 204, 404, 404, 403] },
   'POST /publications/:id/extensions': {

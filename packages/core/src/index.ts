@@ -185,6 +185,8 @@ export { asItsKind, askToComplete, copyLooks, isFixed, setLinkKind, setLooks, se
 export { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './commands/whole-map.js';
 export type { Copied } from './commands/whole-map.js';
 export { TIDY_WAYS, tidyMap } from './tidy/tidy.js';
+export { tidyInto } from './tidy/tidy-into.js';
+export type { Frame } from './tidy/tidy-into.js';
 export { pullApart } from './tidy/pull-apart.js';
 export type { TidyWay } from './tidy/tidy.js';
 export { gatherText } from './commands/gather.js';

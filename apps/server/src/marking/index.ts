@@ -12,6 +12,7 @@ export { MarkingModule } from './marking.module.js';
 export { PileService } from './pile.service.js';
 export { Returning } from './returning.service.js';
 export { Remark } from './remark.entity.js';
+export { Remarks } from './remarks.service.js';
 export { SecondMark } from './second-mark.entity.js';
 export { ClassVerdict, MapVerdict } from './verdict.entities.js';
 export { Verdicts } from './verdicts.service.js';

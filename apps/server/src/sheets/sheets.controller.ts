@@ -42,6 +42,12 @@ export class SheetsController {
     response.type('application/json').send(`${JSON.stringify(file, null, 2)}\n`);
   }
 
+  /** Asked from a pile, too, whose maps were checked with an earlier revision. */
+  @Get(':id/ahead')
+  async ahead(@Who() { account }: SignedIn, @Id() id: string): Promise<Pick<SheetNow, 'ahead'>> {
+    return { ahead: await this.sheets.isAheadFor(id, account.id) };
+  }
+
   @Get(':id/sheet')
   sheet(@Who() { account }: SignedIn, @Id() id: string): Promise<SheetDetail> {
     return this.sheets.open(id, account);

@@ -177,6 +177,12 @@ export class SheetsService {
     return newest !== null && !differsInWordingOnly(await this.revisions.bodyOf(newest.id), await this.frozen(id));
   }
 
+  /** The same, for one who marks with it: only who may change it is told. */
+  async isAheadFor(id: string, accountId: string): Promise<boolean> {
+    const { mayChange } = await this.assignments.row(id, accountId);
+    return mayChange && this.isAhead(id);
+  }
+
   /** The same words that arrive again were saved the first time; other words are somebody's who was faster. */
   private async savedBefore(
     manager: EntityManager,

@@ -32,6 +32,7 @@ import type {
   SecondMarking,
   SecondMarkRow,
   SheetDetail,
+  SheetNow,
   StaysHard,
   StudentTask,
   SubmissionDetail,
@@ -67,6 +68,8 @@ export const useStudentTasks = () => useQuery(read<StudentTask[]>('today/student
 export const useTeacherTasks = () => useQuery(read<TeacherTask[]>('today/teacher'));
 export const useAssignments = () => useQuery(read<AssignmentRow[]>('assignments'));
 export const useAssignment = (id: string) => useQuery(read<AssignmentDetail>(`assignments/${id}`));
+/** Whether a sheet asks for something else than the newest revision; never where one may not change it. */
+export const useAhead = (id: string) => useQuery(read<Pick<SheetNow, 'ahead'>>(`assignments/${id}/ahead`));
 /** What one brought oneself, newest first. */
 export const useMyFiles = () => useQuery(read<FileRow[]>('files'));
 /** Maps outside any assignment. */

@@ -51,6 +51,8 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   onFiles?: ((files: readonly File[], at: Spot | null) => void) | undefined;
   /** a place where no topic and no link is was double-clicked, on a map that is only read */
   onSpot?: ((at: Spot) => void) | undefined;
+  /** a region's title was pressed, on a map that is only read */
+  onRegion?: ((id: string) => void) | undefined;
   onSelect: (ids: readonly string[]) => void;
   onHover?: (id: string | null) => void;
   onKey?: (event: KeyboardEvent) => void;
@@ -83,6 +85,7 @@ export function Canvas({
   clipboard,
   onFiles,
   onSpot,
+  onRegion,
   onSelect,
   onHover,
   onKey,
@@ -102,6 +105,7 @@ export function Canvas({
   const settled = useFit(fitKey, shown, padding);
   const drag = useDrag(map, shown.legend, gestures);
   useGlide(glide, map, setMoved);
+  const pressed = gestures?.onRegion ?? onRegion;
 
   const select = (changes: readonly (NodeChange<MarkNode> | EdgeChange<LinkEdge>)[]): void => {
     const selects = changes.filter((change) => change.type === 'select');
@@ -241,7 +245,15 @@ export function Canvas({
         <ViewportPortal>
           <Behind map={map} legend={shown.legend} />
           <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
-          {gestures && <RegionTitles map={map} legend={shown.legend} onRegion={gestures.onRegion} />}
+          {pressed && (
+            <RegionTitles
+              map={map}
+              legend={shown.legend}
+              selection={selection}
+              what={gestures ? 'change it' : 'choose it'}
+              onRegion={pressed}
+            />
+          )}
           {drag.lifted && (
             <Lifted lifted={drag.lifted} map={map} legend={shown.legend} selection={selection} handle={drag.layer} />
           )}

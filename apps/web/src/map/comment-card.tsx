@@ -1,6 +1,7 @@
 import { sentenceOf } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
-import type { CommentRow } from '@ichnograph/contract';
+import { spotTarget } from '@ichnograph/contract';
+import type { CommentRow, NewComment } from '@ichnograph/contract';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
 
@@ -20,6 +21,24 @@ export function subjectOf(
   if (!link || !from || !to) return 'on what is gone';
   if (anchor === 'link') return `on the link from “${from.text}” to “${to.text}”`;
   return `on “${sentenceOf(link, from, to, legend).replace(/\.$/, '')}”`;
+}
+
+/**
+ * What a comment would speak of: a spot, what is chosen (of a picture its middle), or the whole map.
+ * @param ofLink whether one speaks of what a link says, or of how it is drawn
+ */
+export function subjectAt(
+  map: TopicMap,
+  chosen: string | undefined,
+  spot: string | null = null,
+  ofLink: 'proposition' | 'link' = 'proposition',
+): { anchor: NewComment['anchor']; target: string | null } {
+  if (spot !== null) return { anchor: 'spot', target: spot };
+  const isIn = (list: readonly { id: string }[]): boolean => list.some(({ id }) => id === chosen);
+  const picture = map.pictures.find(({ id }) => id === chosen);
+  if (picture) return { anchor: 'spot', target: spotTarget(picture) };
+  if (chosen === undefined || ![map.topics, map.links, map.regions].some(isIn)) return { anchor: 'map', target: null };
+  return { anchor: isIn(map.topics) ? 'topic' : isIn(map.regions) ? 'region' : ofLink, target: chosen };
 }
 
 /** A chosen comment, whole. */

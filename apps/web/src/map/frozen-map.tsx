@@ -93,6 +93,7 @@ export function FrozenMap({
           padding={padding}
           onSelect={onSelect}
           onSpot={onSpot}
+          onRegion={(id) => onSelect([id])}
           onKey={(event) => onReadingKey(event, map, assignment, selection, onSelect)}
           fitKey={detail.id}
           hostRef={host}

@@ -4,7 +4,7 @@ export { Canvas } from './canvas';
 export type { Gestures } from './gestures';
 export { CheckedMap } from './checked-map';
 export { Shapes, Underlay } from './drawing';
-export { CommentCard, subjectOf } from './comment-card';
+export { CommentCard, subjectAt, subjectOf } from './comment-card';
 export { FrozenDesk } from './frozen-desk';
 export type { FrozenView } from './frozen-desk';
 export { useFrozen } from './frozen-map';

@@ -30,6 +30,16 @@ export function Reading({
       <ReadSentence {...read} />
     );
   }
+  const region = map.regions.find((one) => one.id === id);
+  if (region)
+    return (
+      <>
+        <span className="truncate font-semibold">{region.title || 'A region without a title'}</span>
+        <span className="shrink-0 text-quiet">
+          {region.topics.length === 1 ? 'one topic in it' : `${region.topics.length} topics in it`}
+        </span>
+      </>
+    );
   const topic = map.topics.find((one) => one.id === id);
   if (!topic) return null;
   const [into, out] = [

@@ -53,16 +53,18 @@ export function useShow() {
         duration: still ? 0 : (options.duration ?? 0),
       });
     };
-    /** Topics, pictures and links, with the ends of the links. */
+    /** Topics, pictures, regions with what is in them, and links with their ends. */
     const showMarks = (map: TopicMap, legend: Legend, ids: readonly string[], options: Options = {}): void => {
       const links = map.links.filter(({ id }) => ids.includes(id));
       const wanted = new Set([...ids, ...links.flatMap(({ from, to }) => [from, to])]);
+      const regions = map.regions.filter(({ id }) => ids.includes(id));
+      for (const topic of regions.flatMap(({ topics }) => topics)) wanted.add(topic);
       const part = {
         ...map,
         links,
         topics: map.topics.filter(({ id }) => wanted.has(id)),
         pictures: map.pictures.filter(({ id }) => wanted.has(id)),
-        regions: [],
+        regions,
       };
       show(drawnBox(part, legend), { ...options, maxZoom: Math.max(1, flow.getZoom()) });
     };

@@ -1,10 +1,8 @@
-import { spotTarget } from '@ichnograph/contract';
 import type { CommentRow, NewComment } from '@ichnograph/contract';
-import type { TopicMap } from '@ichnograph/core';
 import { useRef, useState } from 'react';
 import { api } from '../app/api';
 import { useDraft } from '../app/drafts';
-import { CommentCard, subjectOf } from '../map';
+import { CommentCard, subjectAt, subjectOf } from '../map';
 import type { FrozenView } from '../map';
 import { Button } from '../ui/button';
 
@@ -97,7 +95,9 @@ export function WriteComment({
           </Button>
         ) : (
           <span className="text-xs text-quiet">
-            {current.anchor === 'map' ? 'Choose a topic or a link, or double-click a spot, to speak of it.' : ''}
+            {current.anchor === 'map'
+              ? 'Choose a topic, a link or a region, or double-click a spot, to speak of it.'
+              : ''}
           </span>
         )}
         <Button small type="submit" disabled={current.text.trim() === ''}>
@@ -115,20 +115,6 @@ export function WriteComment({
       </div>
     </form>
   );
-}
-
-/** What a comment would speak of: a spot, what is chosen (of a picture its middle), or the whole map. */
-export function subjectAt(
-  map: TopicMap,
-  chosen: string | undefined,
-  spot: string | null,
-  ofLink: 'proposition' | 'link',
-): { anchor: NewComment['anchor']; target: string | null } {
-  if (spot !== null) return { anchor: 'spot', target: spot };
-  if (chosen === undefined) return { anchor: 'map', target: null };
-  const picture = map.pictures.find(({ id }) => id === chosen);
-  if (picture) return { anchor: 'spot', target: spotTarget(picture) };
-  return { anchor: map.topics.some(({ id }) => id === chosen) ? 'topic' : ofLink, target: chosen };
 }
 
 /** A comment in the margin, which its writer may change until the map is returned. */

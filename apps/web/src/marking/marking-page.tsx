@@ -29,15 +29,16 @@ import {
 import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
 import { FrozenDesk, useFrozen } from '../map';
-import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { ChangesList, ChangesOnMap, useChanges } from './changes';
-import { Criteria } from './criteria';
+import { CriteriaToGive } from './criteria-to-give';
 import { Earlier, stateSentence } from './earlier';
 import { judgedOf, markOf } from './judgement';
-import { commentsWithoutNames, detailWithoutNames, pileWithoutNames, useHiddenNames } from './hidden-names';
+import { useHiddenNames } from './hidden-names';
 import { inResults, toJudge, toJudgeSentence, useMarkingKeys } from './marking-keys';
 import { MarkHead } from './mark-head';
+import { MarkingActions } from './marking-actions';
+import { isNewest, modeOf } from './mode';
 import { OwnPoints } from './own-points';
 import { SentencesToJudge } from './sentences-to-judge';
 import { Trail } from './trail';
@@ -51,6 +52,7 @@ import { useHere } from './use-here';
 import { BringBack, OwnComment, WriteComment } from './comments';
 import { PileList, PileRail } from './pile-list';
 import { isWaiting } from './pile-page';
+import { commentsWithoutNames, detailWithoutNames, pileWithoutNames } from './without-names';
 
 /** One map at a time, from the list of the class. An earlier one of the same work can be opened by its id. */
 export function MarkingPage() {
@@ -106,9 +108,8 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
   const { trouble, act } = useAction();
   const [deleted, setDeleted] = useState<CommentRow | null>(null);
   const [bank, setBank] = useState(false);
-  const newest = detail.submissions[0]?.id === detail.id;
-  const isSecond = detail.marksSecond;
-  const mayMark = newest && !isSecond && (detail.state === 'handed in' || detail.state === 'being marked');
+  const mode = modeOf(detail);
+  const mayMark = mode === 'marks';
   // While maps wait, those are gone through, round and round; after that all that were handed in.
   const isHere = (entry: PileEntry): boolean => entry.workId === workId;
   const handedIn = pile.entries.filter(({ submission }) => submission);
@@ -155,11 +156,10 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
         }),
     }),
   });
-  const referenceButton = assignment.reference && (
-    <Button aria-pressed={withReference} onClick={() => setWithReference(!withReference)}>
-      {withReference ? 'Without the reference' : 'Reference over it'}
-    </Button>
-  );
+  const giveLevel = (criterion: string, level: number | null): void =>
+    void (mode === 'marks second'
+      ? act(() => api.put(`submissions/${detail.id}/second-marks`, { criterion, level }), 'The level is kept.')
+      : judge('criterion', criterion, level));
   return (
     <FrozenDesk
       detail={detail}
@@ -171,23 +171,16 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
         { name: names },
       ]}
       actions={
-        mayMark ? (
-          <>
-            {referenceButton}
-            {detail.state === 'being marked' && (
-              <Button onClick={() => void post('let-go', `${given} can work on it again.`)}>Let go</Button>
-            )}
-            <Button look="action" title="Alt+Enter returns it and goes on" onClick={() => void giveBack()}>
-              Return to {given}
-            </Button>
-          </>
-        ) : (
-          newest &&
-          detail.state === 'returned' &&
-          !detail.opened && (
-            <Button onClick={() => void post('take-back', 'The return is taken back.')}>Take the return back</Button>
-          )
-        )
+        <MarkingActions
+          detail={detail}
+          mode={mode}
+          given={given}
+          reference={
+            mode === 'marks' && assignment.reference ? { shown: withReference, onChange: setWithReference } : null
+          }
+          onPost={(what, said) => void post(what, said)}
+          onReturn={() => void giveBack()}
+        />
       }
       left={{
         name: 'Pile',
@@ -212,7 +205,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
       drawnOver={
         <>
           {changes && <ChangesOnMap changes={changes} after={map} />}
-          {reference && <ReferenceOver all={reference} map={map} />}
+          {reference && <ReferenceOver all={reference} map={map} legend={assignment.legend} />}
         </>
       }
       above={(view) => (
@@ -223,7 +216,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
               map open too. What one of you gives first stands; the other is told.
             </p>
           )}
-          {isSecond ? (
+          {mode === 'marks second' ? (
             <p className="border-b border-rule px-3.5 pb-3 text-indigo">
               You mark this map a second time, and see nothing of what was given and said.
             </p>
@@ -246,7 +239,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
               <p className="words whitespace-pre-wrap">{detail.note}</p>
             </section>
           )}
-          <p className="px-3.5 pt-2 text-sm text-quiet">{stateSentence(detail, newest, given, zone)}</p>
+          <p className="px-3.5 pt-2 text-sm text-quiet">{stateSentence(detail, isNewest(detail), given, zone)}</p>
           <Earlier detail={detail} pile={pile} zone={zone} />
           {changes && <ChangesList changes={changes} view={view} />}
           <Batches />
@@ -281,24 +274,12 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
       })}
       below={() => (
         <>
-          <Criteria
+          <CriteriaToGive
             criteria={assignment.criteria}
-            levelOf={(criterion) =>
-              isSecond
-                ? (seconds.find((one) => one.criterion === criterion)?.level ?? null)
-                : (judged.of('criterion', criterion)?.value ?? null)
-            }
-            onJudge={
-              isSecond
-                ? (criterion, level) =>
-                    void act(
-                      () => api.put(`submissions/${detail.id}/second-marks`, { criterion, level }),
-                      'The level is kept.',
-                    )
-                : mayMark
-                  ? (criterion, level) => void judge('criterion', criterion, level)
-                  : undefined
-            }
+            mode={mode}
+            judged={judged}
+            seconds={seconds}
+            onGive={giveLevel}
           />
           {mayMark && (
             <ByFeel
@@ -309,7 +290,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
             />
           )}
           <Making detail={detail} map={map} assignment={assignment} />
-          {!isSecond && <Trail submissionId={detail.id} assignment={assignment} />}
+          {mode !== 'marks second' && <Trail submissionId={detail.id} assignment={assignment} />}
         </>
       )}
       card={(comment, letter, view) => (

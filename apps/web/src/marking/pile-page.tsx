@@ -7,12 +7,14 @@ import { figure } from '../app/figures';
 import { Page } from '../app/page';
 import { usePile, useTimeZone } from '../app/queries';
 import { Waiting } from '../app/waiting';
+import { CheckAgain } from '../revising';
 import { buttonClass } from '../ui/button';
 import { Segments } from '../ui/segments';
-import { pileWithoutNames, useHiddenNames } from './hidden-names';
+import { useHiddenNames } from './hidden-names';
 import { ReturnComplete } from './return-complete';
 import { SecondMarkingSection } from './second-marking';
 import { WriteOut } from './write-out';
+import { pileWithoutNames } from './without-names';
 
 export const namesOf = ({ members }: PileEntry): string =>
   members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
@@ -95,6 +97,7 @@ function PileTable({ pile }: { pile: Pile }) {
         </>
       }
     >
+      {!pile.marksSecond && <CheckAgain assignmentId={pile.assignmentId} />}
       <div className="mb-3 flex overflow-x-auto p-0.5">
         <Segments label="Show" options={FILTERS} value={filter} onChange={setFilter} />
         <label className="ml-4 flex items-center gap-1.5 whitespace-nowrap">

@@ -1,13 +1,13 @@
-import { againstReference } from '@ichnograph/core';
-import type { Assignment, BesideReference, TopicMap } from '@ichnograph/core';
+import { againstReference, drawLink, pathData } from '@ichnograph/core';
+import type { Assignment, BesideReference, Legend, TopicMap } from '@ichnograph/core';
 import { useMemo } from 'react';
 import type { FrozenView } from '../map';
 
 const LOOKS = {
-  shared: { word: 'shared', ink: '#1f6f63', dash: undefined },
-  'other phrase': { word: 'another phrase', ink: '#8a5a00', dash: undefined },
-  turned: { word: 'turned round', ink: '#9e2b3f', dash: undefined },
-  missing: { word: 'missing', ink: '#9e2b3f', dash: '7 6' },
+  shared: { word: 'shared', ink: '#1f6f63' },
+  'other phrase': { word: 'another phrase', ink: '#8a5a00' },
+  turned: { word: 'turned round', ink: '#9e2b3f' },
+  missing: { word: 'missing', ink: '#9e2b3f' },
 } as const;
 const ORDER = ['missing', 'turned', 'other phrase', 'shared'] as const;
 
@@ -20,25 +20,25 @@ export function useAgainstReference(map: TopicMap, assignment: Assignment, wante
 }
 
 /** The reference laid over a map: what both say, what is said otherwise, and where a tie is missing. */
-export function ReferenceOver({ all, map }: { all: readonly BesideReference[]; map: TopicMap }) {
-  const at = new Map(map.topics.map((topic) => [topic.id, topic]));
-  const line = (from: string | null, to: string | null, how: BesideReference['how'], key: string) => {
-    const [a, b] = [from && at.get(from), to && at.get(to)];
-    if (!a || !b) return null;
-    const { ink, dash } = LOOKS[how];
-    return (
-      <line
-        key={key}
-        x1={a.x}
-        y1={a.y}
-        x2={b.x}
-        y2={b.y}
-        stroke={ink}
-        strokeOpacity={how === 'missing' ? 0.8 : 0.28}
-        strokeWidth={how === 'missing' ? 2 : 10}
-        strokeDasharray={dash}
-      />
-    );
+export function ReferenceOver({
+  all,
+  map,
+  legend,
+}: {
+  all: readonly BesideReference[];
+  map: TopicMap;
+  legend: Legend;
+}) {
+  const topics = new Map(map.topics.map((topic) => [topic.id, topic]));
+  const links = new Map(map.links.map((link) => [link.id, link]));
+  // Bands lie along the links as core draws them; where none is, a dashed line goes straight.
+  const bandOf = (id: string): string => {
+    const link = links.get(id)!;
+    return drawLink(link, topics.get(link.from)!, topics.get(link.to)!, legend).path;
+  };
+  const missing = ([from, to]: BesideReference['ends']): string | null => {
+    const [a, b] = [from && topics.get(from), to && topics.get(to)];
+    return a && b ? pathData([a, b]) : null;
   };
   return (
     <svg
@@ -47,15 +47,17 @@ export function ReferenceOver({ all, map }: { all: readonly BesideReference[]; m
       className="pointer-events-none absolute left-0 top-0 overflow-visible"
       width="1"
       height="1"
+      fill="none"
     >
-      {all.map(({ how, links, ends }, i) =>
-        how === 'missing'
-          ? line(ends[0], ends[1], how, String(i))
-          : links.map((id) => {
-              const link = map.links.find((one) => one.id === id)!;
-              return line(link.from, link.to, how, `${i} ${id}`);
-            }),
-      )}
+      {all.map(({ how, links: ids, ends }, i) => {
+        const { ink } = LOOKS[how];
+        if (how !== 'missing')
+          return ids.map((id) => (
+            <path key={`${i} ${id}`} d={bandOf(id)} stroke={ink} strokeOpacity={0.28} strokeWidth={10} />
+          ));
+        const d = missing(ends);
+        return d && <path key={i} d={d} stroke={ink} strokeOpacity={0.8} strokeWidth={2} strokeDasharray="7 6" />;
+      })}
     </svg>
   );
 }

@@ -8,11 +8,11 @@ import { announce } from '../app/announcer';
 import { api } from '../app/api';
 import { useRemarks } from '../app/queries';
 import { useAction } from '../app/use-action';
+import { subjectAt } from '../map';
 import type { FrozenView } from '../map';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
-import { subjectAt } from './comments';
 import { OnMany } from './on-many';
 
 /** Where a remark would be written just now, and what its blanks are there. */
@@ -23,7 +23,7 @@ function placeOf(view: FrozenView, detail: SubmissionDetail) {
   const found = result && evidenceOf(map, result);
   const [chosen] = view.selection.length === 1 ? view.selection : [];
   const isChosen = chosen !== undefined || view.spot !== null;
-  const subject = subjectAt(map, chosen, view.spot, 'proposition');
+  const subject = subjectAt(map, chosen, view.spot);
   const text = map.topics.find(({ id }) => id === chosen)?.text;
   const blanks: RemarkValues = { ...found?.blanks, name, ...(text !== undefined && { topic: `“${text}”` }) };
   return { result, blanks, at: !isChosen && found ? found : subject };

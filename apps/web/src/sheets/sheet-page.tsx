@@ -90,7 +90,7 @@ function SheetDesk() {
         <div id="sheet" className="relative overflow-y-auto px-6 pb-[40vh]">
           <Overtaken />
           <RulesToFollow />
-          <NextRevision ahead={ahead} onDone={lookAgain} />
+          {ahead && <NextRevision onDone={lookAgain} />}
           <TaskSection />
           <LegendSection />
           <TermsSection />

@@ -15,6 +15,13 @@ import { CompositeSide } from './composite-side';
 import { ofMaps } from './names';
 import { useLaidOut } from './use-laid-out';
 
+/** Beyond so many ties words stand on those alone that most drew, or nothing could be read. */
+const WORDED = 14;
+/** Proportions of what a composite is seen in: alone, and beside the reference. */
+const [ALONE, HALF] = [
+  { width: 16, height: 10 },
+  { width: 8, height: 10 },
+];
 const NO_FLAGS = new Map<string, never>();
 const INKS = { sound: '#1f6f63', shaky: '#8a5a00', wrong: '#9e2b3f' } as const;
 /** Below so many maps a strongest structure says more about single maps than about a class. */
@@ -25,9 +32,10 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
   const assignment = useMemo(() => openStoredAssignment(insight.assignment), [insight.assignment]);
   const propositions = useClassPropositions(insight.publicationId);
   const all = insight.works.length;
-  const [least, setLeast] = useState(Math.min(all, Math.max(2, Math.ceil(all / 4))));
+  const [least, setLeast] = useState(Math.min(all, Math.max(2, Math.ceil(all / 3))));
   const [strongest, setStrongest] = useState(false);
   const [beside, setBeside] = useState(false);
+  const [everyWord, setEveryWord] = useState(false);
   const [shown, setShown] = useState(false);
   const [selection, setSelection] = useState<readonly string[]>([]);
   // The slider is followed at once in words; the map is laid out when it rests.
@@ -38,10 +46,14 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
     [insight, rested, strongest],
   );
   const map = useMemo(
-    () => compositeMap(composite, assignment, all, (tie) => colourOf(tie, verdicts)),
-    [composite, assignment, all, verdicts],
+    () =>
+      compositeMap(composite, assignment, all, {
+        colourOf: (tie) => colourOf(tie, verdicts),
+        ...(!everyWord && { worded: WORDED }),
+      }),
+    [composite, assignment, all, verdicts, everyWord],
   );
-  const laid = useLaidOut(map, assignment.legend);
+  const laid = useLaidOut(map, assignment.legend, beside ? HALF : ALONE);
   const chosen = selection.length === 1 ? selection[0]! : null;
   const writeOut = (): void => {
     if (!laid) return;
@@ -74,6 +86,12 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
           Strongest structure alone
           {all < WORTH_PRUNING && <span className="text-sm">· says little under {WORTH_PRUNING} maps</span>}
         </label>
+        {composite.ties.length > WORDED && (
+          <label className="flex items-center gap-2" title={`Else the ${WORDED} ties that most drew have their words`}>
+            <input type="checkbox" checked={everyWord} onChange={({ target }) => setEveryWord(target.checked)} />
+            Words on every tie
+          </label>
+        )}
         {insight.reference && (
           <label className="flex items-center gap-2">
             <input type="checkbox" checked={beside} onChange={({ target }) => setBeside(target.checked)} />
@@ -95,7 +113,7 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
             assignment={assignment}
             selection={selection}
             onSelect={setSelection}
-            fitKey={`${rested} ${strongest} ${beside}`}
+            fitKey={`${rested} ${strongest} ${beside} ${everyWord}`}
           />
           {beside && insight.reference && (
             <ReferenceBeside reference={insight.reference} assignment={assignment} strongest={strongest} />
@@ -186,7 +204,7 @@ function ReferenceBeside({
     () => compositeMap(prunedTo(reference.composite, strongest ? reference.strongest : null), assignment, 1),
     [reference, assignment, strongest],
   );
-  const laid = useLaidOut(map, assignment.legend);
+  const laid = useLaidOut(map, assignment.legend, HALF);
   return (
     <div className="h-[calc(100dvh-15rem)] min-h-80 border border-rule" data-testid="reference">
       {laid && <MapPicture bare map={laid.map} legend={assignment.legend} title="Reference map" />}

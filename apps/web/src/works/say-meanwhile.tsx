@@ -2,7 +2,7 @@ import type { NewComment } from '@ichnograph/contract';
 import { useRef, useState } from 'react';
 import { api } from '../app/api';
 import { useAction } from '../app/use-action';
-import { subjectOf } from '../map';
+import { subjectAt, subjectOf } from '../map';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { useEditorState } from './editor';
@@ -16,14 +16,7 @@ export function SayMeanwhile({ workId, open: { assignment } }: { workId: string;
   const sending = useRef(false);
   const { trouble, act } = useAction();
   const [chosen] = selected.length === 1 ? selected : [];
-  const subject: { anchor: NewComment['anchor']; target: string | null } =
-    chosen !== undefined && map.topics.some(({ id }) => id === chosen)
-      ? { anchor: 'topic', target: chosen }
-      : chosen !== undefined && map.links.some(({ id }) => id === chosen)
-        ? { anchor: 'proposition', target: chosen }
-        : chosen !== undefined && map.regions.some(({ id }) => id === chosen)
-          ? { anchor: 'region', target: chosen }
-          : { anchor: 'map', target: null };
+  const subject = subjectAt(map, chosen);
   const say = async (): Promise<void> => {
     // Sent once, however fast the keys are hit.
     if (sending.current || text.trim() === '') return;

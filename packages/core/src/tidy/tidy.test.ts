@@ -5,10 +5,13 @@ import { boxOf } from '../geometry/points.js';
 import { MapIndex } from '../map-index/map-index.js';
 import { applyChanges } from '../map/changes.js';
 import type { Requirement, TopicMap } from '../map/types.js';
+import { drawnBox } from '../marks/marks.js';
 import { seeded } from '../random.js';
 import { bridges, bridgesMap } from '../testing/bridges.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { spread } from './spread.js';
+import { tidyInto } from './tidy-into.js';
+import type { Frame } from './tidy-into.js';
 import { TIDY_WAYS, tidyMap } from './tidy.js';
 import type { TidyWay } from './tidy.js';
 
@@ -168,4 +171,22 @@ test('things in a row are as near to where they want to be as their order lets t
     ),
   ).toEqual([6.5, 10.5]);
   expect(spread([], [])).toEqual([]);
+});
+
+test('for a frame a map is tidied in the way that shows it largest there', () => {
+  const map = tangle(24, 6, 3);
+  const share = (laid: TopicMap, { width, height }: Frame): number => {
+    const { left, right, top, bottom } = drawnBox(laid, assignment.legend)!;
+    return Math.min(width / (right - left), height / (bottom - top));
+  };
+  for (const frame of [
+    { width: 1600, height: 900 },
+    { width: 500, height: 900 },
+  ]) {
+    const shares = TIDY_WAYS.map((way) => share(tidied(map, way), frame));
+    const into = share(applyChanges(map, tidyInto(map, frame, assignment.legend)), frame);
+    expect(into).toBe(Math.max(...shares));
+    expect(into).toBeGreaterThan(Math.min(...shares));
+  }
+  expect(tidyInto(mapOf([], []), { width: 1, height: 1 }, assignment.legend)).toEqual([]);
 });

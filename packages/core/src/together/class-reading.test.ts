@@ -122,7 +122,7 @@ test('the composite as a map: larger and wider the more have it, each tie in its
   ];
   const assignment = assignmentOf();
   const { composite } = readClass(maps, assignment).together;
-  const map = compositeMap(composite, assignment, 3, () => '#123456');
+  const map = compositeMap(composite, assignment, 3, { colourOf: () => '#123456' });
   // What stands beside the structure is not drawn here.
   expect(map.topics.map(({ text, fontSize }) => [text, fontSize])).toEqual([
     ['Arch', 24],
@@ -138,4 +138,5 @@ test('the composite as a map: larger and wider the more have it, each tie in its
       colour: '#123456',
     },
   ]);
+  expect(compositeMap(composite, assignment, 3, { worded: 0 }).links[0]).toMatchObject({ phrase: '', width: 9 });
 });

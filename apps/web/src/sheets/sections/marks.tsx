@@ -1,11 +1,10 @@
-import { NOVAK_GOWIN, onScale, PLAIN_MARKS } from '@ichnograph/core';
+import { markWords, onScale, PLAIN_MARKS } from '@ichnograph/core';
 import type { MarkRules } from '@ichnograph/core';
-import { Fragment } from 'react';
-import type { ReactNode } from 'react';
 import { Button } from '../../ui/button';
-import { markWords } from '@ichnograph/core';
 import { Section } from '../section';
 import { usePart, useSheet } from '../use-sheet';
+import { Figure, Percent, Pick, Rule } from './mark-blanks';
+import { StructuralRule } from './structural-rule';
 
 const SCALES = {
   points: 'points',
@@ -35,8 +34,6 @@ export function MarksSection() {
   );
   const { scale, late, propositions, structural = null } = marks;
   const outOf = required + criteria + (propositions?.points ?? 0) + (structural?.points ?? 0);
-  const examples: Record<string, string> = { '': 'no kind' };
-  for (const { id, name } of sheet.legend.legend.topicKinds) examples[id] = name;
   return (
     <Section id="marks" title="How does the mark come about?">
       <p className="font-mono">
@@ -185,56 +182,7 @@ export function MarksSection() {
             'Single propositions are not judged'
           )}
         </Rule>
-        <Rule>
-          <input
-            type="checkbox"
-            aria-label="Score the structure"
-            className="mr-2 accent-action"
-            checked={structural !== null}
-            onChange={({ target }) => set({ structural: target.checked ? { ...PRESET, exampleKinds: [] } : null })}
-          />
-          {structural ? (
-            <>
-              The structure gives up to{' '}
-              <Figure
-                label="Points for the structure"
-                value={structural.points}
-                onChange={(points) => set({ structural: { ...structural, points } })}
-              />{' '}
-              points, all of them for a score of{' '}
-              <Figure
-                label="Score for all points"
-                value={structural.full}
-                least={1}
-                most={10_000}
-                onChange={(full) => set({ structural: { ...structural, full } })}
-              />
-              : each sound sentence{' '}
-              {WEIGHTS.map(([weight, label, then]) => (
-                <Fragment key={weight}>
-                  <Figure
-                    label={label}
-                    value={structural[weight]}
-                    most={100}
-                    onChange={(value) => set({ structural: { ...structural, [weight]: value } })}
-                  />
-                  {then}
-                </Fragment>
-              ))}{' '}
-              <Pick
-                label="Kind of examples"
-                options={examples}
-                value={structural.exampleKinds[0] ?? ''}
-                onChange={(kind) => set({ structural: { ...structural, exampleKinds: kind === '' ? [] : [kind] } })}
-              />
-              <span className="ml-2 text-sm text-quiet">
-                Weights as Novak and Gowin (1984) have them, to begin with.
-              </span>
-            </>
-          ) : (
-            'The structure is not scored'
-          )}
-        </Rule>
+        <StructuralRule scoring={structural} onChange={(next) => set({ structural: next })} />
         <Rule>
           While they work, students see{' '}
           <Pick
@@ -249,86 +197,8 @@ export function MarksSection() {
   );
 }
 
-/** The classical scheme, on a scale of sixty. */
-const PRESET = { points: 10, full: 60, ...NOVAK_GOWIN };
-const WEIGHTS = [
-  ['proposition', 'Weight of a sound sentence', ', each level '],
-  ['level', 'Weight of a level', ', each cross-link '],
-  ['crossLink', 'Weight of a cross-link', ', each example '],
-  ['example', 'Weight of an example', ' of the kind'],
-] as const;
-
 const THRESHOLDS = [
   { name: 'secure', from: 0.8 },
   { name: 'on the way', from: 0.5 },
   { name: 'begun', from: 0 },
 ];
-
-const Rule = ({ children }: { children: ReactNode }) => <div className="leading-8">{children}</div>;
-
-const BLANK =
-  'rounded-sm border-b border-action bg-wash px-1.5 py-0.5 font-semibold text-action-hover hover:bg-[#d3e4df]';
-
-function Pick<T extends string>({
-  label,
-  options,
-  value,
-  onChange,
-}: {
-  label: string;
-  options: Readonly<Record<T, string>>;
-  value: NoInfer<T>;
-  onChange: (value: T) => void;
-}) {
-  return (
-    <select aria-label={label} className={BLANK} value={value} onChange={({ target }) => onChange(target.value as T)}>
-      {(Object.entries(options) as [T, string][]).map(([id, words]) => (
-        <option key={id} value={id}>
-          {words}
-        </option>
-      ))}
-    </select>
-  );
-}
-
-function Figure({
-  label,
-  value,
-  least = 0,
-  most = 1000,
-  onChange,
-}: {
-  label: string;
-  value: number;
-  least?: number;
-  most?: number;
-  onChange: (value: number) => void;
-}) {
-  return (
-    <input
-      type="number"
-      aria-label={label}
-      className={`w-16 text-right font-mono ${BLANK}`}
-      min={least}
-      max={most}
-      step="any"
-      defaultValue={value}
-      onChange={({ target }) => {
-        if (target.value !== '' && target.validity.valid) onChange(target.valueAsNumber);
-      }}
-    />
-  );
-}
-
-/** A share, shown and typed as percent. */
-const Percent = ({ label, value, onChange }: { label: string; value: number; onChange: (share: number) => void }) => (
-  <>
-    <Figure
-      label={`${label}, percent`}
-      value={Math.round(value * 10000) / 100}
-      most={100}
-      onChange={(percent) => onChange(percent / 100)}
-    />
-    %
-  </>
-);

@@ -1,0 +1,44 @@
+import type { SubmissionDetail } from '@ichnograph/contract';
+import { Button } from '../ui/button';
+import { isNewest } from './mode';
+import type { Mode } from './mode';
+
+/** What can be done with the whole map: the reference laid over it, let it go, return it, or take a return back. */
+export function MarkingActions({
+  detail,
+  mode,
+  given,
+  reference,
+  onPost,
+  onReturn,
+}: {
+  detail: SubmissionDetail;
+  mode: Mode;
+  /** its makers' given names */
+  given: string;
+  /** whether the reference is laid over the map; null where there is none */
+  reference: { shown: boolean; onChange: (shown: boolean) => void } | null;
+  onPost: (what: 'let-go' | 'take-back', said: string) => void;
+  onReturn: () => void;
+}) {
+  return (
+    <>
+      {reference && (
+        <Button aria-pressed={reference.shown} onClick={() => reference.onChange(!reference.shown)}>
+          {reference.shown ? 'Without the reference' : 'Reference over it'}
+        </Button>
+      )}
+      {mode === 'marks' && detail.state === 'being marked' && (
+        <Button onClick={() => onPost('let-go', `${given} can work on it again.`)}>Let go</Button>
+      )}
+      {mode === 'marks' && (
+        <Button look="action" title="Alt+Enter returns it and goes on" onClick={onReturn}>
+          Return to {given}
+        </Button>
+      )}
+      {mode === 'reads' && isNewest(detail) && detail.state === 'returned' && !detail.opened && (
+        <Button onClick={() => onPost('take-back', 'The return is taken back.')}>Take the return back</Button>
+      )}
+    </>
+  );
+}

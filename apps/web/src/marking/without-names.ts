@@ -1,0 +1,39 @@
+import type { CommentRow, Person, Pile, SubmissionDetail } from '@ichnograph/contract';
+
+const CODE = 4;
+
+/** What a work is called where names are hidden: the same each time, and in no order of names. */
+const nobody = (workId: string, { id }: Person): Person => ({
+  id,
+  givenName: `Map ${workId.slice(0, CODE).toUpperCase()}`,
+  familyName: '',
+});
+
+const inPlaceOf = (workId: string, members: readonly Person[]): Person[] =>
+  members.slice(0, 1).map((one) => nobody(workId, one));
+
+/** A pile whose works have codes for names, in the order of the codes. */
+export const pileWithoutNames = (pile: Pile): Pile => ({
+  ...pile,
+  entries: pile.entries
+    .map((entry) => (entry.workId ? { ...entry, members: inPlaceOf(entry.workId, entry.members) } : entry))
+    .toSorted((a, b) => (a.workId ?? '').localeCompare(b.workId ?? '')),
+});
+
+/** A submission without the names of those who made it, on its title block too. */
+export const detailWithoutNames = (detail: SubmissionDetail): SubmissionDetail => ({
+  ...detail,
+  members: inPlaceOf(detail.workId, detail.members),
+  map: { ...detail.map, author: '' },
+});
+
+/** Comments whose answers by its students bear no names. */
+export const commentsWithoutNames = (comments: readonly CommentRow[], { members }: SubmissionDetail): CommentRow[] =>
+  comments.map((comment) => ({
+    ...comment,
+    answers: comment.answers.map((answer) =>
+      members.some(({ id }) => id === answer.by.id)
+        ? { ...answer, by: { ...answer.by, givenName: 'The student', familyName: '' } }
+        : answer,
+    ),
+  }));

@@ -1,0 +1,34 @@
+import { openStoredAssignment } from '@ichnograph/core';
+import { useState } from 'react';
+import { useAhead, useAssignment } from '../app/queries';
+import { useAction } from '../app/use-action';
+import { WhatWouldChange } from './what-would-change';
+
+/** Over a pile whose sheet asks for something else by now, to those who may change it: maps are checked again from here. */
+export function CheckAgain({ assignmentId }: { assignmentId: string }) {
+  const { data } = useAhead(assignmentId);
+  return data?.ahead ? <Offer assignmentId={assignmentId} /> : null;
+}
+
+function Offer({ assignmentId }: { assignmentId: string }) {
+  const { data } = useAssignment(assignmentId);
+  const { trouble, act } = useAction();
+  const [busy, setBusy] = useState(false);
+  if (!data) return null;
+  const attempt = async (work: () => Promise<void>): Promise<void> => {
+    setBusy(true);
+    await act(work);
+    setBusy(false);
+  };
+  return (
+    <section aria-label="Check again" className="mb-4 border-y border-ochre bg-ochre-wash px-3 py-2">
+      <WhatWouldChange
+        say="The sheet asks for something else than what these maps were checked for."
+        assignmentId={assignmentId}
+        assignment={openStoredAssignment(data.file)}
+        trying={{ trouble, busy, attempt }}
+        onDone={() => undefined}
+      />
+    </section>
+  );
+}
