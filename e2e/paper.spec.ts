@@ -59,3 +59,30 @@ test('a map drawn on paper is handed in as it is, and marked with remarks pinned
   await expect(page.getByRole('article')).toContainText('This line is the best of the page.');
   for (const who of [page, maren]) await who.context().close();
 });
+
+test('a remark on a region: chosen by its title, put beside it, read by its student', async ({ browser, school }) => {
+  const tobias = await enter(browser, school, 'tobias');
+  await tobias.getByRole('link', { name: /^Open the pile: The Ferryman/ }).click();
+  await tobias.getByRole('link', { name: /^Mira / }).click();
+  await tobias.getByRole('button', { name: 'Take the return back' }).click();
+  await new MapDesk(tobias).unfold('Results');
+  await tobias.getByRole('button', { name: 'Region What the night hides: choose it' }).click();
+  await expect(tobias.getByTestId('chosen-region')).toBeVisible();
+  await expect(tobias.getByText('2 topics in it')).toBeVisible();
+  await expect(tobias.getByText('on the region “What the night hides”')).toBeVisible();
+  await tobias.getByPlaceholder('Write a comment …').fill('This is your own, and it holds.');
+  await tobias.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(tobias.getByRole('article')).toContainText('on the region “What the night hides”');
+  await tobias.getByRole('button', { name: 'Return to Mira' }).click();
+  const mira = await enter(browser, school, 'mira');
+  await mira
+    .getByRole('link', { name: /comments/i })
+    .first()
+    .click();
+  await mira
+    .getByRole('complementary', { name: 'Margin' })
+    .getByRole('button', { name: /This is your own/ })
+    .click();
+  await mira.getByRole('button', { name: 'on the region “What the night hides”' }).click();
+  await expect(mira.getByTestId('chosen-region')).toBeVisible();
+});

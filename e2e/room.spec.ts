@@ -1,17 +1,6 @@
 import type { Page } from '@playwright/test';
+import { smallestLetters } from './letters';
 import { expect, enter, test } from './school';
-
-/** The smallest letters drawn on a map, topics and phrases alike, in screen pixels. */
-const smallestLetters = (page: Page): Promise<number> =>
-  page.getByTestId('canvas').evaluate((canvas) => {
-    const letters = [...canvas.querySelectorAll('[data-topic] text, [data-link] text')];
-    return Math.min(
-      ...letters.map((text) => {
-        const { a } = (text as SVGTextElement).getScreenCTM()!;
-        return parseFloat(getComputedStyle(text).fontSize) * a;
-      }),
-    );
-  });
 
 /** Every topic lies within the canvas, and nothing but rings and letters lies on it. */
 const isClear = (page: Page): Promise<string[]> =>

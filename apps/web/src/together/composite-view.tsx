@@ -4,6 +4,7 @@ import type { ClassInsight, ClassPropositions } from '@ichnograph/contract';
 import { ReactFlowProvider } from '@xyflow/react';
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import type { ReactNode } from 'react';
 import { fileName, saveAs } from '../app/save-as';
 import { useClassPropositions } from '../app/queries';
 import { useRested } from '../app/use-rested';
@@ -11,7 +12,7 @@ import { Canvas, FREE, MapPicture } from '../map';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { VerdictSign } from '../verdicts';
-import { CompositeSide } from './composite-side';
+import { AboutComposite, ChosenOf } from './about-composite';
 import { ofMaps } from './names';
 import { useLaidOut } from './use-laid-out';
 
@@ -19,8 +20,8 @@ import { useLaidOut } from './use-laid-out';
 const WORDED = 14;
 /** Proportions of what a composite is seen in: alone, and beside the reference. */
 const [ALONE, HALF] = [
-  { width: 16, height: 10 },
-  { width: 8, height: 10 },
+  { width: 23, height: 10 },
+  { width: 11, height: 10 },
 ];
 const NO_FLAGS = new Map<string, never>();
 const INKS = { sound: '#1f6f63', shaky: '#8a5a00', wrong: '#9e2b3f' } as const;
@@ -32,7 +33,7 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
   const assignment = useMemo(() => openStoredAssignment(insight.assignment), [insight.assignment]);
   const propositions = useClassPropositions(insight.publicationId);
   const all = insight.works.length;
-  const [least, setLeast] = useState(Math.min(all, Math.max(2, Math.ceil(all / 3))));
+  const [least, setLeast] = useState(Math.min(all, Math.max(2, Math.ceil(all / 2))));
   const [strongest, setStrongest] = useState(false);
   const [beside, setBeside] = useState(false);
   const [everyWord, setEveryWord] = useState(false);
@@ -105,27 +106,25 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
           </Button>
         </span>
       </div>
-      <div className="grid gap-4 lg:grid-cols-[minmax(0,1fr)_19rem]">
-        <div className={beside ? 'grid gap-3 xl:grid-cols-2' : ''}>
-          <Drawn
-            label={`Composite of ${all} maps, ${map.topics.length} topics and ${map.links.length} ties`}
-            laid={laid}
-            assignment={assignment}
-            selection={selection}
-            onSelect={setSelection}
-            fitKey={`${rested} ${strongest} ${beside} ${everyWord}`}
-          />
-          {beside && insight.reference && (
-            <ReferenceBeside reference={insight.reference} assignment={assignment} strongest={strongest} />
-          )}
-        </div>
-        <CompositeSide
-          insight={insight}
-          composite={composite}
-          propositions={propositions.data}
-          chosen={chosen}
-          onChoose={(id) => setSelection([id])}
-        />
+      <div className={beside ? 'grid gap-3 lg:grid-cols-2' : ''}>
+        <Drawn
+          label={`Composite of ${all} maps, ${map.topics.length} topics and ${map.links.length} ties`}
+          laid={laid}
+          assignment={assignment}
+          selection={selection}
+          onSelect={setSelection}
+          fitKey={`${rested} ${strongest} ${beside} ${everyWord}`}
+        >
+          <section
+            aria-label="Chosen"
+            className="absolute bottom-2 left-2 z-10 max-h-[45%] max-w-80 overflow-y-auto border border-rule bg-paper px-2.5 py-1.5 text-sm"
+          >
+            <ChosenOf insight={insight} composite={composite} chosen={chosen} />
+          </section>
+        </Drawn>
+        {beside && insight.reference && (
+          <ReferenceBeside reference={insight.reference} assignment={assignment} strongest={strongest} />
+        )}
       </div>
       {verdicts.size > 0 && (
         <p className="mt-2 flex flex-wrap gap-x-4 text-sm text-quiet">
@@ -135,6 +134,7 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
           ))}
         </p>
       )}
+      <AboutComposite insight={insight} propositions={propositions.data} onChoose={(id) => setSelection([id])} />
       <Dialog wide open={shown} onOpenChange={setShown} title={`${insight.title}: what you said together`}>
         {laid && <MapPicture map={laid.map} legend={assignment.legend} title="Composite map" />}
         <p className="mt-2 text-quiet">
@@ -152,6 +152,7 @@ function Drawn({
   selection,
   onSelect,
   fitKey,
+  children,
 }: {
   label: string;
   laid: { map: TopicMap; failed: boolean } | null;
@@ -159,6 +160,8 @@ function Drawn({
   selection: readonly string[];
   onSelect: (ids: readonly string[]) => void;
   fitKey: string;
+  /** over the drawing */
+  children: ReactNode;
 }) {
   const selected = useMemo(() => new Set(selection), [selection]);
   if (!laid)
@@ -187,6 +190,7 @@ function Drawn({
           fitKey={`${fitKey} ${laid.map.topics.length}`}
         />
       </ReactFlowProvider>
+      {children}
     </div>
   );
 }

@@ -125,8 +125,8 @@ test('the composite as a map: larger and wider the more have it, each tie in its
   const map = compositeMap(composite, assignment, 3, { colourOf: () => '#123456' });
   // What stands beside the structure is not drawn here.
   expect(map.topics.map(({ text, fontSize }) => [text, fontSize])).toEqual([
-    ['Arch', 24],
-    ['Pier', 24],
+    ['Arch', 18],
+    ['Pier', 18],
   ]);
   expect(map.links).toMatchObject([
     {

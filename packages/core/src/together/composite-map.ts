@@ -6,7 +6,7 @@ import type { Assignment, Link, Topic, TopicMap } from '../map/types.js';
 import type { Composite, Tie } from './composite.js';
 
 /** Type sizes of what hardly anybody and of what everybody has, canvas units. */
-const SIZES = [16, 24] as const;
+const SIZES = [13, 18] as const;
 /** Widths of what one and of what everybody drew. */
 const WIDTHS = [1, 9] as const;
 
