@@ -6,4 +6,6 @@ export default {
   setupFiles: ['<rootDir>/jest.setup.mjs'],
   testTimeout: 60_000,
   testMatch: ['<rootDir>/{packages,apps,demo}/**/src/**/*.test.ts'],
+  // By itself it would leave one of two cores idle.
+  maxWorkers: 2,
 };

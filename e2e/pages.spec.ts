@@ -30,7 +30,9 @@ test('a student’s pages', async ({ browser, school }) => {
   await sound(page, 'feedback, a requirement chosen');
   await page.getByRole('button', { name: /main branches leave/ }).click();
   await sound(page, 'feedback, branches tinted');
-  await page.getByRole('button', { name: 'Sentences', exact: true }).click();
+  await page.getByTestId('right').getByRole('button', { name: 'Sentences', exact: true }).click();
+  await sound(page, 'feedback, sentences beside the map');
+  await page.getByRole('banner').getByRole('button', { name: 'Sentences', exact: true }).click();
   await sound(page, 'feedback, sentences');
   await page.goto(`${school.url}/password`);
   await page.getByRole('button', { name: 'Change password' }).click();

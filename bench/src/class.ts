@@ -7,7 +7,8 @@ import { assignmentFor, mapOf } from './maps.js';
 import { line, ms, quantile, times, title } from './measure.js';
 
 const [TOPICS, AGAIN, STUDENTS, PAPERS] = [60, 1000, 120, 30];
-const WORKER = new URL('../../apps/server/dist/workers/worker.js', import.meta.url).href;
+const WORKERS = new URL('../../apps/server/dist/workers/', import.meta.url).href;
+const WORKER = `${WORKERS}worker.js`;
 const PROBES = 200;
 const MIB = 2 ** 20;
 
@@ -42,16 +43,18 @@ async function throughput(maps: readonly TopicMap[], assignment: Assignment): Pr
 }
 
 /** Milliseconds for all tasks with so many workers, which are warm before. */
-async function timeWith(threads: number, name: string, tasks: readonly unknown[]): Promise<number> {
+async function timeWith(threads: number, name: string, tasks: readonly object[]): Promise<number> {
   const pool = new Piscina({
     filename: WORKER,
     minThreads: threads,
     maxThreads: threads,
     resourceLimits: { maxYoungGenerationSizeMb: 64 },
   });
-  await Promise.all(Array.from({ length: 2 * threads }, () => pool.run(tasks[0], { name })));
+  const { packed } = (await import(`${WORKERS}shared-assignment.js`)) as { packed: (task: object) => object };
+  const run = (task: object): Promise<unknown> => pool.run(packed(task), { name });
+  await Promise.all(Array.from({ length: 2 * threads }, () => run(tasks[0]!)));
   const begun = performance.now();
-  await Promise.all(tasks.map((task) => pool.run(task, { name })));
+  await Promise.all(tasks.map(run));
   const took = performance.now() - begun;
   await pool.destroy();
   return took;

@@ -60,7 +60,7 @@ test('a class seen together: results and figures by work, growth of what came ag
   expect(hard.requirements[0]!.type).toBe('all-connected');
 
   // What a class says is its teachers' own.
-  const stranger = await Person.signedIn('halina');
+  const stranger = await Person.signedIn('maren');
   for (const path of [`publications/${publicationId}/insight`, `publications/${publicationId}/growth`])
     expect((await stranger.get(path)).status).toBe(404);
   expect((await ivo.person.get(`publications/${publicationId}/insight`)).status).toBe(403);

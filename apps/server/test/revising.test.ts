@@ -5,11 +5,10 @@ import type {
   RevisionPreview,
   RosterEntry,
   SubmissionDetail,
-  TeacherTask,
   WorkDetail,
 } from '@ichnograph/contract';
 import { classAtWork } from './setup/class-at-work.js';
-import { Person, until } from './setup/client.js';
+import { until } from './setup/client.js';
 
 test('a changed requirement: first what would change, then the revision; open works move on and say so, returned ones keep theirs', async () => {
   const { tobias, id, save, requirement, student, publicationId } = await classAtWork('Changed afterwards');

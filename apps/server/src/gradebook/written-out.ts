@@ -1,6 +1,5 @@
 import { markWords } from '@ichnograph/core';
 import type { Gradebook, GradebookCell } from '@ichnograph/contract';
-import ExcelJS from 'exceljs';
 import Papa from 'papaparse';
 
 type Value = string | number;
@@ -40,6 +39,8 @@ export const gradebookCsv = (gradebook: Gradebook): string =>
 
 /** As a workbook (ISO/IEC 29500): words are words and never formulas, figures are figures. */
 export async function gradebookXlsx(gradebook: Gradebook): Promise<Uint8Array> {
+  // Loaded by who first asks for a workbook: it is heavy, and most starts of a server never do.
+  const { default: ExcelJS } = await import('exceljs');
   const book = new ExcelJS.Workbook();
   book.creator = 'Ichnograph';
   const sheet = book.addWorksheet(sheetName(gradebook.className), {

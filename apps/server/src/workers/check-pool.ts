@@ -20,7 +20,7 @@ export class CheckPool {
     try {
       const { report, faults } = await this.workers.run('check', { map, assignment, context }, PATIENCE);
       for (const fault of faults) this.logger.error({ fault }, 'a requirement could not be checked');
-      return report;
+      return JSON.parse(report) as Report;
     } catch (error) {
       if (!(error instanceof TookTooLong)) throw error;
       throw refused('This map takes too long to check, so it was not handed in. It is saved; tell your teacher.');

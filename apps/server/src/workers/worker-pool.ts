@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { OnApplicationShutdown } from '@nestjs/common';
 import pLimit from 'p-limit';
 import { Piscina } from 'piscina';
+import { packed } from './shared-assignment.js';
 import type * as worker from './worker.js';
 
 type Tasks = typeof worker;
@@ -34,7 +35,7 @@ export class WorkerPool implements OnApplicationShutdown {
   ): Promise<Awaited<ReturnType<Tasks[N]>>> {
     return this.turn(async (): Promise<Awaited<ReturnType<Tasks[N]>>> => {
       try {
-        const answer: unknown = await this.pool.run(task, { name, signal: AbortSignal.timeout(patience) });
+        const answer: unknown = await this.pool.run(packed(task), { name, signal: AbortSignal.timeout(patience) });
         return answer as Awaited<ReturnType<Tasks[N]>>;
       } catch (error) {
         if ((error as Error).name !== 'AbortError') throw error;
