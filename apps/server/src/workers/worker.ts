@@ -56,12 +56,12 @@ export const check = unpacked(({ map, assignment, context }: CheckTask): { repor
   return { report: JSON.stringify(report), faults };
 });
 
-export const together = unpacked(
-  ({ maps, assignment }: { maps: TopicMap[]; assignment: Assignment }): ClassReading => readClass(maps, assignment),
+export const together = unpacked(({ maps, assignment }: { maps: TopicMap[]; assignment: Assignment }): ClassReading =>
+  readClass(maps, assignment),
 );
 
-export const held = unpacked(
-  ({ map, assignment }: { map: TopicMap; assignment: Assignment }): Held => readHeld(map, assignment),
+export const held = unpacked(({ map, assignment }: { map: TopicMap; assignment: Assignment }): Held =>
+  readHeld(map, assignment),
 );
 
 /** Milliseconds that looking for a mend may take. */

@@ -8,7 +8,10 @@ const { legend } = assignmentOf();
 const [arch, pier] = [topic('a', { x: 0, y: 0 }), topic('p', { x: 400, y: 0 })];
 const said = link('a', 'p', { phrase: 'stands on a' });
 const silent = link('p', 'a', { id: 'silent', phrase: '' });
-const map = { ...mapOf([arch, pier], [said, silent]), regions: [{ id: 'r', title: 'Ground', fill: '#dfe9e2', topics: ['p'] }] };
+const map = {
+  ...mapOf([arch, pier], [said, silent]),
+  regions: [{ id: 'r', title: 'Ground', fill: '#dfe9e2', topics: ['p'] }],
+};
 
 test('what is said is tied to a topic’s right edge, to the end of a link’s words, and else to its middle', () => {
   expect(anchorPoint(map, legend, 'a')).toEqual({ x: boxOf(arch).right, y: 0 });
