@@ -61,6 +61,8 @@ test('a class together: the composite map’s slider and switch, grids that lead
   await test.step('distributions are charts, and tables', async () => {
     await view('Spread').click();
     await expect(page.getByRole('img', { name: /^Cross-links: / })).toBeVisible();
+    await page.getByLabel('Where in it lies').selectOption('the map of Kofi Lund');
+    await expect(page.getByRole('region', { name: 'Cross-links' })).toContainText('0, less than 10 of 10');
     await page.getByRole('button', { name: 'Tables' }).click();
     await expect(page.getByRole('region', { name: 'Cross-links' }).getByRole('row').first()).toBeVisible();
   });

@@ -112,7 +112,7 @@ function PileTable({ pile }: { pile: Pile }) {
               {COLUMN_NAMES.map((name, i) => (
                 <th
                   key={name}
-                  className={`py-1 ${i > 2 ? 'text-right' : ''}`}
+                  className={`py-1 ${i === COLUMN_NAMES.length - 1 ? 'pr-1 text-right' : i > 2 ? 'pr-3 text-right' : ''}`}
                   aria-sort={name === column ? (down ? 'descending' : 'ascending') : 'none'}
                 >
                   <button
@@ -144,7 +144,7 @@ function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: 
   const { submission } = entry;
   return (
     <tr className={`border-b border-rule ${isWaiting(entry) ? 'bg-wash' : ''}`}>
-      <td className="words py-1.5 pl-1 pr-3">
+      <td className="words py-1.5 pl-1 pr-3 pointer-coarse:py-3">
         {submission ? (
           <Link className="font-semibold text-action underline" to={`/piles/${publicationId}/${entry.workId}`}>
             {namesOf(entry)}

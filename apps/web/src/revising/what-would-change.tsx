@@ -48,7 +48,7 @@ export function WhatWouldChange({
     <>
       <div className="flex flex-wrap items-center gap-3">
         <p className="min-w-0 flex-1">{say}</p>
-        <Button small look="action" disabled={busy} onClick={() => void look()}>
+        <Button small disabled={busy} onClick={() => void look()}>
           {busy && !preview ? 'Looking …' : 'See what would change'}
         </Button>
       </div>

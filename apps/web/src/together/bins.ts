@@ -35,3 +35,14 @@ export function spreadOf(values: readonly number[]): { least: number; middle: nu
   const sorted = [...values].sort((a, b) => a - b);
   return { least: sorted[0] ?? 0, middle: sorted[Math.floor(sorted.length / 2)] ?? 0, most: sorted.at(-1) ?? 0 };
 }
+
+/** In words, where one of some figures lies among the others. */
+export function placeIn(values: readonly number[], at: number): string {
+  const own = values[at]!;
+  const [below, above] = [values.filter((one) => one < own).length, values.filter((one) => one > own).length];
+  const others = values.length - 1;
+  if (others === 0) return 'the only map';
+  if (below === 0 && above === 0) return 'as all others have';
+  if (above === 0) return below === others ? 'the most of all' : `as much as any, more than ${below} of ${others}`;
+  return below === 0 ? `less than ${above} of ${others}` : `more than ${below} of ${others}, less than ${above}`;
+}

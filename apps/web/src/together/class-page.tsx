@@ -58,7 +58,7 @@ function Views({ insight, view }: { insight: ClassInsight; view: string }) {
           <NavLink
             key={path}
             to={`/class/${publicationId}/${path}`}
-            className={`px-2.5 py-1.5 font-semibold pointer-coarse:min-h-11 ${path === view ? 'bg-ink text-white' : 'text-quiet hover:bg-canvas hover:text-ink'}`}
+            className={`inline-flex items-center px-2.5 py-1.5 font-semibold pointer-coarse:min-h-11 ${path === view ? 'bg-ink text-white' : 'text-quiet hover:bg-canvas hover:text-ink'}`}
             aria-current={path === view ? 'page' : undefined}
           >
             {one.name}

@@ -75,7 +75,7 @@ function Sentences({ all }: { all: ClassPropositions }) {
           {filter === 'To judge' ? 'Everything the maps say is judged.' : 'None of them just now.'}
         </p>
       )}
-      <p className="mb-2 text-sm text-quiet">
+      <p className="mb-2 text-sm text-quiet pointer-coarse:hidden">
         1 sound, 2 true but say how, 3 shaky, 4 wrong; then the next. R writes the remark that goes with it, 0 takes the
         verdict back.
       </p>
@@ -123,12 +123,12 @@ function Row({
   return (
     <li data-row={key} className="border-b border-rule">
       <div
-        className={`grid items-start sm:grid-cols-[minmax(0,1fr)_auto] gap-x-4 gap-y-1 py-1 pr-1 ${isNear ? 'pl-6' : 'pl-1'}`}
+        className={`grid items-start pointer-coarse:items-center sm:grid-cols-[minmax(0,1fr)_auto] gap-x-4 gap-y-1 py-1 pr-1 ${isNear ? 'pl-6' : 'pl-1'}`}
       >
         <button
           type="button"
           aria-expanded={open}
-          className="words flex w-full items-baseline gap-1.5 py-0.5 text-left hover:bg-wash"
+          className="words flex w-full items-baseline gap-1.5 py-0.5 text-left pointer-coarse:min-h-11 pointer-coarse:items-center hover:bg-wash"
           onClick={() => setOpen(!open)}
         >
           <Chevron aria-hidden size={13} className="shrink-0 self-center text-quiet" />

@@ -133,7 +133,7 @@ function Grid({
                     {balloons ? (
                       <Balloon number={Number(head)} quiet />
                     ) : (
-                      <span className="words mx-auto block max-h-36 text-sm [writing-mode:vertical-rl] rotate-180">
+                      <span className="words mx-auto block max-h-36 pb-1 text-sm [writing-mode:vertical-rl] rotate-180">
                         {head}
                       </span>
                     )}
@@ -163,7 +163,7 @@ function Grid({
                             to={cell.to}
                             title={`${name}: ${cell.words}`}
                             aria-label={`${name}, ${column.words}: ${cell.words}`}
-                            className="flex min-h-6 items-center justify-center px-1.5 py-1"
+                            className="flex min-h-6 items-center justify-center px-1.5 py-1 pointer-coarse:min-h-11 pointer-coarse:min-w-11"
                             onPointerEnter={() => setLooked(column.id)}
                             onFocus={() => setLooked(column.id)}
                           >

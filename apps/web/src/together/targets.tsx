@@ -29,9 +29,12 @@ export function Targets({ insight }: { insight: ClassInsight }) {
           <h2 className="words text-lg font-semibold">{target}</h2>
           <ul className="border-t border-rule">
             {chosen.map(({ key, topic, works: having, judged }) => (
-              <li key={key} className="grid gap-x-4 sm:grid-cols-[minmax(0,1fr)_auto] border-b border-rule py-1.5 pl-2">
+              <li
+                key={key}
+                className="grid gap-x-4 border-b border-rule py-1.5 pl-2 pointer-coarse:items-center sm:grid-cols-[minmax(0,1fr)_auto]"
+              >
                 <details className="words min-w-0">
-                  <summary className="cursor-pointer">
+                  <summary className="cursor-pointer pointer-coarse:py-3">
                     {topic} <span className="text-sm text-quiet">· {ofMaps(having.length, works.length)}</span>
                   </summary>
                   <span className="flex flex-wrap gap-x-4 pl-4 text-sm">

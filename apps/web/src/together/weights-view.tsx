@@ -17,15 +17,19 @@ const percent = (share: number): string => `${Math.round(share * 100)} %`;
 export function WeightsView({ insight }: { insight: ClassInsight }) {
   const weights = useClassWeights(insight.publicationId);
   if (weights.data === undefined) return <Waiting of={weights} what="Weighing …" />;
-  const { refused, marked } = weights.data;
+  const { refused } = weights.data;
   if (refused !== null)
     return (
-      <div className="max-w-[70ch]">
-        <p className="mb-2">{refused}</p>
+      <div className="grid max-w-[70ch] gap-2">
+        <p>{refused}</p>
         <p className="text-quiet">
-          {marked === 0 ? 'No map' : marked === 1 ? 'One map' : `${marked} maps`} of this class{' '}
-          {marked > 1 ? 'have' : 'has'} a mark by feel. It is given below the criteria while marking, in per cent, and
-          counts nothing by itself.
+          Mark maps by feel, in per cent: what you see before you read the results. It is given below the criteria of a
+          map and counts nothing by itself; the points that come nearest to it are worked out here.
+        </p>
+        <p>
+          <Link className="text-action underline" to={`/piles/${insight.publicationId}`}>
+            Choose a map to mark
+          </Link>
         </p>
       </div>
     );
