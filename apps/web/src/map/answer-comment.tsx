@@ -1,47 +1,37 @@
 import { useState } from 'react';
 import { api } from '../app/api';
 import { useAction } from '../app/use-action';
+import { useOnce } from '../app/use-once';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
+import { Writing } from '../ui/writing';
 
 /** A word in answer to a comment. */
 export function AnswerComment({ commentId }: { commentId: string }) {
   const { trouble, act } = useAction();
   const [text, setText] = useState<string | null>(null);
+  const send = useOnce(async (): Promise<void> => {
+    const said = text?.trim() ?? '';
+    if (said === '') return;
+    if (await act(() => api.post(`comments/${commentId}/answers`, { text: said }), 'Your answer is kept.'))
+      setText(null);
+  });
   if (text === null)
     return (
       <Button small look="quiet" onClick={() => setText('')}>
         Answer
       </Button>
     );
-  const send = async (): Promise<void> => {
-    if (text.trim() === '') return;
-    if (await act(() => api.post(`comments/${commentId}/answers`, { text: text.trim() }), 'Your answer is kept.'))
-      setText(null);
-  };
   return (
     <form
       className="mt-1"
       onSubmit={(event) => {
         event.preventDefault();
-        void send();
+        send();
       }}
     >
       <Trouble>{trouble}</Trouble>
-      <textarea
-        aria-label="Your answer"
-        className="field"
-        rows={2}
-        maxLength={2000}
-        autoFocus
-        value={text}
-        onChange={({ target }) => setText(target.value)}
-        onKeyDown={(event) => {
-          if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return;
-          event.preventDefault();
-          void send();
-        }}
-      />
+      <Writing aria-label="Your answer" autoFocus value={text} onText={setText} onSend={send} />
       <div className="mt-1 flex gap-1">
         <Button small type="submit" disabled={text.trim() === ''}>
           Answer

@@ -1,13 +1,15 @@
 import type { CommentRow, NewComment } from '@ichnograph/contract';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { api } from '../app/api';
 import { useDraft } from '../app/drafts';
+import { useOnce } from '../app/use-once';
 import { CommentCard, subjectAt, subjectOf } from '../map';
 import type { FrozenView } from '../map';
 import { Button } from '../ui/button';
+import { Writing } from '../ui/writing';
 
 type Act = (work: () => Promise<unknown>, said: string) => Promise<boolean>;
-interface Writing {
+interface Saying {
   view: FrozenView;
   act: Act;
 }
@@ -26,10 +28,9 @@ export function WriteComment({
   },
   act,
   onBank,
-}: Writing & { submissionId: string; onBank: () => void }) {
+}: Saying & { submissionId: string; onBank: () => void }) {
   const [keeps, setKeeps] = useState(false);
   const [draft, setDraft] = useDraft<Draft>(`comment on ${submissionId}`);
-  const sending = useRef(false);
   // Of a link one speaks of what it says, or of how it is drawn.
   const [ofLink, setOfLink] = useState<'proposition' | 'link'>('proposition');
   const [chosen] = selection.length === 1 ? selection : [];
@@ -41,10 +42,8 @@ export function WriteComment({
     setOfLink(anchor);
     if (draft) setDraft({ ...draft, anchor });
   };
-  const write = async (): Promise<void> => {
-    // The keys come as fast as they are hit: one comment must not be written twice, nor an empty one at all.
-    if (sending.current || current.text.trim() === '') return;
-    sending.current = true;
+  const write = useOnce(async (): Promise<void> => {
+    if (current.text.trim() === '') return;
     const { anchor, target, text } = current;
     const wanted: NewComment = { anchor, text: text.trim(), ...(target !== null && { target }) };
     const post = async (): Promise<void> => {
@@ -56,32 +55,23 @@ export function WriteComment({
       setDraft(null);
       setKeeps(false);
     }
-    sending.current = false;
-  };
+  });
   return (
     <form
       className="border-b border-rule px-3.5 pb-3 pt-2"
       onSubmit={(event) => {
         event.preventDefault();
-        void write();
+        write();
       }}
     >
       <label className="block">
         <span className="words mb-1 block text-sm text-quiet">{subjectOf(map, assignment.legend, current)}</span>
-        <textarea
-          className="field"
-          rows={2}
-          maxLength={2000}
-          value={current.text}
+        <Writing
           data-write-comment
           placeholder="Write a comment …"
-          onChange={({ target: field }) => setDraft(field.value === '' ? null : { ...current, text: field.value })}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
-              event.preventDefault();
-              void write();
-            }
-          }}
+          value={current.text}
+          onText={(text) => setDraft(text === '' ? null : { ...current, text })}
+          onSend={write}
         />
       </label>
       <div className="mt-1.5 flex items-center justify-between gap-2">
@@ -129,7 +119,7 @@ export function OwnComment({
   mayMark,
   act,
   onDeleted,
-}: Writing & { comment: CommentRow; letter: string; mayMark: boolean; onDeleted: (comment: CommentRow) => void }) {
+}: Saying & { comment: CommentRow; letter: string; mayMark: boolean; onDeleted: (comment: CommentRow) => void }) {
   const [draft, setDraft] = useDraft<string>(`change of ${comment.id}`);
   const text = draft;
   const remove = async (): Promise<void> => {

@@ -2,12 +2,13 @@ import { evidenceOf, fillBlanks, REMARK_BLANKS } from '@ichnograph/core';
 import type { RemarkValues } from '@ichnograph/core';
 import type { NewComment, RemarkRow, SubmissionDetail } from '@ichnograph/contract';
 import { Trash2 } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { KeyboardEvent } from 'react';
 import { announce } from '../app/announcer';
 import { api } from '../app/api';
 import { useRemarks } from '../app/queries';
 import { useAction } from '../app/use-action';
+import { useOnce } from '../app/use-once';
 import { subjectAt } from '../map';
 import type { FrozenView } from '../map';
 import { Button } from '../ui/button';
@@ -69,11 +70,7 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
     .filter(({ text }) => words.every((word) => text.toLowerCase().includes(word)))
     .toSorted((a, b) => fits(b, view.requirement, codes) - fits(a, view.requirement, codes));
   const current = Math.min(at, found.length - 1);
-  // The keys come as fast as they are hit: one remark must not be written twice.
-  const sending = useRef(false);
-  const put = async (remark: RemarkRow): Promise<void> => {
-    if (sending.current) return;
-    sending.current = true;
+  const put = useOnce(async (remark: RemarkRow): Promise<void> => {
     const said: NewComment = {
       anchor: place.anchor,
       ...(place.target !== null && { target: place.target }),
@@ -84,9 +81,8 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
       await api.post(`remarks/${remark.id}/uses`, usedWith(result?.id, codes));
       view.chooseComment(id);
     }, 'The remark is written.');
-    sending.current = false;
     if (done) onDone();
-  };
+  });
   const keep = async (): Promise<void> => {
     if (
       await act(
@@ -104,7 +100,7 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
       // The focus stays where one types: those who listen hear which one Enter would write.
       if (found[next]) announce(found[next].text);
     } else if (event.key === 'Enter' && event.ctrlKey && found[current] && result) setMany(found[current].text);
-    else if (event.key === 'Enter' && found[current]) void put(found[current]);
+    else if (event.key === 'Enter' && found[current]) put(found[current]);
     else return;
     event.preventDefault();
   };
@@ -145,7 +141,7 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
             className={`flex items-start gap-2 border-b border-rule px-2 py-1.5 last:border-0 ${i === current ? 'bg-wash' : ''}`}
             onPointerEnter={() => setAt(i)}
           >
-            <button type="button" className="words min-w-0 flex-1 text-left" onClick={() => void put(remark)}>
+            <button type="button" className="words min-w-0 flex-1 text-left" onClick={() => put(remark)}>
               {remark.text}
               <span className="block text-sm text-quiet">
                 {fits(remark, view.requirement, codes) > 0 && (

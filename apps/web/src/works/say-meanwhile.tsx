@@ -1,10 +1,12 @@
 import type { NewComment } from '@ichnograph/contract';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { api } from '../app/api';
 import { useAction } from '../app/use-action';
+import { useOnce } from '../app/use-once';
 import { subjectAt, subjectOf } from '../map';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
+import { Writing } from '../ui/writing';
 import { useEditorState } from './editor';
 import type { OpenWork } from './use-live-work';
 
@@ -13,43 +15,27 @@ export function SayMeanwhile({ workId, open: { assignment } }: { workId: string;
   const map = useEditorState((state) => state.map);
   const selected = useEditorState((state) => state.selection);
   const [text, setText] = useState('');
-  const sending = useRef(false);
   const { trouble, act } = useAction();
   const [chosen] = selected.length === 1 ? selected : [];
   const subject = subjectAt(map, chosen);
-  const say = async (): Promise<void> => {
-    // Sent once, however fast the keys are hit.
-    if (sending.current || text.trim() === '') return;
-    sending.current = true;
+  const say = useOnce(async (): Promise<void> => {
+    if (text.trim() === '') return;
     const { anchor, target } = subject;
     const wanted: NewComment = { anchor, text: text.trim(), ...(target !== null && { target }) };
     if (await act(() => api.post(`works/${workId}/comments`, wanted), 'It is said, and can be read now.')) setText('');
-    sending.current = false;
-  };
+  });
   return (
     <form
       className="border-b border-rule px-3.5 pb-3 pt-2"
       onSubmit={(event) => {
         event.preventDefault();
-        void say();
+        say();
       }}
     >
       <Trouble>{trouble}</Trouble>
       <label className="block">
         <span className="words mb-1 block text-sm text-quiet">{subjectOf(map, assignment.legend, subject)}</span>
-        <textarea
-          className="field"
-          rows={2}
-          maxLength={2000}
-          placeholder="Say something while it is drawn …"
-          value={text}
-          onChange={({ target }) => setText(target.value)}
-          onKeyDown={(event) => {
-            if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey)) return;
-            event.preventDefault();
-            void say();
-          }}
-        />
+        <Writing placeholder="Say something while it is drawn …" value={text} onText={setText} onSend={say} />
       </label>
       <Button small type="submit" disabled={text.trim() === ''}>
         Say it now
