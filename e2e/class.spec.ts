@@ -71,6 +71,14 @@ test('a class together: the composite map’s slider and switch, grids that lead
     await page.getByRole('button', { name: 'Side by side' }).first().click();
     await expect(page.getByRole('region', { name: 'Side by side' })).toContainText(/sentences in both/);
   });
+  await test.step('where names are hidden while marking, the class has none either', async () => {
+    await page.getByRole('link', { name: 'The pile', exact: true }).click();
+    await page.getByLabel('Hide names').check();
+    await page.getByRole('link', { name: 'The class together' }).click();
+    await view('Requirements').click();
+    await expect(page.getByRole('rowheader', { name: /^Map [0-9A-F]{4} / })).toHaveCount(11);
+    await expect(page.getByRole('main')).not.toContainText('Lund');
+  });
 });
 
 test('the gradebook is written out as CSV and workbook that read again, and the papers as an archive', async ({

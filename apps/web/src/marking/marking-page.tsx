@@ -15,6 +15,7 @@ import { useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../app/api';
 import { Failed } from '../app/failures';
+import { useHiddenNames } from '../app/hidden-names';
 import { useTitle } from '../app/page';
 import { useLetterKeys } from '../app/single-letters';
 import {
@@ -27,6 +28,7 @@ import {
   useTimeZone,
 } from '../app/queries';
 import { useAction } from '../app/use-action';
+import { commentsWithoutNames, detailWithoutNames, pileWithoutNames } from '../app/without-names';
 import { Waiting } from '../app/waiting';
 import { FrozenDesk, useFrozen } from '../map';
 import { Trouble } from '../ui/field';
@@ -34,7 +36,6 @@ import { ChangesList, ChangesOnMap, useChanges } from './changes';
 import { CriteriaToGive } from './criteria-to-give';
 import { Earlier, stateSentence } from './earlier';
 import { judgedOf, markOf } from './judgement';
-import { useHiddenNames } from './hidden-names';
 import { inResults, toJudge, toJudgeSentence, useMarkingKeys } from './marking-keys';
 import { MarkHead } from './mark-head';
 import { MarkingActions } from './marking-actions';
@@ -52,7 +53,6 @@ import { useHere } from './use-here';
 import { BringBack, OwnComment, WriteComment } from './comments';
 import { PileList, PileRail } from './pile-list';
 import { isWaiting } from './pile-page';
-import { commentsWithoutNames, detailWithoutNames, pileWithoutNames } from './without-names';
 
 /** One map at a time, from the list of the class. An earlier one of the same work can be opened by its id. */
 export function MarkingPage() {

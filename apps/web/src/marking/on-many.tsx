@@ -1,7 +1,9 @@
 import type { RemarkOnMany, RemarksGiven } from '@ichnograph/contract';
 import { useEffect, useState } from 'react';
 import { api, sentenceOfError } from '../app/api';
+import { useHiddenNames } from '../app/hidden-names';
 import { useAction } from '../app/use-action';
+import { placesWithoutNames } from '../app/without-names';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { useBatches } from './batches';
@@ -26,6 +28,7 @@ export function OnMany({
   const [preview, setPreview] = useState<RemarksGiven | null>(null);
   const [failed, setFailed] = useState('');
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const { hidden } = useHiddenNames();
   const { trouble, act } = useAction();
   const remember = useBatches(({ add }) => add);
   const wanted: RemarkOnMany = { text, requirement, ...(codes.length === 1 && { evidence: codes[0]! }) };
@@ -75,7 +78,7 @@ export function OnMany({
             This is what each would read:
           </p>
           <ul className="max-h-[45vh] overflow-y-auto border-y border-rule" aria-label="What each would read">
-            {preview.places.map((place) => (
+            {(hidden ? placesWithoutNames(preview.places) : preview.places).map((place) => (
               <li key={place.workId} className="border-b border-rule px-2 py-1 last:border-0">
                 <label className="flex items-baseline gap-2">
                   <input

@@ -4,17 +4,17 @@ import { Link, useParams } from 'react-router';
 import type { Pile, PileEntry } from '@ichnograph/contract';
 import { showMoment } from '../app/dates';
 import { figure } from '../app/figures';
+import { useHiddenNames } from '../app/hidden-names';
 import { Page } from '../app/page';
 import { usePile, useTimeZone } from '../app/queries';
 import { Waiting } from '../app/waiting';
+import { pileWithoutNames } from '../app/without-names';
 import { CheckAgain } from '../revising';
 import { buttonClass } from '../ui/button';
 import { Segments } from '../ui/segments';
-import { useHiddenNames } from './hidden-names';
 import { ReturnComplete } from './return-complete';
 import { SecondMarkingSection } from './second-marking';
 import { WriteOut } from './write-out';
-import { pileWithoutNames } from './without-names';
 
 export const namesOf = ({ members }: PileEntry): string =>
   members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');

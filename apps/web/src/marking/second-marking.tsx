@@ -1,8 +1,10 @@
 import type { SecondMarking } from '@ichnograph/contract';
 import { Link } from 'react-router';
 import { api } from '../app/api';
+import { useHiddenNames } from '../app/hidden-names';
 import { useSecondMarking } from '../app/queries';
 import { useAction } from '../app/use-action';
+import { worksWithoutNames } from '../app/without-names';
 import { Trouble } from '../ui/field';
 
 /** Who marks a second time, and how the two agree, criterion by criterion. */
@@ -55,7 +57,8 @@ function Agreement({
   of: SecondMarking['criteria'][number];
   publicationId: string;
 }) {
-  const apart = works.filter(({ first, second }) => first !== second);
+  const { hidden } = useHiddenNames();
+  const apart = (hidden ? worksWithoutNames(works) : works).filter(({ first, second }) => first !== second);
   return (
     <div className="mt-3">
       <h3 className="words font-semibold">{name}</h3>

@@ -3,9 +3,11 @@ import { lazy, Suspense } from 'react';
 import type { ComponentType } from 'react';
 import { Link, NavLink, useParams } from 'react-router';
 import { NotThere } from '../app/failures';
+import { useHiddenNames } from '../app/hidden-names';
 import { useTitle } from '../app/page';
 import { useClassInsight } from '../app/queries';
 import { Waiting } from '../app/waiting';
+import { worksWithoutNames } from '../app/without-names';
 import { Alike } from './alike';
 import { ClassSentences } from './class-sentences';
 import { CompositeView } from './composite-view';
@@ -33,9 +35,12 @@ const VIEWS: Record<string, { name: string; View: ComponentType<{ insight: Class
 export function ClassPage() {
   const { id, view = 'sentences' } = useParams();
   const insight = useClassInsight(id!);
+  const { hidden } = useHiddenNames();
   if (!(view in VIEWS)) return <NotThere />;
   if (insight.data === undefined) return <Waiting of={insight} what="Reading the maps of the class …" />;
-  return <Views key={id} insight={insight.data} view={view} />;
+  const { works } = insight.data;
+  const seen = hidden ? { ...insight.data, works: worksWithoutNames(works) } : insight.data;
+  return <Views key={id} insight={seen} view={view} />;
 }
 
 function Views({ insight, view }: { insight: ClassInsight; view: string }) {

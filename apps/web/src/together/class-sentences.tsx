@@ -9,7 +9,7 @@ import { Trouble } from '../ui/field';
 import { Segments } from '../ui/segments';
 import { GiveVerdictRow, VerdictSign } from '../verdicts';
 import type { Given } from '../verdicts';
-import { namesOf, ofMaps } from './names';
+import { namesByWork, ofMaps } from './names';
 import { useGiveVerdict } from './use-give-verdict';
 
 const FILTERS = ['To judge', 'All', 'Wrong', 'Turned'] as const;
@@ -25,10 +25,10 @@ const PASSES: Record<Filter, (row: PropositionRow) => boolean> = {
 export function ClassSentences({ insight }: { insight: ClassInsight }) {
   const propositions = useClassPropositions(insight.publicationId);
   if (propositions.data === undefined) return <Waiting of={propositions} what="Reading the sentences …" />;
-  return <Sentences all={propositions.data} />;
+  return <Sentences all={propositions.data} names={namesByWork(insight)} />;
 }
 
-function Sentences({ all }: { all: ClassPropositions }) {
+function Sentences({ all, names }: { all: ClassPropositions; names: ReadonlyMap<string, string> }) {
   const { trouble, give } = useGiveVerdict(all);
   const [filter, setFilter] = useState<Filter>('To judge');
   // What was judged while one looks stays where it is, until one chooses anew what to look at.
@@ -88,6 +88,7 @@ function Sentences({ all }: { all: ClassPropositions }) {
                   key={row.key}
                   row={row}
                   all={all}
+                  names={names}
                   isNear={group.length > 1 && row !== group[0]}
                   onGive={(given) => give([row.key], given, row.judged)}
                   onStep={(by) => step(row.key, by)}
@@ -107,12 +108,15 @@ const keysOf = ({ propositions }: ClassPropositions, filter: Filter): ReadonlySe
 function Row({
   row,
   all,
+  names,
   isNear,
   onGive,
   onStep,
 }: {
   row: PropositionRow;
   all: ClassPropositions;
+  /** by work, who made it */
+  names: ReadonlyMap<string, string>;
   isNear: boolean;
   onGive: (given: Given) => void;
   onStep: (by: 1 | -1) => void;
@@ -154,7 +158,6 @@ function Row({
       {open && (
         <ul className="flex flex-wrap gap-x-4 gap-y-1 pb-2 pl-7 text-sm">
           {works.map((workId) => {
-            const work = all.works.find((one) => one.workId === workId)!;
             const own = otherwise.find((one) => one.workId === workId);
             return (
               <li key={workId}>
@@ -162,7 +165,7 @@ function Row({
                   className="text-action underline"
                   to={`/piles/${all.publicationId}/${workId}?says=${encodeURIComponent(key)}`}
                 >
-                  {namesOf(work.members)}
+                  {names.get(workId)}
                 </Link>
                 {own && (
                   <>

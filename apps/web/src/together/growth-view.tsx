@@ -6,7 +6,7 @@ import { figure } from '../app/figures';
 import { useGrowth, useSince, useTeacherTasks } from '../app/queries';
 import { Waiting } from '../app/waiting';
 import { FIGURE_NAMES } from './figure-names';
-import { namesOf } from './names';
+import { namesByWork } from './names';
 
 /** What changed between the first map that was handed in and the last, or between an earlier assignment and this one. */
 export function GrowthView({ insight }: { insight: ClassInsight }) {
@@ -45,6 +45,7 @@ export function GrowthView({ insight }: { insight: ClassInsight }) {
 }
 
 function GrowthTable({ insight, rows }: { insight: ClassInsight; rows: readonly Growth[] }) {
+  const names = namesByWork(insight);
   const mean = (figures: readonly number[]): number => figures.reduce((sum, one) => sum + one, 0) / figures.length;
   const share = ({ earned, outOf }: Growth['first']): number => (outOf === 0 ? 0 : Math.round((earned / outOf) * 100));
   const columns: { name: string; of: (figures: Growth['first']) => number }[] = [
@@ -66,11 +67,11 @@ function GrowthTable({ insight, rows }: { insight: ClassInsight; rows: readonly 
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ workId, members, first, newest }) => (
+          {rows.map(({ workId, first, newest }) => (
             <tr key={workId} className="border-b border-rule">
               <td className="py-1.5 pr-3">
                 <Link className="text-action underline" to={`/piles/${insight.publicationId}/${workId}`}>
-                  {namesOf(members)}
+                  {names.get(workId)}
                 </Link>
               </td>
               {columns.map(({ name, of }) => (

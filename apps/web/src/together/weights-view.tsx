@@ -9,7 +9,7 @@ import { useAction } from '../app/use-action';
 import { Waiting } from '../app/waiting';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
-import { namesOf } from './names';
+import { namesByWork } from './names';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
@@ -40,6 +40,7 @@ function Learned({ insight, learned }: { insight: ClassInsight; learned: ClassWe
   const assignment = useMemo(() => openStoredAssignment(insight.assignment), [insight.assignment]);
   const { trouble, act } = useAction();
   const navigate = useNavigate();
+  const names = namesByWork(insight);
   /** Writes the points into the sheet; what that changes for each map is shown there before it holds. */
   const take = async (): Promise<void> => {
     const done = await act(async () => {
@@ -112,11 +113,11 @@ function Learned({ insight, learned }: { insight: ClassInsight; learned: ClassWe
               </tr>
             </thead>
             <tbody>
-              {learned.maps.map(({ workId, members, mark, fitted }) => (
+              {learned.maps.map(({ workId, mark, fitted }) => (
                 <tr key={workId} className="border-b border-rule">
                   <td className="py-1">
                     <Link className="text-action underline" to={`/piles/${insight.publicationId}/${workId}`}>
-                      {namesOf(members)}
+                      {names.get(workId)}
                     </Link>
                   </td>
                   <td className="text-right font-mono text-sm">{percent(mark)}</td>

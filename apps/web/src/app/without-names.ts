@@ -1,4 +1,4 @@
-import type { CommentRow, Person, Pile, SubmissionDetail } from '@ichnograph/contract';
+import type { CommentRow, Person, Pile, RemarkPlace, SubmissionDetail } from '@ichnograph/contract';
 
 const CODE = 4;
 
@@ -11,6 +11,17 @@ const nobody = (workId: string, { id }: Person): Person => ({
 
 const inPlaceOf = (workId: string, members: readonly Person[]): Person[] =>
   members.slice(0, 1).map((one) => nobody(workId, one));
+
+/** Works whose makers have codes for names. */
+export const worksWithoutNames = <T extends { workId: string; members: Person[] }>(works: readonly T[]): T[] =>
+  works.map((work) => ({ ...work, members: inPlaceOf(work.workId, work.members) }));
+
+/** What a remark says on maps, addressed to nobody by name: it is filled for each when it is written. */
+export const placesWithoutNames = (places: readonly RemarkPlace[]): RemarkPlace[] =>
+  worksWithoutNames(places).map((place, i) => ({
+    ...place,
+    text: places[i]!.members.reduce((text, { givenName }) => text.replaceAll(givenName, '{name}'), place.text),
+  }));
 
 /** A pile whose works have codes for names, in the order of the codes. */
 export const pileWithoutNames = (pile: Pile): Pile => ({

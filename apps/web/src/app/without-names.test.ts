@@ -1,5 +1,11 @@
-import type { CommentRow, Person, Pile, SubmissionDetail } from '@ichnograph/contract';
-import { commentsWithoutNames, detailWithoutNames, pileWithoutNames } from './without-names';
+import type { CommentRow, Person, Pile, RemarkPlace, SubmissionDetail } from '@ichnograph/contract';
+import {
+  commentsWithoutNames,
+  detailWithoutNames,
+  pileWithoutNames,
+  placesWithoutNames,
+  worksWithoutNames,
+} from './without-names';
 
 const person = (id: string, givenName: string): Person => ({ id, givenName, familyName: 'Halvorsen' });
 const [noor, kofi, maren] = [person('1', 'Noor'), person('2', 'Kofi'), person('3', 'Maren')];
@@ -41,4 +47,10 @@ test('answers of its students bear no name, a colleague’s do', () => {
     ['The student', 'So.'],
     ['Maren', 'Good.'],
   ]);
+});
+
+test('works of a class have codes too, and a remark on many addresses nobody by name', () => {
+  expect(JSON.stringify(worksWithoutNames([{ workId: 'f1a2-9', members: [noor, kofi] }]))).not.toMatch(names);
+  const places = [{ workId: 'f1a2-9', members: [noor], text: 'Noor: look at “Arch”, Noor.' }] as RemarkPlace[];
+  expect(placesWithoutNames(places).map(({ text }) => text)).toEqual(['{name}: look at “Arch”, {name}.']);
 });
