@@ -45,7 +45,7 @@ export interface MendTask extends CheckTask {
   requirement: string;
 }
 
-/** The report comes as JSON: as one text it goes between threads in a fifth of the time its objects take. */
+/** The report comes as JSON: as one text it goes between threads in a fraction of the time its objects take. */
 export const check = unpacked(({ map, assignment, context }: CheckTask): { report: string; faults: string[] } => {
   const faults: string[] = [];
   const report = checkMap(map, assignment, context, {

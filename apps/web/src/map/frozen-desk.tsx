@@ -54,15 +54,17 @@ interface Props {
   above: (view: FrozenView) => ReactNode;
   /** drawn over the map, in its own units */
   drawnOver?: ReactNode;
-  /** the map's sentences, to be read and judged beside it; left out, there are results only */
   /** dialogs of the page, which open whether the panels are wide or rails */
   dialogs?: (view: FrozenView) => ReactNode;
   /** what is chosen at first */
   start?: { requirement: string | null; ids: readonly string[] };
+  /** the map's sentences, to be read and judged beside it; left out, there are results only */
   sentences?: (view: FrozenView) => ReactNode;
   /** what stands under the results */
   below?: (view: FrozenView) => ReactNode;
   ownPoints?: Readonly<Record<string, number>>;
+  /** the mark in figures, where one is given: else what was computed stands on the rail */
+  sum?: { earned: number; outOf: number } | undefined;
   resultAction?: (result: Result) => ReactNode;
   /** what stands at the head of the results' rail */
   railHead?: (view: FrozenView, open: () => void) => ReactNode;
@@ -93,6 +95,7 @@ function AtTheDesk({
   sentences,
   below,
   ownPoints,
+  sum,
   resultAction,
   railHead,
   card,
@@ -182,7 +185,7 @@ function AtTheDesk({
               {...list}
               head={
                 <>
-                  <RailSum {...sumsOf(report)} />
+                  <RailSum {...(sum ?? sumsOf(report))} />
                   {railHead?.(around, open)}
                 </>
               }

@@ -34,6 +34,9 @@ export interface Mark {
   structure: StructuralScore | null;
 }
 
+/** A mark in the two figures there is room for on a rail. */
+export const figuresOf = ({ sum: { sum, outOf } }: Mark): { earned: number; outOf: number } => ({ earned: sum, outOf });
+
 /** The mark as it is, or will be, returned. */
 export function markOf(
   { due, handedInAt, map }: Pick<SubmissionDetail, 'due' | 'handedInAt' | 'map'>,

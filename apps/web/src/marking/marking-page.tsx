@@ -35,7 +35,7 @@ import { Trouble } from '../ui/field';
 import { ChangesList, ChangesOnMap, useChanges } from './changes';
 import { CriteriaToGive } from './criteria-to-give';
 import { Earlier, stateSentence } from './earlier';
-import { judgedOf, markOf } from './judgement';
+import { figuresOf, judgedOf, markOf } from './judgement';
 import { inResults, toJudge, toJudgeSentence, useMarkingKeys } from './marking-keys';
 import { MarkHead } from './mark-head';
 import { MarkingActions } from './marking-actions';
@@ -119,7 +119,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
     const next = round.at((round.findIndex(isHere) + step) % round.length);
     if (next && !isHere(next)) void navigate(`/piles/${pile.publicationId}/${next.workId}`);
   };
-  const { map, assignment } = useFrozen(detail);
+  const { map, assignment, report } = useFrozen(detail);
   const changes = useChanges(detail, map, assignment);
   const [withReference, setWithReference] = useState(false);
   const reference = useAgainstReference(map, assignment, withReference);
@@ -127,6 +127,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
   const [asked] = useSearchParams();
   const start = startOf(asked, propositions, map, assignment);
   const judged = useMemo(() => judgedOf(judgements, propositions), [judgements, propositions]);
+  const mark = markOf(detail, report, assignment, judged);
   const judge = (kind: JudgementKind, subject: string, value: number | null, reason = ''): Promise<boolean> =>
     act(
       () =>
@@ -222,7 +223,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
             </p>
           ) : (
             <MarkHead
-              mark={markOf(detail, view.frozen.report, view.frozen.assignment, judged)}
+              mark={mark}
               report={view.frozen.report}
               assignment={view.frozen.assignment}
               judged={judged}
@@ -252,6 +253,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
         <SentencesToJudge detail={detail} all={propositions} view={view} mayMark={mayMark} act={act} />
       )}
       ownPoints={judged.judgement.points}
+      sum={mode === 'marks second' ? undefined : figuresOf(mark)}
       {...(mayMark && {
         resultAction: (result) => (
           <>

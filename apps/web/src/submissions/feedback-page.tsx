@@ -6,7 +6,7 @@ import { alertAloud } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { showMoment } from '../app/dates';
 import { useTitle } from '../app/page';
-import { Criteria, JudgedSentences, judgedOf, MarkHead, markOf } from '../marking';
+import { Criteria, figuresOf, JudgedSentences, judgedOf, MarkHead, markOf } from '../marking';
 import type { Judged } from '../marking';
 import {
   refresh,
@@ -18,7 +18,7 @@ import {
   useTimeZone,
 } from '../app/queries';
 import { Waiting } from '../app/waiting';
-import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead, SettleComment } from '../map';
+import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead, SettleComment, useFrozen } from '../map';
 import type { FrozenView } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Dialog } from '../ui/dialog';
@@ -61,6 +61,8 @@ function Feedback({
   useTitle(`Comments on ${detail.title}`);
   const navigate = useNavigate();
   const zone = useTimeZone();
+  const { report, assignment } = useFrozen(detail);
+  const mark = markOf(detail, report, assignment, judged);
   const revise = async (): Promise<void> => {
     try {
       await api.post(`works/${detail.workId}/revise`);
@@ -102,7 +104,7 @@ function Feedback({
           <Returned detail={detail} comments={comments.length} zone={zone} />
           {detail.returnedAt ? (
             <MarkHead
-              mark={markOf(detail, view.frozen.report, view.frozen.assignment, judged)}
+              mark={mark}
               report={view.frozen.report}
               assignment={view.frozen.assignment}
               judged={judged}
@@ -119,6 +121,7 @@ function Feedback({
         sentences: (view: FrozenView) => <JudgedSentences all={propositions} view={view} />,
       })}
       ownPoints={judged.judgement.points}
+      sum={detail.returnedAt ? figuresOf(mark) : undefined}
       resultAction={(result) => {
         const given = judged.of('result', result.id);
         return given ? <p className="words mt-2 text-sm text-indigo">Your teacher: {given.reason}</p> : null;

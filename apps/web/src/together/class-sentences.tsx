@@ -153,7 +153,7 @@ function Row({
             )}
           </span>
         </button>
-        <GiveVerdictRow of={`${from} ${phrase || '…'} ${to}`} judged={judged} onGive={onGive} onStep={onStep} />
+        <GiveVerdictRow roomy of={`${from} ${phrase || '…'} ${to}`} judged={judged} onGive={onGive} onStep={onStep} />
       </div>
       {open && (
         <ul className="flex flex-wrap gap-x-4 gap-y-1 pb-2 pl-7 text-sm">

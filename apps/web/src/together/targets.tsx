@@ -50,6 +50,7 @@ export function Targets({ insight }: { insight: ClassInsight }) {
                   </span>
                 </details>
                 <GiveVerdictRow
+                  roomy
                   of={`${target}, shown by ${topic}`}
                   judged={judged}
                   onGive={(given) => give([key], given, judged)}

@@ -27,12 +27,15 @@ const SAY_HOW = 'True. Say how, or by what.';
 export function GiveVerdictRow({
   of,
   judged,
+  roomy = false,
   onGive,
   onStep,
 }: {
   /** the sentence, for those who listen */
   of: string;
   judged: VerdictRow | null;
+  /** whether there is room for columns, so that nothing moves when a verdict is given */
+  roomy?: boolean;
   onGive: (given: Given) => void;
   /** goes to the sentence after this, or before it */
   onStep?: (by: 1 | -1) => void;
@@ -77,7 +80,7 @@ export function GiveVerdictRow({
               tabIndex={judged ? (isIt ? 0 : -1) : i === 0 ? 0 : -1}
               title={`${word} (${key})`}
               data-verdict={word}
-              className={`inline-flex items-center gap-0.5 rounded-sm border px-1 py-0.5 text-sm font-semibold pointer-coarse:min-h-11 ${isIt ? `border-current bg-white ${ink}` : 'border-rule bg-white text-quiet hover:bg-canvas hover:text-ink'}`}
+              className={`inline-flex items-center gap-0.5 rounded-sm border px-1 py-0.5 text-sm font-semibold pointer-coarse:min-h-11 ${roomy ? 'min-w-[4.6rem] justify-center' : ''} ${isIt ? `border-current bg-white ${ink}` : 'border-rule bg-white text-quiet hover:bg-canvas hover:text-ink'}`}
               onClick={() => give(verdict, thin)}
             >
               {isIt && <Icon aria-hidden size={13} />}
@@ -85,6 +88,7 @@ export function GiveVerdictRow({
             </button>
           );
         })}
+        {roomy && !judged && <span className="w-[1.125rem] pointer-coarse:w-11" />}
         {judged && remark === null && (
           <button
             type="button"
