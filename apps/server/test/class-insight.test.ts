@@ -2,6 +2,7 @@ import type {
   ClassInsight,
   ClassWeights,
   Growth,
+  Pile,
   StaysHard,
   SubmissionDetail,
   TeacherTask,
@@ -122,6 +123,8 @@ test('points are learned from five marks by feel, refused by a sentence below th
   // A share of one is the most there is.
   expect((await feel(maps[4]!, 1.5)).status).toBe(422);
   await feel(maps[4]!, 0.25);
+  const { entries } = (await tobias.get<Pile>(`publications/${publicationId}/pile`)).body;
+  expect(entries.map(({ submission }) => submission!.feel)).toEqual([0.25, 0.5, 0.75, 1, 0.25]);
   const learned = await weights();
   expect([learned.refused, learned.marked]).toEqual([null, 5]);
   const [many, joined] = learned.weights;

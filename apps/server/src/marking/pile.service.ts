@@ -10,6 +10,7 @@ import { Clock } from '../common/clock.js';
 import { notFound } from '../common/problem.js';
 import { LookedAt, Submission, submissionRowOf } from '../submissions/index.js';
 import { Work, WorkMember, WorksService } from '../works/index.js';
+import { JudgementEntry } from './judgement.entity.js';
 import { WhoIsWhere } from './who-is-where.js';
 
 /** A work with its members and the newest thing handed in of it, no bodies. */
@@ -65,14 +66,16 @@ export class PileService {
       this.standings(publications.map(({ id }) => id)),
       this.classes.rosters(publications.map(({ classId }) => classId)),
     ]);
-    const looked = await this.lookedAt(
-      [...standings.values()].flat().flatMap(({ newest }) => newest?.id ?? []),
-      accountId,
-    );
+    const newest = [...standings.values()].flat().flatMap((one) => one.newest?.id ?? []);
+    const [looked, felt] = await Promise.all([this.lookedAt(newest, accountId), this.felt(newest)]);
     return new Map(
       publications.map(({ id, classId, secondMarkerId }) => [
         id,
-        entriesOf(rosters.get(classId) ?? [], standings.get(id) ?? [], looked, secondMarkerId === accountId),
+        entriesOf(rosters.get(classId) ?? [], standings.get(id) ?? [], {
+          looked,
+          felt,
+          isBlind: secondMarkerId === accountId,
+        }),
       ]),
     );
   }
@@ -82,6 +85,15 @@ export class PileService {
     if (submissionIds.length === 0) return new Set();
     const rows = await this.data.getRepository(LookedAt).findBy({ submissionId: In([...submissionIds]), accountId });
     return new Set(rows.map(({ submissionId }) => submissionId));
+  }
+
+  /** Marks given by feel, by submission. */
+  private async felt(submissionIds: readonly string[]): Promise<ReadonlyMap<string, number>> {
+    if (submissionIds.length === 0) return new Map();
+    const rows = await this.data
+      .getRepository(JudgementEntry)
+      .findBy({ submissionId: In([...submissionIds]), kind: 'feel' });
+    return new Map(rows.map(({ submissionId, value }) => [submissionId, value]));
   }
 
   private async standings(publicationIds: readonly string[]): Promise<Map<string, Standing[]>> {
@@ -128,8 +140,7 @@ export class PileService {
 function entriesOf(
   roster: readonly Person[],
   standings: readonly Standing[],
-  looked: ReadonlySet<string>,
-  isBlind: boolean,
+  { looked, felt, isBlind }: { looked: ReadonlySet<string>; felt: ReadonlyMap<string, number>; isBlind: boolean },
 ): PileEntry[] {
   const byPerson = new Map(standings.flatMap((one) => one.members.map(({ id }) => [id, one] as const)));
   const here = roster.map((person) => byPerson.get(person.id) ?? person);
@@ -148,7 +159,12 @@ function entriesOf(
       left: left.includes(one),
       members,
       submission: newest
-        ? { ...submissionRowOf(newest, true, isBlind), flags: newest.flags, lookedAt: looked.has(newest.id) }
+        ? {
+            ...submissionRowOf(newest, true, isBlind),
+            flags: newest.flags,
+            lookedAt: looked.has(newest.id),
+            feel: isBlind ? null : (felt.get(newest.id) ?? null),
+          }
         : null,
     };
   });

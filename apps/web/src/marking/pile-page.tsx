@@ -172,6 +172,9 @@ function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: 
       </td>
       <td className="pr-3 text-right font-mono text-sm">
         {submission?.mark && `${figure(submission.mark.sum)} of ${figure(submission.mark.outOf)}`}
+        {submission?.feel != null && (
+          <span className="block text-xs text-quiet">{Math.round(submission.feel * 100)} % by feel</span>
+        )}
       </td>
       <td className="pr-3 text-right font-mono text-sm text-indigo">
         {isWaiting(entry) && (submission?.mark?.notJudged || '')}
