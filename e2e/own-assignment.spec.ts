@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { Stack } from '../scripts/lib/stack.mjs';
-import { expect, MapDesk, test, watched } from './school';
+import { enter, expect, MapDesk, test, watched } from './school';
 
 const NAMES = [
   'Ada Ruiz',
@@ -267,4 +267,36 @@ test('from an empty installation to a difference: people, a sheet written by key
   } finally {
     await stack.remove();
   }
+});
+
+test('how a mark comes about: lateness, propositions and structure are switched on, filled in, and stay', async ({
+  browser,
+  school,
+}) => {
+  const page = await enter(browser, school, 'maren');
+  await page.getByRole('link', { name: 'Assignments' }).click();
+  await page.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
+  await expect(page.getByText('Handing in late costs nothing')).toBeVisible();
+  await page.getByLabel('Take points off for handing in late').check();
+  await page.getByLabel('Share for each day late, percent').fill('20');
+  await page.getByLabel('Judge single propositions').check();
+  await page.getByLabel('Score the structure').check();
+  await expect(
+    page.getByText('42 requirements + 10 criteria + 10 propositions + 10 structure = 72 points'),
+  ).toBeVisible();
+  const full = page.getByLabel('Score for all points');
+  // A score of nothing is no score, and changes nothing.
+  await full.fill('0');
+  await page.getByRole('button', { name: /^Your reference scores \d+: ask for that$/ }).click();
+  await expect(full).not.toHaveValue('60');
+  const kinds = page.getByRole('group', { name: 'Kinds of examples' });
+  await kinds.getByLabel('Seen outside').check();
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  const asked = await full.inputValue();
+  await page.reload();
+  await expect(page.getByLabel('Share for each day late, percent')).toHaveValue('20');
+  await expect(full).toHaveValue(asked);
+  await expect(kinds.getByRole('checkbox', { checked: true })).toHaveCount(1);
+  await page.getByLabel('Take points off for handing in late').uncheck();
+  await expect(page.getByText('Handing in late costs nothing')).toBeVisible();
 });

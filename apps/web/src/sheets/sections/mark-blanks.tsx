@@ -3,6 +3,32 @@ import type { ReactNode } from 'react';
 /** A line of how a mark comes about; its blanks are filled in where they stand. */
 export const Rule = ({ children }: { children: ReactNode }) => <div className="leading-8">{children}</div>;
 
+/** A line that holds only where it is switched on; else it says what holds instead. */
+export const OptionalRule = ({
+  label,
+  on,
+  onSwitch,
+  otherwise,
+  children,
+}: {
+  label: string;
+  on: boolean;
+  onSwitch: (on: boolean) => void;
+  otherwise: string;
+  children: ReactNode;
+}) => (
+  <Rule>
+    <input
+      type="checkbox"
+      aria-label={label}
+      className="mr-2 accent-action"
+      checked={on}
+      onChange={({ target }) => onSwitch(target.checked)}
+    />
+    {on ? children : otherwise}
+  </Rule>
+);
+
 const BLANK =
   'rounded-sm border-b border-action bg-wash px-1.5 py-0.5 font-semibold text-action-hover hover:bg-[#d3e4df]';
 

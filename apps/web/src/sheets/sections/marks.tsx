@@ -3,7 +3,7 @@ import type { MarkRules } from '@ichnograph/core';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
 import { usePart, useSheet } from '../use-sheet';
-import { Figure, Percent, Pick, Rule } from './mark-blanks';
+import { Figure, OptionalRule, Percent, Pick, Rule } from './mark-blanks';
 import { StructuralRule } from './structural-rule';
 
 const SCALES = {
@@ -125,15 +125,13 @@ export function MarksSection() {
             </li>
           </ul>
         )}
-        <Rule>
-          <input
-            type="checkbox"
-            aria-label="Take points off for handing in late"
-            className="mr-2 accent-action"
-            checked={late !== null}
-            onChange={({ target }) => set({ late: target.checked ? { perDay: 0.1, most: 0.5 } : null })}
-          />
-          {late ? (
+        <OptionalRule
+          label="Take points off for handing in late"
+          on={late !== null}
+          onSwitch={(on) => set({ late: on ? { perDay: 0.1, most: 0.5 } : null })}
+          otherwise="Handing in late costs nothing"
+        >
+          {late && (
             <>
               Late:{' '}
               <Percent
@@ -148,19 +146,15 @@ export function MarksSection() {
                 onChange={(most) => set({ late: { ...late, most } })}
               />
             </>
-          ) : (
-            'Handing in late costs nothing'
           )}
-        </Rule>
-        <Rule>
-          <input
-            type="checkbox"
-            aria-label="Judge single propositions"
-            className="mr-2 accent-action"
-            checked={propositions !== null}
-            onChange={({ target }) => set({ propositions: target.checked ? { points: 10, full: 12 } : null })}
-          />
-          {propositions ? (
+        </OptionalRule>
+        <OptionalRule
+          label="Judge single propositions"
+          on={propositions !== null}
+          onSwitch={(on) => set({ propositions: on ? { points: 10, full: 12 } : null })}
+          otherwise="Single propositions are not judged"
+        >
+          {propositions && (
             <>
               Propositions you judge sound give up to{' '}
               <Figure
@@ -178,10 +172,8 @@ export function MarksSection() {
               />{' '}
               sound ones
             </>
-          ) : (
-            'Single propositions are not judged'
           )}
-        </Rule>
+        </OptionalRule>
         <StructuralRule scoring={structural} onChange={(next) => set({ structural: next })} />
         <Rule>
           While they work, students see{' '}

@@ -3,7 +3,7 @@ import type { StructuralScoring } from '@ichnograph/core';
 import { Fragment, useMemo } from 'react';
 import { Button } from '../../ui/button';
 import { useSheet, useWritten } from '../use-sheet';
-import { Figure, Rule } from './mark-blanks';
+import { Figure, OptionalRule } from './mark-blanks';
 
 /** The classical scheme, on a scale of sixty. */
 const PRESET: StructuralScoring = { points: 10, full: 60, ...NOVAK_GOWIN, exampleKinds: [] };
@@ -23,16 +23,14 @@ export function StructuralRule({
   onChange: (scoring: StructuralScoring | null) => void;
 }) {
   return (
-    <Rule>
-      <input
-        type="checkbox"
-        aria-label="Score the structure"
-        className="mr-2 accent-action"
-        checked={scoring !== null}
-        onChange={({ target }) => onChange(target.checked ? PRESET : null)}
-      />
-      {scoring ? <Scoring scoring={scoring} onChange={onChange} /> : 'The structure is not scored'}
-    </Rule>
+    <OptionalRule
+      label="Score the structure"
+      on={scoring !== null}
+      onSwitch={(on) => onChange(on ? PRESET : null)}
+      otherwise="The structure is not scored"
+    >
+      {scoring && <Scoring scoring={scoring} onChange={onChange} />}
+    </OptionalRule>
   );
 }
 
