@@ -62,7 +62,7 @@ test('the way of an arrow: forward from its start, both and none from either end
   );
 });
 
-test('a topic’s branches are the first steps of its shortest ways from the root', () => {
+test('a topic’s branches are the first steps of its shortest ways from the root, and one of them is its home', () => {
   fc.assert(
     fc.property(maps, (map) => {
       const index = new MapIndex(map, assignment);
@@ -81,13 +81,21 @@ test('a topic’s branches are the first steps of its shortest ways from the roo
       expect(new Map([...ways].map(([id, [way]]) => [id, way!.length - 1]))).toEqual(new Map(index.levels));
       for (const [id, lists] of ways)
         if (id !== 'r') expect(index.branches.get(id)).toEqual(new Set(lists.map((way) => way[1])));
-      const share = (a: string, b: string): boolean =>
-        [...index.branches.get(a)!].some((branch) => index.branches.get(b)!.has(branch));
+      /** Up from a topic, each time by the first structural link in file order that leads nearer to the root. */
+      const home = (id: string): string => {
+        const level = index.levels.get(id)!;
+        if (level === 1) return id;
+        const up = index.structuralLinks
+          .filter(({ from, to }) => from === id || to === id)
+          .map(({ from, to }) => (from === id ? to : from))
+          .find((other) => index.levels.get(other) === level - 1)!;
+        return home(up);
+      };
+      const reached = (id: string): boolean => (index.levels.get(id) ?? 0) > 0;
       expect(index.crossLinks).toEqual(
-        index.structuralLinks.filter(
-          ({ from, to }) => index.branches.has(from) && index.branches.has(to) && !share(from, to),
-        ),
+        index.structuralLinks.filter(({ from, to }) => reached(from) && reached(to) && home(from) !== home(to)),
       );
+      for (const id of [...ways.keys()].filter(reached)) expect(index.branches.get(id)).toContain(index.homes.get(id));
     }),
   );
 });

@@ -35,7 +35,7 @@ export class MapIndex {
    */
   takeStructureOf(other: MapIndex): this {
     this.kinds = other.kinds;
-    for (const name of ['root', 'neighbours', 'levels', 'branches'] as const) {
+    for (const name of ['root', 'neighbours', 'levels', 'branches', 'hungBy', 'homes'] as const) {
       if (!Object.hasOwn(other, name)) continue;
       const value = name === 'root' ? other.root && this.topicById.get(other.root.id)! : other[name];
       Object.defineProperty(this, name, { value });
@@ -194,11 +194,37 @@ export class MapIndex {
     return branches;
   }
 
-  /** Structural links between reached topics, neither the root, with no main branch in common. */
+  /** For each topic below a main branch, the id of the link it hangs by: the first in file order that leads nearer to the root. */
+  @once get hungBy(): ReadonlyMap<string, string> {
+    const hungBy = new Map<string, string>();
+    for (const { id, from, to } of this.structuralLinks) {
+      const [a, b] = [this.levels.get(from), this.levels.get(to)];
+      if (a === undefined || b === undefined || Math.abs(a - b) !== 1 || Math.min(a, b) === 0) continue;
+      const below = a > b ? from : to;
+      if (!hungBy.has(below)) hungBy.set(below, id);
+    }
+    return hungBy;
+  }
+
+  /** For each reached topic but the root, its home branch: the main branch that the links it hangs by lead up to. */
+  @once get homes(): ReadonlyMap<string, string> {
+    const linkById = new Map(this.structuralLinks.map((link) => [link.id, link]));
+    const homes = new Map<string, string>();
+    // Levels come nearest to the root first, so that what a topic hangs from has its home already.
+    for (const [id, level] of this.levels) {
+      if (level === 1) homes.set(id, id);
+      if (level < 2) continue;
+      const { from, to } = linkById.get(this.hungBy.get(id)!)!;
+      homes.set(id, homes.get(from === id ? to : from)!);
+    }
+    return homes;
+  }
+
+  /** Structural links between reached topics, neither the root, of different home branches. */
   @once get crossLinks(): readonly Link[] {
     return this.structuralLinks.filter(({ from, to }) => {
-      const [a, b] = [this.branches.get(from), this.branches.get(to)];
-      return a !== undefined && b !== undefined && ![...a].some((branch) => b.has(branch));
+      const [a, b] = [this.homes.get(from), this.homes.get(to)];
+      return a !== undefined && b !== undefined && a !== b;
     });
   }
 

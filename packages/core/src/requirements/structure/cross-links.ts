@@ -22,8 +22,10 @@ export const crossLinks = requirementType({
     few: '{count, plural, =0 {None yet} other {{count} found}}: add {missing} more.',
     tie: 'This one counts: {sentence}',
     wordless: 'This one would count, but it has no words yet: {sentence}',
-    shared: 'This one does not count: a shortest way to both of its ends leads through “{branch}”. {sentence}',
-    inside: 'This one stays inside one branch, “{branch}”: {sentence}',
+    hangs:
+      'This one does not count: by it “{below}” hangs in the branch “{branch}”. ' +
+      'What ties it to another branch counts in its stead: {instead}',
+    inside: 'This one does not count: both of its ends belong to the branch “{branch}”. {sentence}',
   },
   check: ({ min, labelled }, { index, assignment }) => {
     const links = index.crossLinks.filter(({ phrase }) => !labelled || !isBlank(phrase));
@@ -47,32 +49,44 @@ export const crossLinks = requirementType({
 
 interface NearlyTie {
   link: Link;
-  code: 'wordless' | 'shared' | 'inside';
+  code: 'wordless' | 'hangs' | 'inside';
+  below?: string;
   branch?: string;
+  instead?: string;
 }
 
 /**
- * Links that someone may have drawn as a tie and that do not count, with the reason: no words yet; ends that have a main
- * branch in common, often because the link itself made a way shorter; both ends within one branch. A link that only hangs
- * one topic below another is none.
+ * Links that someone may have drawn as a tie and that do not count, with the reason: no words yet; the link that one of its
+ * topics hangs by, while another link of that topic is its tie; both ends within one branch. A link that only hangs one
+ * topic below another is none.
  */
 function nearlyTies(index: MapIndex, counted: readonly Link[]): NearlyTie[] {
-  const textOf = (id: string): string => index.topicById.get(id)?.text ?? '';
+  const textOf = (id: string): string => index.topicById.get(id)!.text;
   return index.structuralLinks.flatMap((link): NearlyTie[] => {
-    if (counted.includes(link)) return [];
-    const [a, b] = [index.branches.get(link.from), index.branches.get(link.to)];
-    if (!a || !b) return [];
-    const common = [...a].filter((branch) => b.has(branch));
-    if (common.length === 0) return [{ link, code: 'wordless' }];
-    if (new Set([...a, ...b]).size > 1) return [{ link, code: 'shared', branch: textOf(common[0]!) }];
-    return isSecondWay(index, link) ? [{ link, code: 'inside', branch: textOf(common[0]!) }] : [];
+    const [a, b] = [index.homes.get(link.from), index.homes.get(link.to)];
+    if (counted.includes(link) || a === undefined || b === undefined) return [];
+    if (a !== b) return [{ link, code: 'wordless' }];
+    const below = [link.from, link.to].find((id) => index.hungBy.get(id) === link.id);
+    if (below === undefined) return [{ link, code: 'inside', branch: textOf(a) }];
+    const instead = index.crossLinks.find((other) => couldHang(index, other, { below, rather: link }));
+    if (!instead) return [];
+    const sentence = sentenceOf(instead, ...index.ends(instead), index.assignment.legend);
+    return [{ link, code: 'hangs', below: textOf(below), branch: textOf(a), instead: sentence }];
   });
 }
 
-/** Whether the topic below would hang from something without this link too. */
-function isSecondWay(index: MapIndex, { from, to }: Link): boolean {
-  const [one, other] = [index.levels.get(from)!, index.levels.get(to)!];
-  if (one === other) return true;
-  const below = one > other ? from : to;
-  return [...index.neighbours.get(below)!].filter((id) => index.levels.get(id)! < index.levels.get(below)!).length > 1;
+/**
+ * Whether its author may have hung a topic by one link rather than by the one it hangs by: both lead nearer to the root, or
+ * this one was there first and the other made the way shorter.
+ */
+function couldHang(
+  index: MapIndex,
+  { id, from, to }: Link,
+  { below, rather }: { below: string; rather: Link },
+): boolean {
+  if (from !== below && to !== below) return false;
+  const [level, other] = [index.levels.get(below)!, index.levels.get(from === below ? to : from)!];
+  if (level !== other) return other < level;
+  const ids = index.structuralLinks.map((link) => link.id);
+  return ids.indexOf(id) < ids.indexOf(rather.id);
 }

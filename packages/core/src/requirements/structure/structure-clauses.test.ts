@@ -76,7 +76,7 @@ clauses([
     gives: [0.5, 'r'],
   },
   {
-    says: 'with a branch in common it is none; unlabelled it does not count unless that is allowed',
+    says: 'within one home branch it is none; unlabelled it does not count unless that is allowed',
     type: 'cross-links',
     params: { min: 2, labelled: false },
     assignment: bridge,

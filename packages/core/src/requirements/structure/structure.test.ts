@@ -177,10 +177,17 @@ requirementTester('cross-links', rooted, [
     flags: [],
   },
   {
-    name: 'one that makes the way as short from its own side is none',
+    name: 'a second link to a branch counts: its topic keeps the home that the first one gave it',
     map: mapOf(topics, [...tree, link('a', 'd')]),
-    status: 'unmet',
-    fraction: 0,
+    status: 'met',
+    fraction: 1,
+    flags: [],
+  },
+  {
+    name: 'the order of the file decides which of two is the way home, so that one of them always counts',
+    map: mapOf(topics, [link('a', 'd'), ...tree]),
+    status: 'met',
+    fraction: 1,
     flags: [],
   },
   {
@@ -366,7 +373,15 @@ test('each tie that nearly counts says why it does not; links that only hang a t
     'This one would count, but it has no words yet: c … d.',
   ]);
   expect(said([...tree, link('a', 'd')])).toEqual([
-    'This one does not count: a shortest way to both of its ends leads through “b”. b holds d.',
-    'This one does not count: a shortest way to both of its ends leads through “a”. a holds d.',
+    'This one counts: a holds d.',
+    'This one does not count: by it “d” hangs in the branch “b”. What ties it to another branch counts in its stead: a holds d.',
+  ]);
+  const deep = [link('Bridge', 'a'), link('Bridge', 'b'), link('a', 'c'), link('c', 'd'), link('b', 'd')];
+  expect(said(deep)).toEqual([
+    'This one counts: c holds d.',
+    'This one does not count: by it “d” hangs in the branch “b”. What ties it to another branch counts in its stead: c holds d.',
+  ]);
+  expect(said([...tree, link('c', 'a', { id: 'back' })])).toEqual([
+    'This one does not count: both of its ends belong to the branch “a”. c holds a.',
   ]);
 });
