@@ -59,7 +59,7 @@ for (const { width, height, least, name, family } of SIZES)
     await maren.reload();
     await expect(maren.getByRole('complementary', { name: 'Margin' })).toBeVisible();
     await check(maren, 'marking, with comments');
-    await maren.request.post(`${school.url}/api/submissions/${id}/return`);
+    await maren.request.post(`${school.url}/api/submissions/${id}/return`, { data: { unjudged: true } });
     await student.goto(`${school.url}/feedback/${id}`);
     await expect(student.getByRole('complementary', { name: 'Margin' })).toBeVisible();
     await check(student, 'feedback, with comments');

@@ -79,8 +79,8 @@ async function classOf(app: INestApplication, people: Map<string, Account>): Pro
     ...STUDENTS_9B.map(({ name }): [string, Part] => [name, 'student']),
   ];
   const head = actOf(people.get('halina')!.id);
-  await app.get(Acts).once(head, 'enrol', async (manager) => {
-    for (const [name, part] of parts) await classes.enrol(id, { accountId: people.get(name)!.id, part }, manager);
+  await app.get(Acts).once(head, 'enrol', async () => {
+    for (const [name, part] of parts) await classes.enrol(id, { accountId: people.get(name)!.id, part });
     return id;
   });
   return id;
@@ -140,7 +140,7 @@ async function drawWorks(
   );
   await judgeSentences(app, handedIn, first, maren.id);
   for (const text of KEPT_REMARKS) await app.get(Remarks).keep({ text }, actOf(maren.id));
-  await returning.return(handedIn, actOf(maren.id));
+  await returning.return(handedIn, actOf(maren.id), { unjudged: true });
 
   for (const work of classWorks) {
     const one = await student(work.name, ...work.begun);
@@ -151,7 +151,7 @@ async function drawWorks(
     if (!work.returned) continue;
     clock.at(...work.returned.at);
     await said.addComment(submission, { anchor: 'map', text: work.returned.comment }, actOf(maren.id));
-    await returning.return(submission, actOf(maren.id));
+    await returning.return(submission, actOf(maren.id), { unjudged: true });
     if (!work.again) continue;
     clock.at(...work.again.at);
     await one.revise();

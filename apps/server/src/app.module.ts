@@ -3,6 +3,7 @@ import type { DynamicModule, Type } from '@nestjs/common';
 import { APP_FILTER } from '@nestjs/core';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import type { Logger } from 'pino';
+import { DataSource } from 'typeorm';
 import { AccountsModule } from './accounts/index.js';
 import { ActsModule } from './acts/index.js';
 import { AssignmentsModule } from './assignments/index.js';
@@ -10,7 +11,9 @@ import { BeginningsModule } from './beginnings/index.js';
 import { ClassInsightModule } from './class-insight/index.js';
 import { ClassesModule } from './classes/index.js';
 import { Clock } from './common/clock.js';
+import { Database } from './common/database.js';
 import { ProblemFilter } from './common/problem.filter.js';
+import { withPatience } from './common/patience.js';
 import { LOGGER, SETTINGS } from './common/tokens.js';
 import { dataSourceOptions } from './database/data-source.js';
 import { FilesModule } from './files/index.js';
@@ -46,9 +49,10 @@ class OutsideModule {
         { provide: SETTINGS, useValue: settings },
         { provide: LOGGER, useValue: logger },
         { provide: Clock, useValue: clock },
+        Database,
         { provide: APP_FILTER, useFactory: () => new ProblemFilter(logger) },
       ],
-      exports: [SETTINGS, LOGGER, Clock],
+      exports: [SETTINGS, LOGGER, Clock, Database],
     };
   }
 }
@@ -61,7 +65,10 @@ export class AppModule {
       module: AppModule,
       imports: [
         OutsideModule.with(outside),
-        TypeOrmModule.forRoot({ ...dataSourceOptions(outside.settings), retryAttempts: 2, retryDelay: 1000 }),
+        TypeOrmModule.forRootAsync({
+          useFactory: () => ({ ...dataSourceOptions(outside.settings), retryAttempts: 2, retryDelay: 1000 }),
+          dataSourceFactory: async (options) => withPatience(await new DataSource(options!).initialize()),
+        }),
         ActsModule,
         AccountsModule,
         ClassesModule,

@@ -186,7 +186,7 @@ test('the reference is shown to whose map came back, where the teacher allows it
   const allow = (showsReference: boolean) => maren.call('PATCH', `publications/${publicationId}`, { showsReference });
   await allow(true);
   expect(await look()).toBe(404);
-  await maren.post(`submissions/${id}/return`);
+  await maren.post(`submissions/${id}/return`, { unjudged: true });
   expect(await look()).toBe(200);
   await allow(false);
   expect(await look()).toBe(404);

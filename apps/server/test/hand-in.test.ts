@@ -120,7 +120,7 @@ test('again and again until the teacher begins to mark; then read only until it 
     (await maren.call<CommentRow>('PATCH', `comments/${marked.body.id}`, { text: 'Which loads, and where?' })).body
       .text,
   ).toContain('where');
-  expect((await maren.post(`submissions/${second.id}/return`)).status).toBe(204);
+  expect((await maren.post(`submissions/${second.id}/return`, { unjudged: true })).status).toBe(204);
   expect((await maren.post(`submissions/${second.id}/comments`, { anchor: 'map', text: 'One more' })).status).toBe(409);
   const read = (await person.get<SubmissionDetail>(`submissions/${second.id}`)).body;
   expect(read).toMatchObject({ state: 'returned', returnedBy: { givenName: 'Maren' } });
@@ -141,7 +141,7 @@ test('again and again until the teacher begins to mark; then read only until it 
 test.each([1, 2, 3])('a return during a hand-in is one thing or the other, never half (%i)', async (round) => {
   const [{ person, work, client, handIn }, maren] = [await drawn(`Ottoline${round}`), await Person.signedIn('maren')];
   const first = (await handIn()).body;
-  const [again, back] = await Promise.all([handIn(), maren.post(`submissions/${first.id}/return`)]);
+  const [again, back] = await Promise.all([handIn(), maren.post(`submissions/${first.id}/return`, { unjudged: true })]);
   client.close();
   const { body: now } = await person.get<WorkDetail>(`works/${work.id}`);
   const wasFirst = back.status === 204;
@@ -196,7 +196,7 @@ test('other people’s maps, submissions and comments are not there', async () =
   }
   expect((await priya.post(`works/${work.id}/hand-in`, { client: client.client, count: 0 })).status).toBe(404);
   expect((await tobias.get(`publications/${publicationId}/pile`)).status).toBe(404);
-  expect((await tobias.post(`submissions/${id}/return`)).status).toBe(404);
+  expect((await tobias.post(`submissions/${id}/return`, { unjudged: true })).status).toBe(404);
   expect((await tobias.call('DELETE', `comments/${body.id}`)).status).toBe(404);
   expect((await tobias.post(`publications/${publicationId}/work`)).status).toBe(403);
   expect((await priya.get('works/not-an-id')).status).toBe(404);

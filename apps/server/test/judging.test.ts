@@ -36,7 +36,7 @@ test('levels and points make the sum, which the pile shows, and a student sees o
 
   expect((await person.get<JudgementRow[]>(`submissions/${id}/judgements`)).body).toEqual([]);
   expect((await person.get<SubmissionDetail>(`submissions/${id}`)).body.submissions[0]!.mark).toBeNull();
-  expect((await maren.post(`submissions/${id}/return`)).status).toBe(204);
+  expect((await maren.post(`submissions/${id}/return`, { unjudged: true })).status).toBe(204);
   expect((await person.get<JudgementRow[]>(`submissions/${id}/judgements`)).body).toMatchObject([
     { kind: 'result', subject: result.id, value: result.outOf, reason: 'Said in other words.' },
   ]);
@@ -52,7 +52,7 @@ test('each change of a mark leaves who, when, before, after and why; the same ag
   await judge(criterion.id, 1);
   await judge(criterion.id, 0, {}, 'criterion', piet);
   await judge(result.id, 0, { reason: 'Copied.' }, 'result');
-  await maren.post(`submissions/${id}/return`);
+  await maren.post(`submissions/${id}/return`, { unjudged: true });
   const { body: trail } = await maren.get<MarkChangeRow[]>(`submissions/${id}/trail`);
   expect(
     trail.map(({ kind, subject, before, after, reason, by }) => [kind, subject, before, after, reason, by.givenName]),

@@ -40,7 +40,7 @@ test('one remark on all maps with the same evidence: previewed, written once, ta
   expect(await comments(maps[0]!.id)).toEqual([]);
 
   // One was returned meanwhile: it is not one of them, and the others are.
-  await maren.post(`submissions/${maps[2]!.id}/return`);
+  await maren.post(`submissions/${maps[2]!.id}/return`, { unjudged: true });
   const act = { 'idempotency-key': '6f0a3d0e-52a5-4c3a-8a37-1f1f3e3b8a01' };
   const given = await onMany({ works: works.slice(0, 2) }, maren, act);
   expect([given.status, given.body.places.length]).toEqual([200, 2]);
@@ -51,7 +51,7 @@ test('one remark on all maps with the same evidence: previewed, written once, ta
   ]);
   expect((await onMany({ works: [works[2]!] })).status).toBe(404);
 
-  await maren.post(`submissions/${maps[1]!.id}/return`);
+  await maren.post(`submissions/${maps[1]!.id}/return`, { unjudged: true });
   const taken = await maren.post<{ taken: number }>(`remark-batches/${given.body.batch}/take-back`);
   // What was returned stands.
   expect(taken.body).toEqual({ taken: 1 });

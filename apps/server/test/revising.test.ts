@@ -14,7 +14,7 @@ test('a changed requirement: first what would change, then the revision; open wo
   const { tobias, id, save, requirement, student, publicationId } = await classAtWork('Changed afterwards');
   const [begun, given, back] = [await student('Begona'), await student('Gwen'), await student('Becca')];
   const submission = await given.handIn();
-  await tobias.post(`submissions/${await back.handIn()}/return`);
+  await tobias.post(`submissions/${await back.handIn()}/return`, { unjudged: true });
 
   await save('requirements', {
     requirements: [requirement('r1', 'kind-count', { kind: 'own', min: 2 }), requirement('r2', 'all-connected', {}, 3)],

@@ -37,11 +37,11 @@ test('a return can be taken back until a member has read it', async () => {
   const { id } = (await handIn()).body;
   client.close();
   expect((await maren.post(`submissions/${id}/take-back`)).status).toBe(409);
-  await maren.post(`submissions/${id}/return`);
+  await maren.post(`submissions/${id}/return`, { unjudged: true });
   expect((await maren.post(`submissions/${id}/take-back`)).status).toBe(204);
   expect(await stateOf(maren, id)).toBe('being marked');
   expect((await person.get<SubmissionDetail>(`submissions/${id}`)).body.returnedAt).toBeNull();
-  await maren.post(`submissions/${id}/return`);
+  await maren.post(`submissions/${id}/return`, { unjudged: true });
   await person.get(`submissions/${id}`);
   const late = await maren.post(`submissions/${id}/take-back`);
   expect([late.status, late.problem.detail]).toEqual([409, 'This return has been read already, so it stands.']);
@@ -110,7 +110,7 @@ test('who leaves loses that class alone; what they handed in stays in the pile, 
   ).body.find(({ publicationId }) => publicationId === work.publicationId)!;
   for (const state of ['not begun', 'handed in', 'returned'])
     expect(task.counts[state]).toBe(pile.entries.filter((one) => one.state === state).length);
-  expect((await maren.post(`submissions/${entry.submission!.id}/return`)).status).toBe(204);
+  expect((await maren.post(`submissions/${entry.submission!.id}/return`, { unjudged: true })).status).toBe(204);
   client.close();
   stays.close();
 });

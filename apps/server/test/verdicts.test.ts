@@ -78,7 +78,7 @@ test('a verdict on the class holds in every map that says it; one map can differ
 
   // Nothing of it reaches the student before the return; then it stands as it was.
   expect(await ofMap(person)).toEqual([]);
-  expect((await maren.post(`submissions/${id}/return`)).status).toBe(204);
+  expect((await maren.post(`submissions/${id}/return`, { unjudged: true })).status).toBe(204);
   await give({ keys: [said.key], verdict: 'wrong' });
   expect(await ofMap(person)).toMatchObject([{ key: said.key, own: true, judged: { verdict: 'shaky' } }]);
   const comments = (await person.get<CommentRow[]>(`submissions/${id}/comments`)).body;
@@ -89,7 +89,7 @@ test('a return taken back takes its verdicts and remarks back', async () => {
   const { maren, id, ofMap, giveMap } = await theClass('Verity');
   const [first] = await ofMap();
   await giveMap({ keys: [first!.key], verdict: 'wrong', remark: 'Turn it round.' });
-  await maren.post(`submissions/${id}/return`);
+  await maren.post(`submissions/${id}/return`, { unjudged: true });
   expect((await maren.post(`submissions/${id}/take-back`)).status).toBe(204);
   expect((await maren.get<CommentRow[]>(`submissions/${id}/comments`)).body).toEqual([]);
   expect(await ofMap()).toHaveLength(1);

@@ -20,11 +20,11 @@ export async function loadCrossing(
   const maren = people.get('maren')!;
   const classes = app.get(ClassesService);
   const { id: classId } = await classes.create(CLASS_11.name);
-  await app.get(Acts).once(actOf(people.get('halina')!.id), 'enrol', async (manager) => {
+  await app.get(Acts).once(actOf(people.get('halina')!.id), 'enrol', async () => {
     for (const [name, part] of Object.entries(CLASS_11.staff))
-      await classes.enrol(classId, { accountId: people.get(name)!.id, part }, manager);
+      await classes.enrol(classId, { accountId: people.get(name)!.id, part });
     for (const { name } of STUDENTS_11)
-      await classes.enrol(classId, { accountId: people.get(name)!.id, part: 'student' }, manager);
+      await classes.enrol(classId, { accountId: people.get(name)!.id, part: 'student' });
     return classId;
   });
   const id = await app.get(SheetsService).bringIn(writeAssignment(crossing), actOf(maren.id));

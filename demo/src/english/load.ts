@@ -55,7 +55,7 @@ export async function loadEnglish(app: INestApplication, clock: DemoClock, peopl
     actOf(tobias.id),
   );
   await app.get(JudgingService).judge(first, { kind: 'criterion', subject: 'c1', value: 2 }, tobias);
-  await returning.return(first, actOf(tobias.id));
+  await returning.return(first, actOf(tobias.id), { unjudged: true });
   const waiting = await draws('teo', teo, -2);
   clock.at(-1, '15:05');
   await waiting.handIn('');
@@ -112,7 +112,7 @@ async function lastTerm(app: INestApplication, clock: DemoClock, people: People)
     const student = await drawn(app, clock, people, publicationId, name, knew([i, (i * 3) % 8]), -148);
     const submission = await student.handIn('');
     clock.at(-144, '14:00');
-    await app.get(Returning).return(submission, actOf(tobias.id));
+    await app.get(Returning).return(submission, actOf(tobias.id), { unjudged: true });
   }
   clock.at(-130, '12:00');
   await app.get(ClassesService).archive(classId, new Date(clock.now()));
@@ -126,10 +126,9 @@ async function classOf(
 ): Promise<string> {
   const classes = app.get(ClassesService);
   const { id } = await classes.create(name);
-  await app.get(Acts).once(actOf(people.get('halina')!.id), 'enrol', async (manager) => {
-    await classes.enrol(id, { accountId: people.get(teacher)!.id, part: 'teacher' }, manager);
-    for (const student of students)
-      await classes.enrol(id, { accountId: people.get(student)!.id, part: 'student' }, manager);
+  await app.get(Acts).once(actOf(people.get('halina')!.id), 'enrol', async () => {
+    await classes.enrol(id, { accountId: people.get(teacher)!.id, part: 'teacher' });
+    for (const student of students) await classes.enrol(id, { accountId: people.get(student)!.id, part: 'student' });
     return id;
   });
   return id;

@@ -1,4 +1,4 @@
-import { IsBoolean, IsIn, IsNumber, IsOptional, IsString, Length, MaxLength, ValidateIf } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, MaxLength, ValidateIf } from 'class-validator';
 import type { Person } from './accounts.js';
 import type { SubmissionRow, WorkState } from './works.js';
 
@@ -72,6 +72,11 @@ export class Judge {
   @IsOptional()
   @IsNumber({ allowNaN: false, allowInfinity: false })
   seen?: number | null;
+
+  /** the number of the revision it is given under: what a level or a result is may be another by now */
+  @IsOptional()
+  @IsInt()
+  revision?: number;
 }
 
 export interface JudgementRow {
@@ -101,6 +106,11 @@ export class ReturnMaps {
   @IsString()
   @MaxLength(2000, { message: 'a letter has room for 2,000 characters' })
   letter?: string;
+
+  /** that something on it is not judged, and counts nothing, is meant so */
+  @IsOptional()
+  @IsBoolean()
+  unjudged?: boolean;
 }
 
 export interface ReturnedMaps {

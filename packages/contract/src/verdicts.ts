@@ -102,4 +102,6 @@ export interface ClassPropositions {
 export interface VerdictGiven {
   /** maps in which it now holds and whose mark may be another by it */
   maps: number;
+  /** maps that say it and went back already: they keep what they were returned with */
+  returned: number;
 }

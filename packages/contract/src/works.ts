@@ -1,4 +1,5 @@
 import { IsInt, IsOptional, IsString, Length, MaxLength, Min } from 'class-validator';
+import type { ShownMark } from '@ichnograph/core';
 import type { Person } from './accounts.js';
 
 export const WORK_STATES = ['not begun', 'in progress', 'handed in', 'being marked', 'returned', 'done'] as const;
@@ -89,7 +90,7 @@ export interface SubmissionRow {
   outOf: number;
   extra: number;
   /** with what is judged so far, nothing rounded; null to a student before it is returned */
-  mark: { sum: number; outOf: number; notJudged: number } | null;
+  mark: { sum: number; outOf: number; notJudged: number; shown: ShownMark } | null;
   returnedAt: string | null;
 }
 

@@ -113,9 +113,8 @@ export class AccountsController {
   @For('administrator')
   @Post('accounts')
   async create(@Acting() named: Named, @Body() wanted: NewAccount): Promise<AccountRow> {
-    const id = await this.acts.once(named, 'make an account', async (manager) => {
-      return (await this.accounts.create(wanted, undefined, manager, true)).id;
-    });
+    const account = await this.accounts.prepared(wanted, true);
+    const id = await this.acts.once(named, 'make an account', async () => (await this.accounts.insert(account)).id);
     return accountRowOf((await this.accounts.byId(id))!);
   }
 

@@ -1,17 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { hash, verify } from '@node-rs/argon2';
 import { NAME_FORM } from '@ichnograph/contract';
 import type { AccountRow, Card, FirstAdministrator, NewAccount, NewStudent, Person } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { In, Like } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Clock } from '../common/clock.js';
 import { conflict } from '../common/problem.js';
 import { isTaken, unlessTaken } from '../common/database-errors.js';
 import { Account } from './account.entity.js';
 import { firstPassword } from './first-password.js';
-import { namesFor } from './names.js';
+import { namesFor, stemOf } from './names.js';
 import { School } from './school.entity.js';
 
 export const personOf = ({ id, givenName, familyName }: Person): Person => ({ id, givenName, familyName });
@@ -21,11 +20,14 @@ export const accountRowOf = (account: Account): AccountRow => ({
   role: account.role,
 });
 
+/** A password somebody is told once, and what is kept of it. */
+export type FirstPassword = Pick<Account, 'passwordHash'> & { password: string };
+
 /** People, their passwords, and the school they belong to. Passwords are argon2id (RFC 9106). */
 @Injectable()
 export class AccountsService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly clock: Clock,
   ) {}
 
@@ -54,22 +56,31 @@ export class AccountsService {
     return new Map(found.map((account) => [account.id, personOf(account)]));
   }
 
-  async create(
-    { password, ...person }: NewAccount,
-    id = randomUUID() as string,
-    manager: EntityManager = this.data.manager,
-    mustChangePassword = false,
-  ): Promise<Account> {
-    const account = {
-      id,
+  /** Makes an account, by somebody else's hand where its password is a first one. */
+  async create(wanted: NewAccount, first = false): Promise<Account> {
+    return this.insert(await this.prepared(wanted, first));
+  }
+
+  /** An account that is not there yet. Its password is hashed, which is slow on purpose: never within a unit of work. */
+  async prepared({ password, ...person }: NewAccount, mustChangePassword = false): Promise<Account> {
+    return {
+      id: randomUUID(),
       ...person,
-      passwordHash: await hash(password),
+      passwordHash: await this.hashed(password),
       mustChangePassword,
       createdAt: this.clock.now(),
     };
-    const taken = () => conflict(`The sign-in name “${person.name}” is taken. Choose another.`);
-    await unlessTaken(manager.insert(Account, account), taken);
-    return manager.create(Account, account);
+  }
+
+  async insert(account: Account): Promise<Account> {
+    const taken = () => conflict(`The sign-in name “${account.name}” is taken. Choose another.`);
+    await unlessTaken(this.data.manager.insert(Account, account), taken);
+    return account;
+  }
+
+  private hashed(password: string): Promise<string> {
+    this.data.insistOutside('hashing a password');
+    return hash(password);
   }
 
   /**
@@ -78,10 +89,11 @@ export class AccountsService {
    */
   async found({ school, timeZone, ...person }: FirstAdministrator): Promise<Account | null> {
     if (await this.school()) return null;
+    const founder = await this.prepared({ ...person, role: 'administrator' });
     try {
-      return await this.data.transaction(async (manager) => {
-        await manager.insert(School, { id: 1, name: school, timeZone });
-        return this.create({ ...person, role: 'administrator' }, undefined, manager);
+      return await this.data.unit(async () => {
+        await this.data.manager.insert(School, { id: 1, name: school, timeZone });
+        return this.insert(founder);
       });
     } catch (error) {
       if (isTaken(error, 'school')) return null;
@@ -103,13 +115,19 @@ export class AccountsService {
   }
 
   async changePassword(account: Account, next: string): Promise<void> {
-    await this.accounts.update({ id: account.id }, { passwordHash: await hash(next), mustChangePassword: false });
+    await this.accounts.update(
+      { id: account.id },
+      { passwordHash: await this.hashed(next), mustChangePassword: false },
+    );
   }
 
   /** A first password again, in place of one that was forgotten. @returns it; it is stored nowhere but as a hash */
   async resetPassword(account: Account): Promise<string> {
     const password = firstPassword();
-    await this.accounts.update({ id: account.id }, { passwordHash: await hash(password), mustChangePassword: true });
+    await this.accounts.update(
+      { id: account.id },
+      { passwordHash: await this.hashed(password), mustChangePassword: true },
+    );
     return password;
   }
 
@@ -128,24 +146,55 @@ export class AccountsService {
     return people.flatMap(({ givenName, familyName }, i) => (names.has(key(givenName, familyName)) ? [i] : []));
   }
 
-  /** Accounts for students of these names, each with a sign-in name that nobody has and a first password. */
-  async createStudents(people: readonly NewStudent[], manager: EntityManager): Promise<Card[]> {
-    const cards: Card[] = [];
-    for (const { givenName, familyName } of people) {
-      const name = await this.freeName(givenName, familyName, manager);
-      const password = firstPassword();
-      const person = { givenName: givenName.trim(), familyName: familyName.trim(), name, password };
-      const { id } = await this.create({ ...person, role: 'student' }, undefined, manager, true);
-      cards.push({ id, ...person });
-    }
-    return cards;
+  /** First passwords for so many new students, hashed while nobody waits for it. */
+  firstPasswords(many: number): Promise<FirstPassword[]> {
+    return Promise.all(
+      Array.from({ length: many }, async () => {
+        const password = firstPassword();
+        return { password, passwordHash: await this.hashed(password) };
+      }),
+    );
   }
 
-  private async freeName(givenName: string, familyName: string, manager: EntityManager): Promise<string> {
-    for (const name of namesFor(givenName, familyName)) if (!(await manager.existsBy(Account, { name }))) return name;
-    throw new Error('there is no end to the names to try');
+  /** Accounts for students of these names, each with a sign-in name that nobody has; within a unit of work. */
+  async createStudents(people: readonly NewStudent[], passwords: readonly FirstPassword[]): Promise<Card[]> {
+    const taken = await this.namesLike(people);
+    const students = people.map(({ givenName, familyName }, i) => {
+      const name = freeOf(namesFor(givenName, familyName), taken);
+      taken.add(name);
+      return { id: randomUUID(), givenName: givenName.trim(), familyName: familyName.trim(), name, ...passwords[i]! };
+    });
+    const createdAt = this.clock.now();
+    await this.data.manager.insert(
+      Account,
+      students.map(({ password: _, ...student }) => ({
+        ...student,
+        role: 'student' as const,
+        mustChangePassword: true,
+        createdAt,
+      })),
+    );
+    return students.map(({ passwordHash: _, ...card }) => card);
+  }
+
+  /** Sign-in names that begin like those that would be chosen for these people, as nobody changes them meanwhile. */
+  private async namesLike(people: readonly NewStudent[]): Promise<Set<string>> {
+    // Of two who make accounts at once the second chooses when the first has done.
+    await this.data.manager.findOne(School, { where: { id: 1 }, lock: { mode: 'pessimistic_write' } });
+    const stems = new Set(people.map(({ givenName, familyName }) => stemOf(givenName, familyName)));
+    const rows = await this.accounts.find({
+      where: [...stems].map((stem) => ({ name: Like(`${stem}%`) })),
+      select: { id: true, name: true },
+    });
+    return new Set(rows.map(({ name }) => name));
   }
 }
 
 /** Of a random password; with the same parameters as real ones. */
 const NOBODYS_HASH = await hash(randomUUID());
+
+/** The first that is not taken, of names without an end. */
+function freeOf(names: Iterable<string>, taken: ReadonlySet<string>): string {
+  for (const name of names) if (!taken.has(name)) return name;
+  throw new Error('there is no end to the names to try');
+}

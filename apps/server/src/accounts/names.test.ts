@@ -10,7 +10,10 @@ const first = (given: string, family: string, count: number): string[] => {
 test('sign-in names begin with the plainest and never end', () => {
   expect(first('Noor', 'Halvorsen', 5)).toEqual(['noor', 'noor.h', 'noor.halvorsen', 'noor2', 'noor3']);
   expect(first('Åsa', 'Øberg', 2)).toEqual(['asa', 'asa.o']);
-  expect(first('愛', '山田', 2)).toEqual(['student2', 'student3']);
+  expect(first('愛', '山田', 2)).toEqual(['ai', 'ai.s']);
+  expect(first('Ярослав', 'Щука', 2)).toEqual(['yaroslav', 'yaroslav.s']);
+  // Signs that no table knows leave no letters.
+  expect(first('☙', '', 2)).toEqual(['student2', 'student3']);
   expect(first('J', '', 1)).toEqual(['j2']);
 });
 

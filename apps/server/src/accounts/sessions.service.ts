@@ -1,7 +1,7 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, LessThan } from 'typeorm';
+import { LessThan } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Clock } from '../common/clock.js';
 import { Account } from './account.entity.js';
 import { Session } from './session.entity.js';
@@ -22,7 +22,7 @@ export class SessionsService {
   private readonly endListeners: ((sessionIds: readonly string[]) => void)[] = [];
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly clock: Clock,
   ) {}
 

@@ -1,10 +1,9 @@
 import { Injectable } from '@nestjs/common';
 import type { OnApplicationBootstrap } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, LessThan } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { LessThan } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Clock } from '../common/clock.js';
-import { isInTheWay, isTaken } from '../common/database-errors.js';
+import { isTaken } from '../common/database-errors.js';
 import { refused } from '../common/problem.js';
 import { Act } from './act.entity.js';
 
@@ -14,7 +13,6 @@ export interface Named {
   act: string;
 }
 
-const MOST_TRIES = 4;
 const KEPT_MS = 7 * 24 * 3_600_000;
 
 /**
@@ -24,7 +22,7 @@ const KEPT_MS = 7 * 24 * 3_600_000;
 @Injectable()
 export class Acts implements OnApplicationBootstrap {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly clock: Clock,
   ) {}
 
@@ -39,30 +37,22 @@ export class Acts implements OnApplicationBootstrap {
    * @param deed does it inside the transaction and answers with the id of what it made or changed
    * @returns that id, or the first arrival's
    */
-  async once(named: Named, kind: string, deed: (manager: EntityManager) => Promise<string>): Promise<string> {
-    for (let tries = 1; ; tries++) {
-      try {
-        return await this.attempt(named, kind, deed);
-      } catch (error) {
-        const first = isTaken(error, 'act') ? await this.resultOf(named, kind) : null;
-        if (first !== null) return first;
-        // Two acts stood in each other's way and this one was rolled back whole: the same again will do.
-        if (tries === MOST_TRIES || !isInTheWay(error)) throw error;
-      }
+  async once(named: Named, kind: string, deed: () => Promise<string>): Promise<string> {
+    try {
+      return await this.data.unit(() => this.attempt(named, kind, deed));
+    } catch (error) {
+      const first = isTaken(error, 'act') ? await this.resultOf(named, kind) : null;
+      if (first === null) throw error;
+      return first;
     }
   }
 
-  private attempt(
-    { accountId, act: id }: Named,
-    kind: string,
-    deed: (manager: EntityManager) => Promise<string>,
-  ): Promise<string> {
-    return this.data.transaction(async (manager) => {
-      await manager.insert(Act, { accountId, id, kind, result: null, at: this.clock.now() });
-      const result = await deed(manager);
-      await manager.update(Act, { accountId, id }, { result });
-      return result;
-    });
+  private async attempt({ accountId, act: id }: Named, kind: string, deed: () => Promise<string>): Promise<string> {
+    const { manager } = this.data;
+    await manager.insert(Act, { accountId, id, kind, result: null, at: this.clock.now() });
+    const result = await deed();
+    await manager.update(Act, { accountId, id }, { result });
+    return result;
   }
 
   /** Forgets acts that nobody will send again. */

@@ -3,14 +3,13 @@ import { createParamDecorator } from '@nestjs/common';
 import type { ExecutionContext } from '@nestjs/common';
 import { ACT_HEADER } from '@ichnograph/contract';
 import type { Request } from 'express';
-import type { SignedIn } from '../accounts/index.js';
 import { ID_FORM } from '../common/ids.js';
 import { refused, signedOut } from '../common/problem.js';
 import type { Named } from './acts.service.js';
 
 /** Who asks, and the name their client gave what it asks for. One without a name is an act of its own each time. */
 export const Acting = createParamDecorator((_: unknown, context: ExecutionContext): Named => {
-  const request = context.switchToHttp().getRequest<Request & { signedIn?: SignedIn }>();
+  const request = context.switchToHttp().getRequest<Request & { signedIn?: { account: { id: string } } }>();
   if (!request.signedIn) throw signedOut();
   const name = request.headers[ACT_HEADER];
   if (name !== undefined && (typeof name !== 'string' || !ID_FORM.test(name)))

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import type { AssignmentRow, PublicationRow } from '@ichnograph/contract';
-import { DataSource, In, IsNull } from 'typeorm';
+import { In, IsNull } from 'typeorm';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { AccountsService } from '../accounts/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
@@ -20,7 +20,7 @@ import { Revision } from './revision.entity.js';
 @Injectable()
 export class AssignmentsService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly classes: ClassesService,
     private readonly accounts: AccountsService,
     private readonly dueTimes: DueTimes,
@@ -94,10 +94,10 @@ export class AssignmentsService {
   async archive(id: string, archivedAt: Date | null, accountId: string): Promise<void> {
     const { rulesOf } = await this.changeable(id, accountId);
     if (rulesOf) throw refused('Standing rules stay with their class.');
-    await this.data.transaction(async (manager) => {
-      await manager.update(Assignment, { id }, { archivedAt });
+    await this.data.unit(async () => {
+      await this.data.manager.update(Assignment, { id }, { archivedAt });
       if (archivedAt)
-        await manager.update(Publication, { assignmentId: id, closedAt: IsNull() }, { closedAt: archivedAt });
+        await this.data.manager.update(Publication, { assignmentId: id, closedAt: IsNull() }, { closedAt: archivedAt });
     });
   }
 

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, In } from 'typeorm';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Extension } from './extension.entity.js';
 import type { Publication } from './publication.entity.js';
 
@@ -9,7 +9,7 @@ type Dated = Pick<Publication, 'id' | 'due'>;
 /** Until when: a publication's due time, or a student's own where they were given more. */
 @Injectable()
 export class DueTimes {
-  constructor(@InjectDataSource() private readonly data: DataSource) {}
+  constructor(private readonly data: Database) {}
 
   /** For those who make one work together: the latest that any of them has. */
   async of({ id, due }: Dated, accountIds: readonly string[]): Promise<Date | null> {

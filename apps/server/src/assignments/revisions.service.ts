@@ -1,10 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { openStoredAssignment, writeAssignment } from '@ichnograph/core';
 import type { Assignment as AssignmentBody } from '@ichnograph/core';
-import { DataSource } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Clock } from '../common/clock.js';
 import { Revision } from './revision.entity.js';
 
@@ -17,7 +15,7 @@ export class Revisions {
   private readonly bodies = new Map<string, Promise<AssignmentBody>>();
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly clock: Clock,
   ) {}
 
@@ -33,9 +31,15 @@ export class Revisions {
     return body;
   }
 
+  async numberOf(id: string): Promise<number> {
+    const { number } = await this.data
+      .getRepository(Revision)
+      .findOneOrFail({ where: { id }, select: { number: true } });
+    return number;
+  }
+
   async withBody(id: string): Promise<{ number: number; body: AssignmentBody }> {
-    const { number } = await this.data.getRepository(Revision).findOneByOrFail({ id });
-    return { number, body: await this.bodyOf(id) };
+    return { number: await this.numberOf(id), body: await this.bodyOf(id) };
   }
 
   /** Mends words that no check reads; everything else of a revision never changes. */
@@ -56,9 +60,9 @@ export class Revisions {
     return openStoredAssignment(body);
   }
 
-  async add(manager: EntityManager, assignmentId: string, number: number, body: AssignmentBody): Promise<string> {
+  async add(assignmentId: string, number: number, body: AssignmentBody): Promise<string> {
     const id = randomUUID();
-    await manager.insert(Revision, {
+    await this.data.manager.insert(Revision, {
       id,
       assignmentId,
       number,
@@ -71,7 +75,7 @@ export class Revisions {
   }
 
   /** The newest revision of an assignment; null before it was first given out. */
-  newest(assignmentId: string, manager: EntityManager = this.data.manager): Promise<Revision | null> {
-    return manager.findOne(Revision, { where: { assignmentId }, order: { number: 'DESC' } });
+  newest(assignmentId: string): Promise<Revision | null> {
+    return this.data.manager.findOne(Revision, { where: { assignmentId }, order: { number: 'DESC' } });
   }
 }

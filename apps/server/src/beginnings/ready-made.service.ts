@@ -1,10 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { openStoredAssignment, readyMade, sheetOf, writeAssignment } from '@ichnograph/core';
 import type { Sheet, TopicMap } from '@ichnograph/core';
 import type { KeepReadyMade, ReadyMadeRow } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
+import { Database } from '../common/database.js';
 import { AccountsService } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
@@ -24,7 +23,7 @@ export interface Beginning {
 @Injectable()
 export class ReadyMadeService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly assignments: AssignmentsService,
     private readonly publications: PublicationsService,
     private readonly accounts: AccountsService,
@@ -51,9 +50,9 @@ export class ReadyMadeService {
   async keep({ assignmentId, guidance }: KeepReadyMade, named: Named): Promise<string> {
     await this.assignments.changeable(assignmentId, named.accountId);
     const body = await this.publications.complete(assignmentId);
-    return this.acts.once(named, 'keep as ready-made', async (manager) => {
+    return this.acts.once(named, 'keep as ready-made', async () => {
       const id = randomUUID();
-      await manager.insert(ReadyMade, {
+      await this.data.manager.insert(ReadyMade, {
         id,
         ownerId: named.accountId,
         title: body.title,

@@ -1,11 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { emptySheet, followRules, rulesOf, sameAssignment, sheetFrom, sheetOf } from '@ichnograph/core';
 import type { RuleChange, Sheet, StandingRules } from '@ichnograph/core';
 import type { ClassName, RulesForAssignment, RulesPreview } from '@ichnograph/contract';
-import { DataSource, In, IsNull } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { In, IsNull } from 'typeorm';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
@@ -22,7 +21,7 @@ import { PublicationsService, SheetsService } from '../sheets/index.js';
 @Injectable()
 export class StandingService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly assignments: AssignmentsService,
     private readonly sheets: SheetsService,
     private readonly publications: PublicationsService,
@@ -97,10 +96,10 @@ export class StandingService {
     for (const one of following) await this.assignments.changeable(one, named.accountId);
     const next = await this.publications.complete(id);
     const rules = rulesOf(sheetOf(next));
-    await this.acts.once(named, 'amend standing rules', async (manager) => {
-      const revisionId = await this.publications.revisionOf(manager, id, next);
-      for (const follower of await this.followers(id, manager))
-        if (following.includes(follower.id)) await this.follow(manager, follower, revisionId, rules, named.accountId);
+    await this.acts.once(named, 'amend standing rules', async () => {
+      const revisionId = await this.publications.revisionOf(id, next);
+      for (const follower of await this.followers(id))
+        if (following.includes(follower.id)) await this.follow(follower, revisionId, rules, named.accountId);
       return revisionId;
     });
     for (const one of following) await this.sheets.correct(one);
@@ -114,24 +113,18 @@ export class StandingService {
     const newest = followed && (await this.revisions.newest(followed.assignmentId));
     if (!newest) throw refused('This assignment began with no standing rules.');
     const rules = rulesOf(sheetOf(await this.revisions.bodyOf(newest.id)));
-    await this.acts.once(named, 'follow standing rules', async (manager) => {
-      await this.follow(manager, assignment, newest.id, rules, named.accountId);
+    await this.acts.once(named, 'follow standing rules', async () => {
+      await this.follow(assignment, newest.id, rules, named.accountId);
       return id;
     });
     await this.sheets.correct(id);
   }
 
-  private async follow(
-    manager: EntityManager,
-    follower: Assignment,
-    revisionId: string,
-    rules: StandingRules,
-    by: string,
-  ): Promise<void> {
-    const followed = await this.followed(follower, rules, await this.sheets.held(manager, follower.id));
+  private async follow(follower: Assignment, revisionId: string, rules: StandingRules, by: string): Promise<void> {
+    const followed = await this.followed(follower, rules, await this.sheets.held(follower.id));
     if (followed.changes.some(({ does }) => does !== 'kept'))
-      await this.sheets.replace(manager, follower.id, followed.rules, by);
-    await manager.update(Assignment, { id: follower.id }, { follows: revisionId });
+      await this.sheets.replace(follower.id, followed.rules, by);
+    await this.data.manager.update(Assignment, { id: follower.id }, { follows: revisionId });
   }
 
   private async followed(
@@ -143,9 +136,9 @@ export class StandingService {
     return followRules(rulesOf(sheet), before, rules);
   }
 
-  private async followers(id: string, manager: EntityManager = this.data.manager): Promise<Assignment[]> {
-    const all = await manager.find(Revision, { where: { assignmentId: id }, select: { id: true } });
-    return manager.find(Assignment, {
+  private async followers(id: string): Promise<Assignment[]> {
+    const all = await this.data.manager.find(Revision, { where: { assignmentId: id }, select: { id: true } });
+    return this.data.manager.find(Assignment, {
       where: { follows: In(all.map((one) => one.id)), archivedAt: IsNull() },
       order: { createdAt: 'DESC' },
     });

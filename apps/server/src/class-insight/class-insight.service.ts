@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { normalForm, openStoredReport, requirementSentence, writeAssignment } from '@ichnograph/core';
 import type { Report, StructureFigures } from '@ichnograph/core';
 import type { ClassInsight, Growth, GrowthFigures, StaysHard, WorkInClass } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Publication } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { notFound } from '../common/problem.js';
@@ -20,7 +20,7 @@ const MOST_PAIRS = 200;
 @Injectable()
 export class ClassInsightService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly classes: ClassesService,
     private readonly markable: Markable,
     private readonly readings: ClassReadings,

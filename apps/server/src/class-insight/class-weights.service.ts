@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import type { ClassWeights } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Revisions } from '../assignments/index.js';
 import { JudgementEntry, Markable } from '../marking/index.js';
 import { ClassReadings } from '../together/index.js';
@@ -15,7 +15,7 @@ const PATIENCE = 120_000;
 @Injectable()
 export class ClassWeightsService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly markable: Markable,
     private readonly readings: ClassReadings,
     private readonly revisions: Revisions,

@@ -14,6 +14,7 @@ import type { SignedIn } from '../accounts/index.js';
 import { Acting, Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Clock } from '../common/clock.js';
+import { Database } from '../common/database.js';
 import { Id } from '../common/ids.js';
 import { notFound } from '../common/problem.js';
 import { ClassesService } from './classes.service.js';
@@ -28,6 +29,7 @@ export class ClassesController {
     private readonly accounts: AccountsService,
     private readonly acts: Acts,
     private readonly clock: Clock,
+    private readonly data: Database,
   ) {}
 
   @Get()
@@ -39,10 +41,10 @@ export class ClassesController {
   @For('administrator', 'teacher')
   @Post()
   async create(@Who() { account }: SignedIn, @Acting() named: Named, @Body() { name }: NewClass): Promise<ClassRow> {
-    const id = await this.acts.once(named, 'make a class', async (manager) => {
-      const made = await this.classes.create(name, undefined, manager);
+    const id = await this.acts.once(named, 'make a class', async () => {
+      const made = await this.classes.create(name, undefined);
       if (account.role === 'teacher')
-        await manager.insert(Enrolment, { classId: made.id, accountId: account.id, part: 'teacher' });
+        await this.data.manager.insert(Enrolment, { classId: made.id, accountId: account.id, part: 'teacher' });
       return made.id;
     });
     return (await this.classes.list(account)).find((one) => one.id === id)!;
@@ -136,8 +138,8 @@ export class ClassesController {
     @Body() wanted: NewEnrolment,
   ): Promise<void> {
     await this.rosters.managed(id, account);
-    await this.acts.once(named, 'enrol', async (manager) => {
-      await this.classes.enrol(id, wanted, manager);
+    await this.acts.once(named, 'enrol', async () => {
+      await this.classes.enrol(id, wanted);
       return id;
     });
   }

@@ -1,10 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { grouped } from '@ichnograph/core';
 import type { ClassRow, NewEnrolment, Part, Person, RosterEntry } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Account, AccountsService, personOf } from '../accounts/index.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { Enrolment } from './enrolment.entity.js';
@@ -18,7 +17,7 @@ export class ClassesService {
   private readonly leaveListeners: ((accountId: string) => void)[] = [];
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly accounts: AccountsService,
   ) {}
 
@@ -94,13 +93,9 @@ export class ClassesService {
     return grouped(rows, ({ classId }) => classId);
   }
 
-  async create(
-    name: string,
-    id = randomUUID() as string,
-    manager: EntityManager = this.data.manager,
-  ): Promise<SchoolClass> {
+  async create(name: string, id = randomUUID() as string): Promise<SchoolClass> {
     const made = { id, name, joinCode: null, archivedAt: null };
-    await manager.insert(SchoolClass, made);
+    await this.data.manager.insert(SchoolClass, made);
     return made;
   }
 
@@ -117,17 +112,23 @@ export class ClassesService {
   }
 
   /** Lets a person into a class, or gives one who is in it another part; inside a transaction. */
-  async enrol(classId: string, { accountId, part }: NewEnrolment, manager: EntityManager): Promise<void> {
-    const { name } = await this.byId(classId);
+  async enrol(classId: string, { accountId, part }: NewEnrolment): Promise<void> {
+    // One after the other: of five at once the first lets them in, and the others hear that they are.
+    const { name } = await this.locked(classId);
     const account = await this.accounts.byId(accountId);
     if (!account) throw notFound('person');
     if (part !== 'student' && account.role === 'student')
       throw refused('A student cannot teach a class. Give the account another role first.');
-    // One after the other: of five at once the first lets them in, and the others hear that they are.
-    await manager.findOneOrFail(SchoolClass, { where: { id: classId }, lock: { mode: 'pessimistic_write' } });
-    const now = await manager.findOneBy(Enrolment, { classId, accountId });
+    const now = await this.data.manager.findOneBy(Enrolment, { classId, accountId });
     if (now?.part === part) throw conflict(`${account.givenName} is in ${name} already.`);
-    await manager.save(Enrolment, { classId, accountId, part });
+    await this.data.manager.save(Enrolment, { classId, accountId, part });
+  }
+
+  /** The class's row, locked for the rest of the unit of work. */
+  private async locked(id: string): Promise<SchoolClass> {
+    const found = await this.data.manager.findOne(SchoolClass, { where: { id }, lock: { mode: 'pessimistic_write' } });
+    if (!found) throw notFound('class');
+    return found;
   }
 
   async leave(classId: string, accountId: string): Promise<void> {

@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import type { Card, NewStudents } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { AccountsService, SessionsService } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
@@ -17,7 +16,7 @@ import { SchoolClass } from './school-class.entity.js';
 @Injectable()
 export class RostersService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly classes: ClassesService,
     private readonly accounts: AccountsService,
     private readonly sessions: SessionsService,
@@ -35,9 +34,10 @@ export class RostersService {
   async bringIn(classId: string, { people }: NewStudents, account: Account, named: Named): Promise<Card[]> {
     await this.managed(classId, account);
     let cards: Card[] = [];
-    const done = await this.acts.once(named, 'bring in names', async (manager) => {
-      cards = await this.accounts.createStudents(people, manager);
-      await manager.insert(
+    const passwords = await this.accounts.firstPasswords(people.length);
+    const done = await this.acts.once(named, 'bring in names', async () => {
+      cards = await this.accounts.createStudents(people, passwords);
+      await this.data.manager.insert(
         Enrolment,
         cards.map(({ id }) => ({ classId, accountId: id, part: 'student' as const })),
       );
@@ -85,8 +85,8 @@ export class RostersService {
         { path: '$.code', reason: 'is no code of a class' },
       ]);
     const act = { accountId: student.id, act: randomUUID() };
-    await this.acts.once(act, 'join', async (manager) => {
-      await this.classes.enrol(found.id, { accountId: student.id, part: 'student' }, manager);
+    await this.acts.once(act, 'join', async () => {
+      await this.classes.enrol(found.id, { accountId: student.id, part: 'student' });
       return found.id;
     });
     return found.name;
@@ -97,9 +97,9 @@ export class RostersService {
     await this.managed(classId, by);
     await this.managed(to, by);
     if ((await this.classes.partIn(classId, accountId)) !== 'student') throw notFound('student');
-    await this.acts.once(named, 'move', async (manager) => {
-      await this.classes.enrol(to, { accountId, part: 'student' }, manager);
-      await manager.delete(Enrolment, { classId, accountId });
+    await this.acts.once(named, 'move', async () => {
+      await this.classes.enrol(to, { accountId, part: 'student' });
+      await this.data.manager.delete(Enrolment, { classId, accountId });
       return to;
     });
     this.classes.left(accountId);

@@ -4,6 +4,7 @@ import type { ProblemDetails } from '@ichnograph/contract';
 import type { Response } from 'express';
 import type { Logger } from 'pino';
 import { briefly } from './briefly.js';
+import { NoConnection } from './patience.js';
 import { Problem } from './problem.js';
 
 const SENTENCES: Record<number, string> = {
@@ -31,17 +32,24 @@ export class ProblemFilter implements ExceptionFilter {
     if (status < 500) {
       return { type: 'about:blank', title: 'Refused', status, detail: SENTENCES[status] ?? 'The request was refused.' };
     }
-    const unreachable = isDatabaseGone(error);
+    const crowded = error instanceof NoConnection;
+    const unreachable = crowded || isDatabaseGone(error);
     // A bug's stack is worth its lines; that the database is away is one line, as often as somebody asks.
-    if (unreachable) this.logger.warn(briefly(error), 'a request failed: the database is away');
+    if (unreachable)
+      this.logger.warn(
+        briefly(error),
+        crowded ? 'a request waited too long for the database' : 'a request failed: the database is away',
+      );
     else this.logger.error({ ...briefly(error), stack: stackOf(error) }, 'a request failed');
     return {
       type: 'about:blank',
       title: 'Server trouble',
       status: unreachable ? 503 : 500,
-      detail: unreachable
-        ? 'The database does not answer just now. What was saved is safe; try again in a moment.'
-        : 'Something went wrong on the server. What was saved is safe; try again.',
+      detail: crowded
+        ? 'Too many people want something at this very moment. What was saved is safe; try again in a moment.'
+        : unreachable
+          ? 'The database does not answer just now. What was saved is safe; try again in a moment.'
+          : 'Something went wrong on the server. What was saved is safe; try again.',
     };
   }
 }

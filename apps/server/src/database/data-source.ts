@@ -29,6 +29,7 @@ import { OwnMaps1700000000007 } from './migrations/7-own-maps.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
 import { Versions1700000000005 } from './migrations/5-versions.js';
+import { SafeAgain1700000000009 } from './migrations/9-safe-again.js';
 import { StandingRules1700000000004 } from './migrations/4-standing-rules.js';
 
 /** `type: 'mariadb'`, migrations only: with `mysql` or `synchronize` columns would be dropped and made anew. */
@@ -87,5 +88,6 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Files1700000000006,
     OwnMaps1700000000007,
     Marking1700000000008,
+    SafeAgain1700000000009,
   ],
 });

@@ -1,12 +1,10 @@
 import { createHash } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { OnApplicationBootstrap } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import type { FileRow } from '@ichnograph/contract';
 import { readSketch, sketchSvg, writeSketch } from '@ichnograph/core';
 import pLimit from 'p-limit';
-import { DataSource } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { FileOwner } from './file-owner.entity.js';
@@ -30,7 +28,7 @@ export class FilesService implements OnApplicationBootstrap {
   private readonly drawing = pLimit(2);
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly store: Store,
     private readonly clock: Clock,
   ) {}
@@ -77,11 +75,11 @@ export class FilesService implements OnApplicationBootstrap {
     const hash = hashOf(content);
     // The content first: a row never speaks of what is not there.
     await this.store.keep(hash, content);
-    await this.data.transaction(async (manager) => {
+    await this.data.unit(async () => {
       const file = { hash, ...about, bytes: content.length, sketchHash };
-      await manager.createQueryBuilder().insert().into(StoredFile).values(file).orIgnore().execute();
+      await this.data.manager.createQueryBuilder().insert().into(StoredFile).values(file).orIgnore().execute();
       const owner = { hash, accountId, name: name.slice(0, 300), at: this.clock.now() };
-      await manager.createQueryBuilder().insert().into(FileOwner).values(owner).orIgnore().execute();
+      await this.data.manager.createQueryBuilder().insert().into(FileOwner).values(owner).orIgnore().execute();
     });
     return this.ownRow(hash, accountId);
   }
@@ -120,18 +118,14 @@ export class FilesService implements OnApplicationBootstrap {
    * Lets go of what a person brought. Content that nobody else brought and that nothing that stays names goes too.
    * @param isStillNamed whether something that stays names it
    */
-  async forget(
-    manager: EntityManager,
-    accountId: string,
-    isStillNamed: (hash: string) => Promise<boolean>,
-  ): Promise<string[]> {
-    const owned = await manager.findBy(FileOwner, { accountId });
-    await manager.delete(FileOwner, { accountId });
+  async forget(accountId: string, isStillNamed: (hash: string) => Promise<boolean>): Promise<string[]> {
+    const owned = await this.data.manager.findBy(FileOwner, { accountId });
+    await this.data.manager.delete(FileOwner, { accountId });
     const gone: string[] = [];
     for (const { hash } of owned) {
-      if ((await manager.countBy(FileOwner, { hash })) > 0 || (await isStillNamed(hash))) continue;
-      const file = await manager.findOneBy(StoredFile, { hash });
-      await manager.delete(StoredFile, { hash });
+      if ((await this.data.manager.countBy(FileOwner, { hash })) > 0 || (await isStillNamed(hash))) continue;
+      const file = await this.data.manager.findOneBy(StoredFile, { hash });
+      await this.data.manager.delete(StoredFile, { hash });
       gone.push(hash, ...(file?.sketchHash ? [file.sketchHash] : []));
     }
     return gone;

@@ -1,10 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { onScale, PLAIN_MARKS } from '@ichnograph/core';
-import type { MarkRules } from '@ichnograph/core';
 import type { Gradebook, GradebookCell, PileEntry } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
-import { Publication, Revisions } from '../assignments/index.js';
+import { Database } from '../common/database.js';
+import { Publication } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { notFound } from '../common/problem.js';
 import { PileService } from '../marking/index.js';
@@ -13,10 +10,9 @@ import { PileService } from '../marking/index.js';
 @Injectable()
 export class GradebookService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly classes: ClassesService,
     private readonly piles: PileService,
-    private readonly revisions: Revisions,
   ) {}
 
   async of(classId: string, accountId: string): Promise<Gradebook> {
@@ -28,10 +24,7 @@ export class GradebookService {
         .getRepository(Publication)
         .find({ where: { classId }, relations: { revision: true }, order: { createdAt: 'ASC' } }),
     ]);
-    const [piles, bodies] = await Promise.all([
-      this.piles.entries(publications, accountId),
-      Promise.all(publications.map(({ revisionId }) => this.revisions.bodyOf(revisionId))),
-    ]);
+    const piles = await this.piles.entries(publications, accountId);
     return {
       classId,
       className: room.name,
@@ -42,22 +35,21 @@ export class GradebookService {
       })),
       students: roster.map(({ id, givenName, familyName }) => ({
         person: { id, givenName, familyName },
-        cells: publications.map(({ id: publicationId }, i) => {
+        cells: publications.map(({ id: publicationId }) => {
           const entry = piles.get(publicationId)!.find(({ members }) => members.some((member) => member.id === id));
-          return cellOf(publicationId, entry, bodies[i]!.marks ?? PLAIN_MARKS);
+          return cellOf(publicationId, entry);
         }),
       })),
     };
   }
 }
 
-function cellOf(publicationId: string, entry: PileEntry | undefined, rules: MarkRules): GradebookCell {
-  const mark = entry?.submission?.mark;
+function cellOf(publicationId: string, entry: PileEntry | undefined): GradebookCell {
   return {
     publicationId,
     workId: entry?.workId ?? null,
     state: entry?.state ?? 'not begun',
     late: entry?.late ?? false,
-    mark: mark ? { ...mark, shown: onScale(mark, rules) } : null,
+    mark: entry?.submission?.mark ?? null,
   };
 }

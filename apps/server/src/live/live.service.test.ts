@@ -43,6 +43,7 @@ async function opened(rights: Rights): Promise<void> {
   };
   live = new LiveService(
     sessions as never,
+    {} as never,
     log as never,
     { now: () => new Date() },
     { onLeave: () => undefined } as never,

@@ -16,6 +16,7 @@ import type { SignedIn } from '../accounts/index.js';
 import { ClassesService } from '../classes/index.js';
 import { briefly } from '../common/briefly.js';
 import { Clock } from '../common/clock.js';
+import { Database } from '../common/database.js';
 import { sameOrigin } from '../common/same-origin.js';
 import { LOGGER } from '../common/tokens.js';
 import { keepAuthors } from './authorship.js';
@@ -74,7 +75,8 @@ export class LiveService implements BeforeApplicationShutdown {
     },
     afterLoadDocument: ({ document, documentName }) => {
       // Synchronous with each change: an update is queued before anything else can happen to the document.
-      document.on('update', (update: Uint8Array) => {
+      document.on('update', (update: Uint8Array, origin: unknown) => {
+        if (origin === STORED) return;
         this.held.get(documentName)!.bytes += update.length;
         this.log.append(documentName, update, countersOf(document));
       });
@@ -105,6 +107,7 @@ export class LiveService implements BeforeApplicationShutdown {
 
   constructor(
     private readonly sessions: SessionsService,
+    private readonly data: Database,
     private readonly log: UpdateLog,
     private readonly clock: Clock,
     classes: ClassesService,
@@ -235,12 +238,17 @@ export class LiveService implements BeforeApplicationShutdown {
 
   /** Changes a document by the server's own hand, for all who have it open, and waits until that is stored. */
   async change(documentName: string, changesOf: (map: TopicMap) => readonly Change[]): Promise<void> {
+    this.data.insistOutside('changing a live document');
     const connection = await this.hocuspocus.openDirectConnection(documentName, {});
     try {
-      await connection.transact((document) =>
-        document.transact(() => writeChanges(document, changesOf(snapshotOf(document).map))),
-      );
+      const document = connection.document!;
       await this.log.drained(documentName);
+      const update = changed(document, changesOf);
+      if (update === null) return;
+      // Nobody is sent what a crash could still undo: a page would send it back as its own.
+      this.log.append(documentName, update, countersOf(document));
+      await this.log.drained(documentName);
+      Y.applyUpdate(document, update, STORED);
     } finally {
       await connection.disconnect();
     }
@@ -290,6 +298,20 @@ export class LiveService implements BeforeApplicationShutdown {
     for (const socket of this.signedIn.keys()) socket.close(1001, 'the server ends');
     await this.log.close();
   }
+}
+
+/** Origin of what is in the log already. */
+const STORED = Symbol('stored');
+
+/** What changes to a document come to, worked out on a copy; null where nothing is changed. */
+function changed(document: Y.Doc, changesOf: (map: TopicMap) => readonly Change[]): Uint8Array | null {
+  const copy = new Y.Doc();
+  Y.applyUpdate(copy, Y.encodeStateAsUpdate(document));
+  const before = Y.encodeStateVector(copy);
+  const changes = changesOf(snapshotOf(copy).map);
+  if (changes.length === 0) return null;
+  copy.transact(() => writeChanges(copy, changes));
+  return Y.encodeStateAsUpdate(copy, before);
 }
 
 const contextOf = (origin: unknown): Context | undefined =>

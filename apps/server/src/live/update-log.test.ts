@@ -1,5 +1,5 @@
 import type { Logger } from 'pino';
-import type { DataSource } from 'typeorm';
+import type { Database } from '../common/database.js';
 import { UpdateLog } from './update-log.js';
 
 interface Row {
@@ -12,6 +12,10 @@ class FakeDatabase {
   commits: Row[][] = [];
   away = false;
   refuses: string | null = null;
+
+  apart<T>(deed: () => T): T {
+    return deed();
+  }
 
   createQueryBuilder() {
     let rows: Row[] = [];
@@ -46,7 +50,7 @@ let log: UpdateLog;
 let told: string[];
 beforeEach(() => {
   database = new FakeDatabase();
-  log = new UpdateLog(database as unknown as DataSource, silent);
+  log = new UpdateLog(database as unknown as Database, silent);
   told = [];
   log.listen({
     stored: (name, counters) => told.push(`${name} stored ${JSON.stringify(counters)}`),

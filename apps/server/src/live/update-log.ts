@@ -1,10 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { countersOf } from '@ichnograph/livemap';
 import type { Logger } from 'pino';
-import { DataSource, In } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { In } from 'typeorm';
 import * as Y from 'yjs';
+import { Database } from '../common/database.js';
 import { briefly } from '../common/briefly.js';
 import { isInTheWay } from '../common/database-errors.js';
 import { LOGGER } from '../common/tokens.js';
@@ -41,6 +40,8 @@ const MOST_WAITING = 64 * 1024 * 1024;
 export class UpdateLog {
   private waiting: Pending[] = [];
   private waitingBytes = 0;
+  /** on their way to the database at this moment */
+  private storing: readonly Pending[] = [];
   private running: Promise<void> | null = null;
   private readonly listeners = new Set<LogListener>();
   /** rows in the log of each document that this process loaded */
@@ -50,7 +51,7 @@ export class UpdateLog {
   private readonly roundEnds = new Set<() => void>();
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     @Inject(LOGGER) private readonly logger: Logger,
   ) {}
 
@@ -64,15 +65,16 @@ export class UpdateLog {
   }
 
   /** Begins a document inside the transaction of whoever needs it. */
-  async create(manager: EntityManager, name: string, doc: Y.Doc): Promise<void> {
-    await manager.insert(LiveDocument, { name, compacted: Buffer.from(Y.encodeStateAsUpdate(doc)) });
+  async create(name: string, doc: Y.Doc): Promise<void> {
+    await this.data.manager.insert(LiveDocument, { name, compacted: Buffer.from(Y.encodeStateAsUpdate(doc)) });
   }
 
   /** Queues an update. `counters` are the document's, this update included. Never throws. */
   append(name: string, data: Uint8Array, counters: Counters): void {
     this.waiting.push({ name, data, counters });
     this.waitingBytes += data.length;
-    this.running ??= this.run();
+    // Whatever unit of work is under way, this is none of it.
+    this.running ??= this.data.apart(() => this.run());
   }
 
   /**
@@ -80,12 +82,14 @@ export class UpdateLog {
    * @returns the document, and each client's count that is stored of it
    */
   async load(name: string): Promise<{ doc: Y.Doc; stored: Counters } | null> {
+    // Before and after: what is committed meanwhile may be in neither the reading nor what is left to store.
+    const before = this.unstored(name);
     const read = await this.read(name);
     if (!read) return null;
     const stored = countersOf(read.doc);
-    for (const { data } of this.waiting.filter((one) => one.name === name)) Y.applyUpdate(read.doc, data);
+    for (const { data } of new Set([...before, ...this.unstored(name)])) Y.applyUpdate(read.doc, data);
     this.grown.set(name, read.rows.length);
-    if (read.rows.length >= COMPACT_AFTER) void this.compact(name);
+    if (read.rows.length >= COMPACT_AFTER) void this.data.apart(() => this.compact(name));
     return { doc: read.doc, stored };
   }
 
@@ -96,12 +100,16 @@ export class UpdateLog {
 
   /** One consistent read: state and log are of one moment, whatever a compaction does meanwhile. */
   private read(name: string): Promise<{ doc: Y.Doc; rows: string[] } | null> {
-    return this.data.transaction('REPEATABLE READ', (manager) => readDocument(manager, name));
+    return this.data.moment(() => this.readDocument(name));
+  }
+
+  private unstored(name: string): Pending[] {
+    return [...this.storing, ...this.waiting].filter((one) => one.name === name);
   }
 
   /** Resolves once nothing of this document waits, however others fare. */
   async drained(name: string): Promise<void> {
-    while (this.running && this.waiting.some((one) => one.name === name)) {
+    while (this.running && this.unstored(name).length > 0) {
       await new Promise<void>((resolve) => this.roundEnds.add(resolve));
     }
   }
@@ -170,7 +178,9 @@ export class UpdateLog {
   /** Tries to store what waits. @returns how many of those could not be stored, put back in their place */
   private async flush(): Promise<number> {
     const batch = this.takeBatch();
+    this.storing = batch;
     const failed = (await this.store(batch)) ? [] : await this.storeEach(batch);
+    this.storing = [];
     this.waiting = [...failed, ...this.waiting];
     this.waitingBytes = this.waiting.reduce((sum, { data }) => sum + data.length, 0);
     return failed.length;
@@ -236,29 +246,33 @@ export class UpdateLog {
   async compact(name: string): Promise<void> {
     this.grown.set(name, 0);
     try {
-      await this.data.transaction('READ COMMITTED', async (manager) => {
-        await manager.findOne(LiveDocument, { where: { name }, lock: { mode: 'pessimistic_write' } });
-        const read = await readDocument(manager, name);
+      await this.data.unit(async () => {
+        await this.data.manager.findOne(LiveDocument, { where: { name }, lock: { mode: 'pessimistic_write' } });
+        const read = await this.readDocument(name);
         if (!read || read.rows.length === 0) return;
-        await manager.update(LiveDocument, { name }, { compacted: Buffer.from(Y.encodeStateAsUpdate(read.doc)) });
-        await manager.delete(LiveUpdate, { id: In(read.rows) });
+        await this.data.manager.update(
+          LiveDocument,
+          { name },
+          { compacted: Buffer.from(Y.encodeStateAsUpdate(read.doc)) },
+        );
+        await this.data.manager.delete(LiveUpdate, { id: In(read.rows) });
       });
     } catch (error) {
       this.logger.warn({ ...briefly(error), name }, 'a live document could not be compacted; its log stays as it is');
     }
   }
-}
 
-async function readDocument(manager: EntityManager, name: string): Promise<{ doc: Y.Doc; rows: string[] } | null> {
-  const base = await manager.findOneBy(LiveDocument, { name });
-  if (!base) return null;
-  const updates = await manager.find(LiveUpdate, { where: { documentName: name }, order: { id: 'ASC' } });
-  const doc = new Y.Doc();
-  doc.transact(() => {
-    Y.applyUpdate(doc, base.compacted);
-    for (const { data } of updates) Y.applyUpdate(doc, data);
-  });
-  return { doc, rows: updates.map(({ id }) => id) };
+  private async readDocument(name: string): Promise<{ doc: Y.Doc; rows: string[] } | null> {
+    const base = await this.data.manager.findOneBy(LiveDocument, { name });
+    if (!base) return null;
+    const updates = await this.data.manager.find(LiveUpdate, { where: { documentName: name }, order: { id: 'ASC' } });
+    const doc = new Y.Doc();
+    doc.transact(() => {
+      Y.applyUpdate(doc, base.compacted);
+      for (const { data } of updates) Y.applyUpdate(doc, data);
+    });
+    return { doc, rows: updates.map(({ id }) => id) };
+  }
 }
 
 const pause = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));

@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import type { TopicMap } from '@ichnograph/core';
 import { spotOf, workDocument } from '@ichnograph/contract';
 import type { CommentRow, NewComment } from '@ichnograph/contract';
 import { snapshotOf } from '@ichnograph/livemap';
-import { DataSource, IsNull } from 'typeorm';
+import { IsNull } from 'typeorm';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
@@ -23,7 +23,7 @@ import { Markable } from './markable.service.js';
 @Injectable()
 export class Comments {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly submissions: SubmissionsService,
     private readonly markable: Markable,
     private readonly works: WorksService,
@@ -37,17 +37,22 @@ export class Comments {
     const { submission, isMember, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
     if (isMember && submission.returnedAt) await this.submissions.markRead(submissionId);
     if (isBlind) return [];
-    return isStaff || submission.returnedAt ? commentsOf(this.data.manager, submissionId) : [];
+    return isStaff || submission.returnedAt ? commentsOf(this.data, submissionId) : [];
   }
 
   async addComment(submissionId: string, { anchor, target, text }: NewComment, by: Named): Promise<string> {
     const { submission } = await this.markable.mine(submissionId, by.accountId);
     const results = async () => (await this.submissions.reportOf(submissionId)).results;
     await insistThere(await this.submissions.mapOf(submissionId), anchor, target, results);
-    const id = await this.acts.once(by, 'comment', async (manager) => {
+    const id = await this.acts.once(by, 'comment', async () => {
       const comment = { id: randomUUID(), submissionId, anchor, target: target ?? null, text };
-      await this.markable.moveOn(manager, submission, 'being marked');
-      await manager.insert(Comment, { ...comment, authorId: by.accountId, at: this.clock.now(), removedAt: null });
+      await this.markable.moveOn(submission, 'being marked');
+      await this.data.manager.insert(Comment, {
+        ...comment,
+        authorId: by.accountId,
+        at: this.clock.now(),
+        removedAt: null,
+      });
       return comment.id;
     });
     await this.works.stateChanged(submission.workId);
@@ -61,7 +66,7 @@ export class Comments {
     const comments = await this.data
       .getRepository(Comment)
       .find({ where: { workId, removedAt: IsNull() }, order: { at: 'ASC', id: 'ASC' } });
-    return rowsOf(this.data.manager, comments);
+    return rowsOf(this.data, comments);
   }
 
   /** Says something on a map that is still drawn. It is read at once, and changes nothing about who may draw. */
@@ -71,9 +76,14 @@ export class Comments {
     const doc = await this.log.stored(workDocument(workId));
     if (!doc) throw notFound('map');
     await insistThere(snapshotOf(doc).map, anchor, target, () => Promise.resolve([]));
-    const id = await this.acts.once(by, 'comment', async (manager) => {
+    const id = await this.acts.once(by, 'comment', async () => {
       const comment = { id: randomUUID(), submissionId: null, workId, anchor, target: target ?? null, text };
-      await manager.insert(Comment, { ...comment, authorId: by.accountId, at: this.clock.now(), removedAt: null });
+      await this.data.manager.insert(Comment, {
+        ...comment,
+        authorId: by.accountId,
+        at: this.clock.now(),
+        removedAt: null,
+      });
       return comment.id;
     });
     await this.works.stateChanged(workId);
@@ -82,37 +92,36 @@ export class Comments {
 
   async changeComment(id: string, text: string, account: Account): Promise<void> {
     const { submission } = await this.ownComment(id, account);
-    await this.data.transaction(async (manager) => {
-      await this.markable.moveOn(manager, submission, 'being marked');
-      await manager.update(Comment, { id }, { text });
+    await this.data.unit(async () => {
+      await this.markable.moveOn(submission, 'being marked');
+      await this.data.manager.update(Comment, { id }, { text });
     });
     await this.works.stateChanged(submission.workId);
   }
 
-  /** Deletes a comment, so that it can be brought back. A map without a comment is not being marked any more. */
+  /** Deletes a comment, so that it can be brought back. A map with nothing said or given is not being marked any more. */
   async removeComment(id: string, account: Account): Promise<void> {
     const { submission } = await this.ownComment(id, account);
-    await this.data.transaction(async (manager) => {
-      await this.markable.moveOn(manager, submission, 'being marked');
-      await manager.update(Comment, { id }, { removedAt: this.clock.now() });
-      if (!(await manager.existsBy(Comment, { submissionId: submission.id, removedAt: IsNull() })))
-        await this.markable.moveOn(manager, submission, 'handed in');
+    await this.data.unit(async () => {
+      await this.markable.moveOn(submission, 'being marked');
+      await this.data.manager.update(Comment, { id }, { removedAt: this.clock.now() });
+      await this.markable.letGoIfBare(submission);
     });
     await this.works.stateChanged(submission.workId);
   }
 
   async restoreComment(id: string, account: Account): Promise<void> {
     const { submission } = await this.ownComment(id, account);
-    await this.data.transaction(async (manager) => {
-      await this.markable.moveOn(manager, submission, 'being marked');
-      await manager.update(Comment, { id }, { removedAt: null });
+    await this.data.unit(async () => {
+      await this.markable.moveOn(submission, 'being marked');
+      await this.data.manager.update(Comment, { id }, { removedAt: null });
     });
     await this.works.stateChanged(submission.workId);
   }
 
   async comment(id: string, account: Account): Promise<CommentRow> {
     const { comment } = await this.ownComment(id, account);
-    return (await rowsOf(this.data.manager, [comment]))[0]!;
+    return (await rowsOf(this.data, [comment]))[0]!;
   }
 
   /** Answers a comment: its readers once the map is returned, those who mark always. */
@@ -120,9 +129,15 @@ export class Comments {
     const comment = await this.data.getRepository(Comment).findOneBy({ id: commentId, removedAt: IsNull() });
     if (!comment) throw notFound('comment');
     await this.mayAnswer(comment, named.accountId);
-    await this.acts.once(named, 'answer', async (manager) => {
+    await this.acts.once(named, 'answer', async () => {
       const id = randomUUID();
-      await manager.insert(CommentAnswer, { id, commentId, text, authorId: named.accountId, at: this.clock.now() });
+      await this.data.manager.insert(CommentAnswer, {
+        id,
+        commentId,
+        text,
+        authorId: named.accountId,
+        at: this.clock.now(),
+      });
       return id;
     });
   }

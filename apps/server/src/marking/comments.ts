@@ -1,28 +1,30 @@
 import type { CommentRow } from '@ichnograph/contract';
 import { In, IsNull } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import type { Database } from '../common/database.js';
 import { Account, personOf } from '../accounts/index.js';
 import { CommentAnswer } from './comment-answer.entity.js';
 import { Comment } from './comment.entity.js';
 
 /** A submission's comments, oldest first, each with what was answered to it. */
-export async function commentsOf(manager: EntityManager, submissionId: string): Promise<CommentRow[]> {
-  const comments = await manager.find(Comment, {
+export async function commentsOf(data: Database, submissionId: string): Promise<CommentRow[]> {
+  const comments = await data.manager.find(Comment, {
     where: { submissionId, removedAt: IsNull() },
     order: { at: 'ASC', id: 'ASC' },
   });
-  return rowsOf(manager, comments);
+  return rowsOf(data, comments);
 }
 
-export async function rowsOf(manager: EntityManager, comments: readonly Comment[]): Promise<CommentRow[]> {
+export async function rowsOf(data: Database, comments: readonly Comment[]): Promise<CommentRow[]> {
   const answers =
     comments.length === 0
       ? []
-      : await manager.find(CommentAnswer, {
+      : await data.manager.find(CommentAnswer, {
           where: { commentId: In(comments.map(({ id }) => id)) },
           order: { at: 'ASC', id: 'ASC' },
         });
-  const authors = await manager.findBy(Account, { id: In([...comments, ...answers].map(({ authorId }) => authorId)) });
+  const authors = await data.manager.findBy(Account, {
+    id: In([...comments, ...answers].map(({ authorId }) => authorId)),
+  });
   const people = new Map(authors.map((author) => [author.id, personOf(author)]));
   return comments.map(({ id, anchor, target, text, at, authorId, settledAt }) => ({
     id,
@@ -44,12 +46,9 @@ export async function rowsOf(manager: EntityManager, comments: readonly Comment[
 }
 
 /** How many comments each of these submissions has. */
-export async function commentCounts(
-  manager: EntityManager,
-  submissionIds: readonly string[],
-): Promise<Map<string, number>> {
+export async function commentCounts(data: Database, submissionIds: readonly string[]): Promise<Map<string, number>> {
   if (submissionIds.length === 0) return new Map();
-  const rows = await manager
+  const rows = await data.manager
     .createQueryBuilder(Comment, 'c')
     .select('c.submission_id', 'id')
     .addSelect('COUNT(*)', 'comments')

@@ -1,36 +1,40 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { isCounted } from '@ichnograph/core';
-import type { Assignment, Report } from '@ichnograph/core';
+import { carriedJudgements, isCounted } from '@ichnograph/core';
+import type { Assignment, MarkDetail, Report, Result } from '@ichnograph/core';
 import type { Judge, JudgementRow, MarkChangeRow } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { AccountsService } from '../accounts/index.js';
 import { Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import type { Problem } from '../common/problem.js';
-import { inTransaction } from '../common/transaction.js';
 import { SubmissionsService } from '../submissions/index.js';
 import { WorksService } from '../works/index.js';
-import { Judgements } from './judgements.service.js';
 import { JudgementEntry } from './judgement.entity.js';
 import { MarkChange } from './mark-change.entity.js';
+import { Sums } from './sums.service.js';
 import { Markable } from './markable.service.js';
 
 /** What a teacher judges: levels of criteria, and points in place of the computer's. Each change leaves its trace. */
 @Injectable()
 export class JudgingService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly markable: Markable,
     private readonly submissions: SubmissionsService,
-    private readonly marks: Judgements,
+    private readonly sums: Sums,
     private readonly revisions: Revisions,
     private readonly accounts: AccountsService,
     private readonly works: WorksService,
     private readonly clock: Clock,
   ) {}
+
+  /** The mark: to those who mark always, to the map's members once it is returned; null to everyone else. */
+  async mark(submissionId: string, { id: accountId }: Account): Promise<MarkDetail | null> {
+    const { submission, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
+    return isBlind || (!isStaff && !submission.returnedAt) ? null : this.sums.markOf(submission);
+  }
 
   /** To those who mark always, to the map's members once it is returned. */
   async judgements(submissionId: string, { id: accountId }: Account): Promise<JudgementRow[]> {
@@ -51,15 +55,15 @@ export class JudgingService {
   /** Gives a level or points, or takes back what was given. */
   async judge(submissionId: string, wanted: Judge, account: Account): Promise<void> {
     const { submission } = await this.markable.mine(submissionId, account.id);
-    const [report, assignment] = await Promise.all([
-      this.submissions.reportOf(submissionId),
-      this.revisions.bodyOf(submission.revisionId),
-    ]);
-    insistOnScale(wanted, report, assignment);
-    const { kind, subject, value, reason = '', seen } = wanted;
-    await inTransaction(this.data, async (manager) => {
-      await this.markable.moveOn(manager, submission, 'being marked');
+    const { kind, subject, value, reason = '', seen, revision } = wanted;
+    await this.data.unit(async () => {
+      const now = await this.markable.moveOn(submission, 'being marked');
+      if (revision !== undefined && revision !== (await this.revisions.numberOf(now.revisionId)))
+        throw conflict('The assignment was changed meanwhile, so nothing was changed here. Look again, then give it.');
+      const report = await this.submissions.reportOf(submissionId);
+      insistOnScale(wanted, report, await this.revisions.bodyOf(now.revisionId));
       const key = { submissionId, kind, subject };
+      const { manager } = this.data;
       const before = await manager.findOneBy(JudgementEntry, key);
       if ((before?.value ?? null) === value && (before?.reason ?? '') === reason) return;
       if (seen !== undefined && seen !== (before?.value ?? null)) throw await this.meanwhile(before);
@@ -67,7 +71,7 @@ export class JudgingService {
       if (value === null) await manager.delete(JudgementEntry, key);
       else await manager.save(JudgementEntry, { ...key, value, ...trace });
       await manager.insert(MarkChange, { ...key, before: before?.value ?? null, after: value, ...trace });
-      await this.marks.sum(manager, submission, report, assignment);
+      await this.sums.again([submissionId]);
     });
     await this.works.stateChanged(submission.workId);
   }
@@ -77,6 +81,25 @@ export class JudgingService {
     if (!before) return conflict('This was taken back meanwhile, so nothing was changed. Look again, then give it.');
     const by = (await this.accounts.people([before.authorId])).get(before.authorId)!;
     return conflict(`${by.givenName} judged this meanwhile, so nothing was changed. Look again, then give it.`);
+  }
+
+  /** What was judged under one revision, taken over into the next; what does not hold there is to be judged again. */
+  async carry(submissionId: string, before: Assignment, after: Assignment, results: readonly Result[]): Promise<void> {
+    const { manager } = this.data;
+    const rows = await manager.findBy(JudgementEntry, { submissionId });
+    const valuesOf = (kind: JudgementEntry['kind']): Record<string, number> =>
+      Object.fromEntries(rows.filter((row) => row.kind === kind).map(({ subject, value }) => [subject, value]));
+    const given = { points: valuesOf('result'), levels: valuesOf('criterion') };
+    const carried = carriedJudgements(given, before.criteria, after.criteria, results);
+    for (const { kind, subject, value, reason, authorId } of rows) {
+      if (kind === 'feel') continue;
+      const now = (kind === 'result' ? carried.points : carried.levels)[subject] ?? null;
+      if (now === value) continue;
+      const key = { submissionId, kind, subject };
+      if (now === null) await manager.delete(JudgementEntry, key);
+      else await manager.update(JudgementEntry, key, { value: now });
+      await manager.insert(MarkChange, { ...key, before: value, after: now, reason, authorId, at: this.clock.now() });
+    }
   }
 
   /** Every change of a mark, oldest first; for those who teach the class. */

@@ -1,5 +1,6 @@
 import { Body, Controller, Delete, Get, HttpCode, Patch, Post, Put } from '@nestjs/common';
 import { ChangeComment, Judge, NewComment, ReturnMaps, SettleComment } from '@ichnograph/contract';
+import type { MarkDetail } from '@ichnograph/core';
 import type { CommentRow, JudgementRow, MarkChangeRow, MarkerHere, Pile, ReturnedMaps } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
@@ -38,6 +39,11 @@ export class MarkingController {
   @HttpCode(200)
   returnComplete(@Acting() named: Named, @Id() id: string, @Body() { letter }: ReturnMaps): Promise<ReturnedMaps> {
     return this.returning.returnComplete(id, named, letter);
+  }
+
+  @Get('submissions/:id/mark')
+  async mark(@Who() { account }: SignedIn, @Id() id: string): Promise<{ mark: MarkDetail | null }> {
+    return { mark: await this.judging.mark(id, account) };
   }
 
   @Get('submissions/:id/judgements')
@@ -121,8 +127,8 @@ export class MarkingController {
   @For('teacher')
   @Post('submissions/:id/return')
   @HttpCode(204)
-  return(@Acting() named: Named, @Id() id: string, @Body() { letter }: ReturnMaps): Promise<void> {
-    return this.returning.return(id, named, letter);
+  return(@Acting() named: Named, @Id() id: string, @Body() wanted: ReturnMaps): Promise<void> {
+    return this.returning.return(id, named, wanted);
   }
 
   @For('teacher')

@@ -9,7 +9,6 @@ import { TogetherModule } from '../together/index.js';
 import { WorkersModule } from '../workers/index.js';
 import { WorksModule } from '../works/index.js';
 import { Comments } from './comments.service.js';
-import { Judgements } from './judgements.service.js';
 import { JudgingService } from './judging.service.js';
 import { Markable } from './markable.service.js';
 import { MarkingController } from './marking.controller.js';
@@ -18,6 +17,7 @@ import { RemarksController } from './remarks.controller.js';
 import { Remarks } from './remarks.service.js';
 import { SecondMarkingController } from './second-marking.controller.js';
 import { SecondMarkingService } from './second-marking.service.js';
+import { Sums } from './sums.service.js';
 import { Returning } from './returning.service.js';
 import { VerdictsController } from './verdicts.controller.js';
 import { Verdicts } from './verdicts.service.js';
@@ -37,15 +37,15 @@ import { Verdicts } from './verdicts.service.js';
   controllers: [MarkingController, RemarksController, SecondMarkingController, VerdictsController],
   providers: [
     Comments,
-    Judgements,
     JudgingService,
     Markable,
     PileService,
     Remarks,
     Returning,
     SecondMarkingService,
+    Sums,
     Verdicts,
   ],
-  exports: [Markable, Comments, Judgements, JudgingService, PileService, Remarks, Returning, Verdicts],
+  exports: [Markable, Comments, JudgingService, PileService, Remarks, Returning, Sums, Verdicts],
 })
 export class MarkingModule {}

@@ -1,8 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { grouped } from '@ichnograph/core';
 import type { MarkerHere, Person, Pile, PileEntry } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Account, AccountsService, personOf } from '../accounts/index.js';
 import { Publication } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
@@ -26,7 +26,7 @@ export class PileService {
   private readonly where = new WhoIsWhere();
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly classes: ClassesService,
     private readonly works: WorksService,
     private readonly accounts: AccountsService,

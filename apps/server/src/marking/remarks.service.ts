@@ -1,17 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { evidenceOf, fillBlanks, openStoredReport } from '@ichnograph/core';
 import type { Report } from '@ichnograph/core';
 import type { KeepRemark, RemarkOnMany, RemarkPlace, RemarkRow, RemarksGiven, UseRemark } from '@ichnograph/contract';
-import { DataSource, In, IsNull } from 'typeorm';
+import { In, IsNull } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { AssignmentsService } from '../assignments/index.js';
 import type { Publication } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { notFound, Problem, refused } from '../common/problem.js';
-import { inTransaction } from '../common/transaction.js';
 import { Submission } from '../submissions/index.js';
 import { ClassReadings } from '../together/index.js';
 import { lockWork, membersOf, WorksService } from '../works/index.js';
@@ -23,7 +22,7 @@ import { Remark } from './remark.entity.js';
 @Injectable()
 export class Remarks {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly assignments: AssignmentsService,
     private readonly readings: ClassReadings,
     private readonly markable: Markable,
@@ -53,15 +52,15 @@ export class Remarks {
   /** Keeps a remark; the same words that one keeps already are not kept twice. */
   async keep({ text, assignmentId, requirement, evidence }: KeepRemark, named: Named): Promise<string> {
     if (assignmentId !== undefined) await this.assignments.row(assignmentId, named.accountId);
-    return this.acts.once(named, 'keep remark', async (manager) => {
-      const same = await manager.findOneBy(Remark, {
+    return this.acts.once(named, 'keep remark', async () => {
+      const same = await this.data.manager.findOneBy(Remark, {
         ownerId: named.accountId,
         text,
         assignmentId: assignmentId ?? IsNull(),
       });
       if (same) return same.id;
       const id = randomUUID();
-      await manager.insert(Remark, {
+      await this.data.manager.insert(Remark, {
         id,
         ownerId: named.accountId,
         assignmentId: assignmentId ?? null,
@@ -136,12 +135,11 @@ export class Remarks {
     if (comments.length === 0) throw notFound('remark that was put on many maps');
     let taken = 0;
     for (const { id, submission } of comments) {
-      const done = await inTransaction(this.data, async (manager) => {
-        const { state } = await lockWork(manager, submission!.workId);
+      const done = await this.data.unit(async () => {
+        const { state } = await lockWork(this.data, submission!.workId);
         if (state !== 'being marked') return false;
-        await manager.update(Comment, { id }, { removedAt: this.clock.now() });
-        if (!(await manager.existsBy(Comment, { submissionId: submission!.id, removedAt: IsNull() })))
-          await this.markable.moveOn(manager, submission!, 'handed in');
+        await this.data.manager.update(Comment, { id }, { removedAt: this.clock.now() });
+        await this.markable.letGoIfBare(submission!);
         return true;
       });
       if (!done) continue;
@@ -157,11 +155,11 @@ export class Remarks {
     batch: string,
     authorId: string,
   ): Promise<void> {
-    await inTransaction(this.data, async (manager) => {
-      await this.markable.moveOn(manager, submission, 'being marked');
+    await this.data.unit(async () => {
+      await this.markable.moveOn(submission, 'being marked');
       const submissionId = submission.id;
-      if (await manager.existsBy(Comment, { submissionId, batch })) return;
-      await manager.insert(Comment, {
+      if (await this.data.manager.existsBy(Comment, { submissionId, batch })) return;
+      await this.data.manager.insert(Comment, {
         id: randomUUID(),
         submissionId,
         anchor,

@@ -1,31 +1,33 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { fillBlanks, markWords, onScale, PLAIN_MARKS } from '@ichnograph/core';
-import type { ReturnedMaps } from '@ichnograph/contract';
-import { DataSource, IsNull } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { fillBlanks, leftToJudge, markWords } from '@ichnograph/core';
+import type { MarkDetail } from '@ichnograph/core';
+import type { ReturnedMaps, ReturnMaps } from '@ichnograph/contract';
+import { IsNull } from 'typeorm';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
-import { conflict, Problem } from '../common/problem.js';
+import { conflict, Problem, refused } from '../common/problem.js';
 import { Submission } from '../submissions/index.js';
-import { lockWork, Work, WorksService } from '../works/index.js';
+import { Work, WorksService } from '../works/index.js';
 import { MarkChange } from './mark-change.entity.js';
 import { commentCounts } from './comments.js';
 import { Markable } from './markable.service.js';
 import { PileService } from './pile.service.js';
+import { Sums } from './sums.service.js';
 import { Verdicts } from './verdicts.service.js';
 
 /** A marked map's way back to its students. */
 @Injectable()
 export class Returning {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly markable: Markable,
     private readonly verdicts: Verdicts,
+    private readonly sums: Sums,
     private readonly revisions: Revisions,
     private readonly works: WorksService,
     private readonly piles: PileService,
@@ -33,40 +35,70 @@ export class Returning {
     private readonly clock: Clock,
   ) {}
 
-  /** Gives the map back with its comments; the student may then revise. */
-  async return(submissionId: string, named: Named, letter = ''): Promise<void> {
+  /**
+   * Gives the map back with its comments; the student may then revise. What is not judged counts nothing for good, so that
+   * whoever returns it all the same has to say so.
+   */
+  async return(submissionId: string, named: Named, { letter = '', unjudged = false }: ReturnMaps = {}): Promise<void> {
     const { submission, work } = await this.markable.mine(submissionId, named.accountId);
-    const filled = letter.trim() === '' ? null : await this.filled(letter, submission, work);
-    await this.acts.once(named, 'return', async (manager) => {
-      await this.markable.moveOn(manager, submission, 'returned');
-      await manager.update(
+    await this.acts.once(named, 'return', async () => {
+      const now = await this.markable.moveOn(submission, 'returned');
+      const { mark, propositions } = await this.sums.freeze(submissionId);
+      if (!unjudged && leftToJudge(mark) > 0) throw await this.notComplete(now, mark);
+      await this.verdicts.speak(submissionId, propositions);
+      await this.data.manager.update(
         Submission,
         { id: submissionId },
-        { returnedBy: named.accountId, returnedAt: this.clock.now(), openedAt: null, letter: filled },
+        {
+          returnedBy: named.accountId,
+          returnedAt: this.clock.now(),
+          openedAt: null,
+          letter: letter.trim() === '' ? null : await this.filled(letter, now, work, mark),
+        },
       );
-      await this.verdicts.freeze(manager, submission);
-      await this.trace(manager, submissionId, 'return', named.accountId);
+      await this.trace(submissionId, 'return', mark.sum, named.accountId);
       return submissionId;
     });
     await this.works.stateChanged(submission.workId);
   }
 
+  private async notComplete({ revisionId }: Submission, mark: MarkDetail): Promise<Problem> {
+    const { criteria, requirements } = await this.revisions.bodyOf(revisionId);
+    const { notJudged, toJudge, propositionsToJudge } = mark;
+    return refused('Not everything on this map is judged, so it was not returned. What is not judged counts nothing.', [
+      ...notJudged.map((id) => ({ path: `$.criteria.${id}`, reason: criteria.find((one) => one.id === id)!.name })),
+      ...toJudge.map((id) => ({
+        path: `$.requirements.${id}`,
+        reason: `requirement ${requirements.findIndex((one) => one.id === id) + 1}`,
+      })),
+      ...(propositionsToJudge > 0
+        ? [
+            {
+              path: '$.sentences',
+              reason: propositionsToJudge === 1 ? 'one sentence' : `${propositionsToJudge} sentences`,
+            },
+          ]
+        : []),
+    ]);
+  }
+
   /** Takes a return back, as long as no member has read it. */
   async takeBack(submissionId: string, named: Named): Promise<void> {
     const { submission } = await this.markable.mine(submissionId, named.accountId);
-    await this.acts.once(named, 'take back', async (manager) => {
-      const { state } = await lockWork(manager, submission.workId);
-      await this.markable.insistNewest(manager, submission);
+    await this.acts.once(named, 'take back', async () => {
+      const { state } = await this.markable.hold(submission);
+      const { sum } = await this.markable.insistNewest(submission);
       if (state !== 'returned') throw conflict('This map is not returned, so there is nothing to take back.');
-      const { affected } = await manager.update(
+      const { affected } = await this.data.manager.update(
         Submission,
         { id: submissionId, openedAt: IsNull() },
         { returnedBy: null, returnedAt: null, letter: null },
       );
       if (!affected) throw conflict('This return has been read already, so it stands.');
-      await manager.update(Work, { id: submission.workId }, { state: 'being marked' });
-      await this.verdicts.thaw(manager, submissionId);
-      await this.trace(manager, submissionId, 'take back', named.accountId);
+      await this.data.manager.update(Work, { id: submission.workId }, { state: 'being marked' });
+      await this.verdicts.unsay(submissionId);
+      await this.sums.thaw(submissionId);
+      await this.trace(submissionId, 'take back', sum, named.accountId);
       return submissionId;
     });
     await this.works.stateChanged(submission.workId);
@@ -80,7 +112,7 @@ export class Returning {
     let returned = 0;
     for (const { submission } of complete) {
       try {
-        await this.return(submission!.id, { accountId: named.accountId, act: randomUUID() }, letter);
+        await this.return(submission!.id, { accountId: named.accountId, act: randomUUID() }, { letter });
         returned += 1;
       } catch (error) {
         // Handed in again, or returned by a colleague, in this very moment: it is simply not one of these.
@@ -90,35 +122,43 @@ export class Returning {
     return { returned, left: open.length - returned };
   }
 
-  /** A letter as one work's students read it, with the mark as it now is. */
-  private async filled(letter: string, submission: Submission, work: Work): Promise<string> {
-    const { marks, title } = await this.revisions.bodyOf(submission.revisionId);
-    const comments = (await commentCounts(this.data.manager, [submission.id])).get(submission.id) ?? 0;
+  /** A letter as one work's students read it, with the mark and the comments that go with it. */
+  private async filled(letter: string, { id, revisionId }: Submission, work: Work, mark: MarkDetail): Promise<string> {
+    const { title } = await this.revisions.bodyOf(revisionId);
+    const comments = (await commentCounts(this.data, [id])).get(id) ?? 0;
     return fillBlanks(letter, {
       name: work.members!.map(({ account }) => account!.givenName).join(' and '),
-      mark: markWords(onScale({ sum: submission.sum, outOf: submission.sumOutOf }, marks ?? PLAIN_MARKS)),
+      mark: markWords(mark.shown),
       title,
       comments: comments === 1 ? 'one comment' : `${comments} comments`,
     }).slice(0, 4000);
   }
 
-  /** A return carries the mark as it then was. */
+  /** A return carries the mark that was frozen with it. */
   private async trace(
-    manager: EntityManager,
     submissionId: string,
     kind: 'return' | 'take back',
+    sum: number,
     authorId: string,
   ): Promise<void> {
-    const { sum } = await manager.findOneByOrFail(Submission, { id: submissionId });
     const [before, after] = kind === 'return' ? [null, sum] : [sum, null];
     const at = this.clock.now();
-    await manager.insert(MarkChange, { submissionId, kind, subject: 'sum', before, after, reason: '', authorId, at });
+    await this.data.manager.insert(MarkChange, {
+      submissionId,
+      kind,
+      subject: 'sum',
+      before,
+      after,
+      reason: '',
+      authorId,
+      at,
+    });
   }
 
   /** Lets go of a map that is being marked: its students may work on it again. What was written stays. */
   async letGo(submissionId: string, account: Account): Promise<void> {
     const { submission } = await this.markable.mine(submissionId, account.id);
-    await this.data.transaction((manager) => this.markable.moveOn(manager, submission, 'handed in'));
+    await this.data.unit(() => this.markable.moveOn(submission, 'handed in'));
     await this.works.stateChanged(submission.workId);
   }
 }

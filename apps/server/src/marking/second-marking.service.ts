@@ -1,14 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { agreementOf } from '@ichnograph/core';
 import type { CriterionAgreement, GiveSecondMark, SecondMarking, SecondMarkRow } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { personOf } from '../accounts/index.js';
 import { Publication, Revisions } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { inTransaction } from '../common/transaction.js';
 import { SubmissionsService } from '../submissions/index.js';
 import { ClassReadings } from '../together/index.js';
 import { membersOf } from '../works/index.js';
@@ -20,7 +19,7 @@ import { SecondMark } from './second-mark.entity.js';
 @Injectable()
 export class SecondMarkingService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly classes: ClassesService,
     private readonly markable: Markable,
     private readonly submissions: SubmissionsService,
@@ -35,10 +34,10 @@ export class SecondMarkingService {
     if (marker !== null && !(await this.classes.isStaff(classId, marker))) throw notFound('teacher of this class');
     if (marker === accountId) throw refused('You mark first here. Choose somebody else to mark a second time.');
     if (marker === secondMarkerId) return;
-    await this.data.transaction(async (manager) => {
-      await manager.update(Publication, { id: publicationId }, { secondMarkerId: marker });
+    await this.data.unit(async () => {
+      await this.data.manager.update(Publication, { id: publicationId }, { secondMarkerId: marker });
       const ids = (await this.readings.newest(publicationId)).map(({ id }) => id);
-      if (ids.length > 0) await manager.delete(SecondMark, { submissionId: In(ids) });
+      if (ids.length > 0) await this.data.manager.delete(SecondMark, { submissionId: In(ids) });
     });
   }
 
@@ -93,10 +92,10 @@ export class SecondMarkingService {
       throw refused(`“${found.name}” has ${found.levels.length} levels.`, [
         { path: '$.level', reason: 'is none of its levels' },
       ]);
-    await inTransaction(this.data, async (manager) => {
+    await this.data.unit(async () => {
       const key = { submissionId, criterion };
-      if (level === null) await manager.delete(SecondMark, key);
-      else await manager.save(SecondMark, { ...key, level, authorId: accountId, at: this.clock.now() });
+      if (level === null) await this.data.manager.delete(SecondMark, key);
+      else await this.data.manager.save(SecondMark, { ...key, level, authorId: accountId, at: this.clock.now() });
     });
   }
 

@@ -14,10 +14,10 @@ export abstract class VerdictEntry {
   @Column({ type: 'datetime', precision: 3 }) at!: Date;
 }
 
-/** A verdict that holds in every map of an assignment that says it. */
+/** A verdict that holds in every map of a class that says it, in the assignment as that class has it. */
 @Entity('class_verdict')
 export class ClassVerdict extends VerdictEntry {
-  @PrimaryColumn({ name: 'assignment_id', type: 'char', length: 36 }) assignmentId!: string;
+  @PrimaryColumn({ name: 'publication_id', type: 'char', length: 36 }) publicationId!: string;
 }
 
 /** A verdict for the one work in which it is another than in the class. */

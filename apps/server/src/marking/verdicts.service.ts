@@ -1,31 +1,21 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { countsVerdicts, outcomeKeyOf, PLAIN_MARKS, keyOf } from '@ichnograph/core';
-import type { Held } from '@ichnograph/core';
-import type {
-  ClassPropositions,
-  GiveVerdict,
-  MapProposition,
-  Person,
-  VerdictGiven,
-  VerdictRow,
-} from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { outcomeKeyOf, keyOf } from '@ichnograph/core';
+import type { ClassPropositions, GiveVerdict, MapProposition, VerdictGiven, VerdictRow } from '@ichnograph/contract';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { AccountsService } from '../accounts/index.js';
-import { Publication, Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { inTransaction } from '../common/transaction.js';
-import { Submission, SubmissionsService } from '../submissions/index.js';
+import { SubmissionsService } from '../submissions/index.js';
 import { ClassReadings } from '../together/index.js';
 import { membersOf, WorksService } from '../works/index.js';
+import { CommentAnswer } from './comment-answer.entity.js';
 import { Comment } from './comment.entity.js';
-import { Judgements } from './judgements.service.js';
 import { MarkChange } from './mark-change.entity.js';
 import { Markable } from './markable.service.js';
 import { hashOf } from './said-hash.js';
+import { Sums, verdictRowOf } from './sums.service.js';
 import { ClassVerdict, MapVerdict } from './verdict.entities.js';
 import type { VerdictEntry } from './verdict.entities.js';
 
@@ -34,16 +24,19 @@ const FIGURE = { sound: 1, shaky: 0.5, wrong: 0 } as const;
 const figureOf = (verdict: VerdictEntry['verdict'] | null | undefined): number | null =>
   verdict ? FIGURE[verdict] : null;
 
+const holdsAny = (held: object, keys: readonly string[]): boolean => keys.some((key) => key in held);
+
+type Judged = Pick<VerdictEntry, 'verdict'> | null;
+
 /** Verdicts on what maps say: once for the whole class, or for the one map that differs. */
 @Injectable()
 export class Verdicts {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly readings: ClassReadings,
-    private readonly judgements: Judgements,
+    private readonly sums: Sums,
     private readonly markable: Markable,
     private readonly submissions: SubmissionsService,
-    private readonly revisions: Revisions,
     private readonly accounts: AccountsService,
     private readonly works: WorksService,
     private readonly clock: Clock,
@@ -56,17 +49,17 @@ export class Verdicts {
     const { assignmentId } = publication;
     const workOf = (positions: readonly number[]): string[] => positions.map((i) => submissions[i]!.workId);
     const [ofClass, ofMaps] = await Promise.all([
-      this.data.getRepository(ClassVerdict).findBy({ assignmentId }),
+      this.data.getRepository(ClassVerdict).findBy({ publicationId }),
       this.data.getRepository(MapVerdict).findBy({ workId: In(submissions.map(({ workId }) => workId)) }),
     ]);
     const people = await this.accounts.people([...ofClass, ...ofMaps].map(({ authorId }) => authorId));
     const byKey = new Map(ofClass.map((one) => [one.said, one]));
     const judged = (key: string) => ({
       key,
-      judged: rowOf(byKey.get(key), people),
+      judged: verdictRowOf(byKey.get(key), people),
       otherwise: ofMaps
         .filter(({ said }) => said === key)
-        .map((one) => ({ workId: one.workId, judged: rowOf(one, people)! })),
+        .map((one) => ({ workId: one.workId, judged: verdictRowOf(one, people)! })),
     });
     return {
       publicationId,
@@ -95,57 +88,61 @@ export class Verdicts {
     };
   }
 
-  /** One word for every map of the assignment that says it, but those in which it was judged otherwise. */
+  /** One word for every map of the class that says it, but those in which it was judged otherwise. */
   async judgeClass(publicationId: string, wanted: GiveVerdict, accountId: string): Promise<VerdictGiven> {
     const publication = await this.markable.publication(publicationId, accountId);
     const { reading } = await this.readings.of(publication);
-    const known = new Set([...reading.together.propositions.map(keyOf), ...reading.outcomes.map(outcomeKeyOf)]);
-    if (!wanted.keys.every((key) => known.has(key))) throw notFound('sentence on the maps of this class');
-    const { assignmentId } = publication;
-    const holding = await this.holding(assignmentId, wanted.keys);
-    const touched = new Set<string>();
-    await inTransaction(this.data, async (manager) => {
-      touched.clear();
+    const said = new Map([...reading.together.propositions].map((one) => [keyOf(one), one.maps.length]));
+    for (const one of reading.outcomes) said.set(outcomeKeyOf(one), one.maps.length);
+    if (!wanted.keys.every((key) => said.has(key))) throw notFound('sentence on the maps of this class');
+    return this.data.unit(async () => {
+      const waiting = await this.markable.holdClass(publicationId);
+      const held = await this.sums.heldBy(waiting);
+      const touched = new Set<string>();
       for (const key of wanted.keys) {
-        const id = { assignmentId, saidHash: hashOf(key) };
-        const before = await manager.findOne(ClassVerdict, { where: id, lock: { mode: 'pessimistic_write' } });
+        const id = { publicationId, saidHash: hashOf(key) };
+        const before = await this.data.manager.findOneBy(ClassVerdict, id);
         this.insistSeen(wanted, before);
-        await this.write(manager, ClassVerdict, id, key, wanted, accountId);
-        const differing = new Set(
-          (
-            await manager.findBy(MapVerdict, {
-              saidHash: id.saidHash,
-              workId: In(holding.map(({ submission }) => submission.workId)),
-            })
-          ).map(({ workId }) => workId),
+        await this.write(ClassVerdict, id, key, wanted, accountId);
+        const holding = waiting.filter((one) => held.get(one.id)![key]);
+        const differing = await this.data.manager.findBy(MapVerdict, {
+          saidHash: id.saidHash,
+          workId: In(holding.map(({ workId }) => workId)),
+        });
+        const alike = holding.filter(({ workId }) => !differing.some((one) => one.workId === workId));
+        for (const one of alike) touched.add(one.id);
+        await this.trace(
+          alike.map((one) => one.id),
+          key,
+          before,
+          wanted,
+          accountId,
         );
-        for (const { submission, held } of holding) {
-          if (!held[key] || differing.has(submission.workId)) continue;
-          touched.add(submission.id);
-          await this.trace(manager, submission.id, key, before, wanted, accountId);
-        }
       }
-      for (const { submission } of holding) if (touched.has(submission.id)) await this.sumAgain(manager, submission);
+      await this.sums.again([...touched]);
+      const holds = Math.max(...wanted.keys.map((key) => said.get(key)!));
+      return {
+        maps: touched.size,
+        returned: Math.max(0, holds - waiting.filter((one) => holdsAny(held.get(one.id)!, wanted.keys)).length),
+      };
     });
-    return { maps: touched.size };
   }
 
   /** A word for one map, another than the class's; null goes back to the class's. */
   async judgeMap(submissionId: string, wanted: GiveVerdict, accountId: string): Promise<void> {
     const { submission } = await this.markable.mine(submissionId, accountId);
-    const held = await this.readings.heldBy(submission);
-    if (!wanted.keys.every((key) => held[key])) throw notFound('sentence on this map');
-    await inTransaction(this.data, async (manager) => {
-      await this.markable.moveOn(manager, submission, 'being marked');
-      const standing = await this.judgements.verdictsOn(manager, submission.workId, wanted.keys);
+    await this.data.unit(async () => {
+      const now = await this.markable.moveOn(submission, 'being marked');
+      const standing = new Map((await this.sums.standingOn(now)).map((one) => [one.key, one]));
+      if (!wanted.keys.every((key) => standing.has(key))) throw notFound('sentence on this map');
       for (const key of wanted.keys) {
-        const before = standing.get(key) ?? null;
+        const before = standing.get(key)!.judged;
         this.insistSeen(wanted, before);
         const id = { workId: submission.workId, saidHash: hashOf(key) };
-        await this.write(manager, MapVerdict, id, key, wanted, accountId);
-        await this.trace(manager, submissionId, key, before, wanted, accountId);
+        await this.write(MapVerdict, id, key, wanted, accountId);
+        await this.trace([submissionId], key, before, wanted, accountId);
       }
-      await this.sumAgain(manager, submission);
+      await this.sums.again([submissionId]);
     });
     await this.works.stateChanged(submission.workId);
   }
@@ -153,72 +150,46 @@ export class Verdicts {
   /** The propositions of one map: to those who mark as they stand, to its members as they were returned. */
   async ofMap(submissionId: string, accountId: string): Promise<MapProposition[]> {
     const { submission, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
-    if (isBlind) return [];
-    if (submission.returnedAt || !isStaff) return this.returned(submissionId);
-    return this.standing(this.data.manager, submission);
+    if (isBlind || (!isStaff && !submission.returnedAt)) return [];
+    return this.sums.standingOn(submission);
   }
 
-  private async standing(manager: EntityManager, submission: Submission): Promise<MapProposition[]> {
-    const held = await this.readings.heldBy(submission);
-    const verdicts = await this.judgements.verdictsOn(manager, submission.workId, Object.keys(held));
-    const people = await this.accounts.people([...verdicts.values()].map(({ authorId }) => authorId));
-    return Object.entries(held).map(([key, links]) => ({
-      key,
-      links,
-      judged: rowOf(verdicts.get(key), people),
-      own: verdicts.get(key) instanceof MapVerdict,
-    }));
-  }
-
-  private async returned(id: string): Promise<MapProposition[]> {
-    const { returnedVerdicts } = await this.data
-      .getRepository(Submission)
-      .findOneOrFail({ where: { id }, select: { id: true, returnedVerdicts: true } });
-    return (returnedVerdicts as MapProposition[] | null) ?? [];
-  }
-
-  /** What a return carries: the verdicts as they then are, their remarks as comments that can be answered. */
-  async freeze(manager: EntityManager, submission: Submission): Promise<void> {
-    const propositions = (await this.standing(manager, submission)).filter(({ judged }) => judged);
-    await manager.update(Submission, { id: submission.id }, { returnedVerdicts: propositions });
-    const comments = propositions
-      .filter(({ judged }) => judged!.remark.trim() !== '')
-      .map(({ links, judged }) => ({
-        id: randomUUID(),
-        submissionId: submission.id,
-        anchor: 'proposition' as const,
-        target: links[0]!,
-        text: judged!.remark,
-        authorId: judged!.by.id,
-        at: new Date(judged!.at),
-        ofVerdict: true,
-      }));
-    if (comments.length > 0) await manager.insert(Comment, comments);
-  }
-
-  /** Takes back what `freeze` set. */
-  async thaw(manager: EntityManager, submissionId: string): Promise<void> {
-    await manager.update(Submission, { id: submissionId }, { returnedVerdicts: null });
-    await manager.delete(Comment, { submissionId, ofVerdict: true });
-  }
-
-  /** What waits to be marked in any class of the assignment and says one of these. */
-  private async holding(
-    assignmentId: string,
-    keys: readonly string[],
-  ): Promise<{ submission: Submission; held: Held }[]> {
-    const publications = await this.data.getRepository(Publication).findBy({ assignmentId });
-    const newest = (await Promise.all(publications.map(({ id }) => this.readings.newest(id)))).flat();
-    const open = newest
-      .filter(({ work }) => work!.state === 'handed in' || work!.state === 'being marked')
-      .sort((a, b) => (a.workId < b.workId ? -1 : 1));
-    const read = await Promise.all(
-      open.map(async (submission) => ({ submission, held: await this.readings.heldBy(submission) })),
+  /** Puts what verdicts say to their students among the comments of a map that goes back, where it can be answered. */
+  async speak(submissionId: string, propositions: readonly MapProposition[]): Promise<void> {
+    const { manager } = this.data;
+    const spoken = await manager.findBy(Comment, { submissionId, ofVerdict: true });
+    const remarks = propositions.flatMap(({ links, judged }) =>
+      judged && judged.remark.trim() !== '' ? [{ target: links[0]!, judged }] : [],
     );
-    return read.filter(({ held }) => keys.some((key) => held[key]));
+    for (const { target, judged } of remarks) {
+      const words = { text: judged.remark, authorId: judged.by.id, at: new Date(judged.at) };
+      // One that was answered before its return was taken back is said again in its place.
+      const before = spoken.find((one) => one.target === target);
+      if (before) await manager.update(Comment, { id: before.id }, words);
+      else
+        await manager.insert(Comment, {
+          id: randomUUID(),
+          submissionId,
+          anchor: 'proposition',
+          target,
+          ...words,
+          removedAt: null,
+          ofVerdict: true,
+        });
+    }
   }
 
-  private insistSeen({ seen, verdict }: GiveVerdict, before: VerdictEntry | null): void {
+  /** Takes back what `speak` put there; what somebody answered stays, with its answer. */
+  async unsay(submissionId: string): Promise<void> {
+    const { manager } = this.data;
+    const spoken = await manager.findBy(Comment, { submissionId, ofVerdict: true });
+    if (spoken.length === 0) return;
+    const answered = await manager.findBy(CommentAnswer, { commentId: In(spoken.map(({ id }) => id)) });
+    const silent = spoken.filter(({ id }) => !answered.some(({ commentId }) => commentId === id));
+    if (silent.length > 0) await manager.delete(Comment, { id: In(silent.map(({ id }) => id)) });
+  }
+
+  private insistSeen({ seen, verdict }: GiveVerdict, before: Judged): void {
     const is = before?.verdict ?? 'none';
     if (seen === undefined || seen === is || (verdict ?? 'none') === is) return;
     throw conflict(
@@ -229,57 +200,32 @@ export class Verdicts {
   }
 
   private async write(
-    manager: EntityManager,
     entity: typeof ClassVerdict | typeof MapVerdict,
     id: object,
     said: string,
     { verdict, thin = false, remark = '' }: GiveVerdict,
     authorId: string,
   ): Promise<void> {
-    if (verdict === null) await manager.delete(entity, id);
+    if (verdict === null) await this.data.manager.delete(entity, id);
     else if (thin && verdict === 'wrong')
       throw refused('What is true but says too little is not wrong. Choose one of the two.');
-    else await manager.save(entity, { ...id, said, verdict, thin, remark, authorId, at: this.clock.now() });
+    else await this.data.manager.save(entity, { ...id, said, verdict, thin, remark, authorId, at: this.clock.now() });
   }
 
   private async trace(
-    manager: EntityManager,
-    submissionId: string,
+    submissionIds: readonly string[],
     subject: string,
-    before: VerdictEntry | null,
+    judged: Judged,
     { verdict, remark = '' }: GiveVerdict,
     authorId: string,
   ): Promise<void> {
-    const [was, is] = [figureOf(before?.verdict), figureOf(verdict)];
-    if (was === is) return;
+    const [before, after] = [figureOf(judged?.verdict), figureOf(verdict)];
+    if (before === after || submissionIds.length === 0) return;
     const at = this.clock.now();
-    await manager.insert(MarkChange, {
-      submissionId,
-      kind: 'verdict',
-      subject: subject.slice(0, 2000),
-      before: was,
-      after: is,
-      reason: remark,
-      authorId,
-      at,
-    });
-  }
-
-  private async sumAgain(manager: EntityManager, submission: Submission): Promise<void> {
-    const assignment = await this.revisions.bodyOf(submission.revisionId);
-    if (!countsVerdicts(assignment.marks ?? PLAIN_MARKS)) return;
-    const report = await this.submissions.reportOf(submission.id);
-    await this.judgements.sum(manager, submission, report, assignment);
+    const kept = { kind: 'verdict' as const, subject: subject.slice(0, 2000), before, after, reason: remark };
+    await this.data.manager.insert(
+      MarkChange,
+      submissionIds.map((submissionId) => ({ submissionId, ...kept, authorId, at })),
+    );
   }
 }
-
-const rowOf = (entry: VerdictEntry | undefined, people: ReadonlyMap<string, Person>): VerdictRow | null =>
-  entry
-    ? {
-        verdict: entry.verdict,
-        thin: entry.thin,
-        remark: entry.remark,
-        by: people.get(entry.authorId)!,
-        at: entry.at.toISOString(),
-      }
-    : null;

@@ -1,14 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import type { OnApplicationBootstrap, OnApplicationShutdown } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { emptyMap, OWN_LEGEND, readyMade, withNewIds, writeMap } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import { ownMapDocument, workDocument } from '@ichnograph/contract';
 import type { ChangeOwnMap, NewOwnMap, OwnMapDetail, OwnMapRow } from '@ichnograph/contract';
 import { snapshotOf } from '@ichnograph/livemap';
 import type { Logger } from 'pino';
-import { DataSource } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Revisions } from '../assignments/index.js';
@@ -31,7 +30,7 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
   private readonly changed = new Map<string, ReturnType<typeof setTimeout>>();
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     @Inject(LOGGER) private readonly logger: Logger,
     private readonly acts: Acts,
     private readonly log: UpdateLog,
@@ -88,15 +87,15 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
 
   async begin(wanted: NewOwnMap, named: Named): Promise<string> {
     const from = await this.source(wanted, named.accountId);
-    return this.acts.once(named, 'begin an own map', async (manager) => {
-      if ((await manager.countBy(OwnMap, { ownerId: named.accountId })) >= MOST_OF_ONE)
+    return this.acts.once(named, 'begin an own map', async () => {
+      if ((await this.data.manager.countBy(OwnMap, { ownerId: named.accountId })) >= MOST_OF_ONE)
         throw conflict(`You have ${MOST_OF_ONE} maps of your own, and that is as many as one person may have.`);
       const id = randomUUID();
       const title = wanted.title.trim() || from.map.title || 'Without a title';
       const map = { ...withNewIds(from.map, randomUUID), title };
       const row = { id, ownerId: named.accountId, folder: wanted.folder?.trim() ?? '', legend: from.legend };
-      await manager.insert(OwnMap, { ...row, ...shownOf(map), changedAt: this.clock.now() });
-      await this.log.create(manager, ownMapDocument(id), filledWith(map));
+      await this.data.manager.insert(OwnMap, { ...row, ...shownOf(map), changedAt: this.clock.now() });
+      await this.log.create(ownMapDocument(id), filledWith(map));
       return id;
     });
   }
@@ -153,10 +152,10 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
   async remove(id: string, accountId: string): Promise<void> {
     await this.owned(id, accountId);
     const name = ownMapDocument(id);
-    await this.data.transaction(async (manager) => {
-      await manager.delete(OwnMap, { id });
-      await manager.delete(LiveUpdate, { documentName: name });
-      await manager.delete(LiveDocument, { name });
+    await this.data.unit(async () => {
+      await this.data.manager.delete(OwnMap, { id });
+      await this.data.manager.delete(LiveUpdate, { documentName: name });
+      await this.data.manager.delete(LiveDocument, { name });
     });
     await this.live.changed(name);
   }

@@ -1,10 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
-import { markLines, markWords, onScale, openStoredMap, PLAIN_MARKS, sumOf } from '@ichnograph/core';
+import { markWords, openStoredMap } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
-import { DataSource } from 'typeorm';
+import type { JudgementRow } from '@ichnograph/contract';
 import type { Logger } from 'pino';
 import sharp from 'sharp';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { School } from '../accounts/index.js';
 import { Revisions } from '../assignments/index.js';
@@ -12,7 +12,7 @@ import { briefly } from '../common/briefly.js';
 import { LOGGER } from '../common/tokens.js';
 import { forbidden, notFound } from '../common/problem.js';
 import { FilesService } from '../files/index.js';
-import { Comments, Judgements, JudgingService, Verdicts } from '../marking/index.js';
+import { Comments, JudgingService, Sums, Verdicts } from '../marking/index.js';
 import { SubmissionsService } from '../submissions/index.js';
 import { membersOf, nameOf } from '../works/index.js';
 import { WorkerPool } from '../workers/index.js';
@@ -29,11 +29,11 @@ const WIDEST = 1400;
 @Injectable()
 export class Papers {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly submissions: SubmissionsService,
     private readonly comments: Comments,
     private readonly judging: JudgingService,
-    private readonly judgements: Judgements,
+    private readonly sums: Sums,
     private readonly verdicts: Verdicts,
     private readonly revisions: Revisions,
     private readonly files: FilesService,
@@ -59,17 +59,15 @@ export class Papers {
   /** All that stands on the paper of one submission, as this person may read it. */
   async paperOf(submissionId: string, account: Account): Promise<MarkedPaper> {
     const { submission, work } = await this.submissions.seen(submissionId, account.id);
-    const [detail, whole, assignment, comments, judgements, propositions, zone] = await Promise.all([
+    const [detail, assignment, comments, judgements, propositions, mark, zone] = await Promise.all([
       this.submissions.detail(submissionId, account, false),
-      this.submissions.reportOf(submissionId),
       this.revisions.bodyOf(submission.revisionId),
       this.comments.comments(submissionId, account),
       this.judging.judgements(submissionId, account),
       this.verdicts.ofMap(submissionId, account.id),
+      this.sums.markOf(submission),
       this.timeZone(),
     ]);
-    const judgement = await this.judgements.of(this.data.manager, submission, assignment);
-    const sum = sumOf(whole, assignment, judgement, { due: submission.due, handedIn: submission.handedInAt });
     const moment = (at: Date): string =>
       new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone }).format(at);
     return {
@@ -82,9 +80,9 @@ export class Papers {
       map: detail.map,
       assignment: detail.assignment,
       report: detail.report,
-      mark: markWords(onScale(sum, assignment.marks ?? PLAIN_MARKS)),
-      lines: markLines(whole, assignment, judgement, sum, judgement.structure),
-      judgement,
+      mark: markWords(mark.shown),
+      lines: mark.lines,
+      judgement: { points: valuesOf(judgements, 'result'), levels: valuesOf(judgements, 'criterion') },
       judgements,
       propositions,
       comments,
@@ -119,3 +117,6 @@ export class Papers {
     return school?.timeZone ?? 'UTC';
   }
 }
+
+const valuesOf = (rows: readonly JudgementRow[], wanted: JudgementRow['kind']): Record<string, number> =>
+  Object.fromEntries(rows.filter(({ kind }) => kind === wanted).map(({ subject, value }) => [subject, value]));

@@ -1,10 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { openStoredMap, writeMap } from '@ichnograph/core';
 import { workDocument } from '@ichnograph/contract';
-import { DataSource, In } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Account, accountRowOf, AccountsService, SessionsService } from '../accounts/index.js';
 import { Assignment, Extension, Revision } from '../assignments/index.js';
 import { ReadyMade } from '../beginnings/index.js';
@@ -31,7 +30,7 @@ import { GroupMember, Work, WorkMember } from '../works/index.js';
 @Injectable()
 export class PersonsService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly accounts: AccountsService,
     private readonly sessions: SessionsService,
     private readonly live: LiveService,
@@ -42,35 +41,34 @@ export class PersonsService {
   /** Everything that bears this person's name or was made by them, as one JSON value. */
   async kept(id: string): Promise<object> {
     const account = await this.person(id);
-    const { manager } = this.data;
     const [enrolments, works] = await Promise.all([
-      manager.find(Enrolment, { where: { accountId: id }, relations: { schoolClass: true } }),
+      this.data.manager.find(Enrolment, { where: { accountId: id }, relations: { schoolClass: true } }),
       this.worksOf(id),
     ]);
-    const submissions = await manager.find(Submission, {
+    const submissions = await this.data.manager.find(Submission, {
       where: { workId: In(works.map((work) => work.id)) },
       order: { handedInAt: 'ASC' },
       select: SUBMISSION_FIELDS,
     });
     const workId = In(works.map((work) => work.id));
     const [comments, answers, judgements] = await Promise.all([
-      manager.find(Comment, {
+      this.data.manager.find(Comment, {
         where: [{ authorId: id }, { submissionId: In(submissions.map((one) => one.id)) }, { workId }],
       }),
-      manager.findBy(CommentAnswer, { authorId: id }),
-      manager.findBy(JudgementEntry, { submissionId: In(submissions.map((one) => one.id)) }),
+      this.data.manager.findBy(CommentAnswer, { authorId: id }),
+      this.data.manager.findBy(JudgementEntry, { submissionId: In(submissions.map((one) => one.id)) }),
     ]);
-    const versions = await manager.find(MapVersion, {
+    const versions = await this.data.manager.find(MapVersion, {
       where: { workId: In(works.map((work) => work.id)) },
       order: { at: 'ASC' },
     });
     const [assignments, readyMades, marks, extensions, groups, files] = await Promise.all([
-      manager.findBy(Assignment, { ownerId: id }),
-      manager.findBy(ReadyMade, { ownerId: id }),
-      manager.findBy(MarkChange, { authorId: id }),
-      manager.findBy(Extension, { accountId: id }),
-      manager.findBy(GroupMember, { accountId: id }),
-      manager.find(FileOwner, { where: { accountId: id }, relations: { file: true } }),
+      this.data.manager.findBy(Assignment, { ownerId: id }),
+      this.data.manager.findBy(ReadyMade, { ownerId: id }),
+      this.data.manager.findBy(MarkChange, { authorId: id }),
+      this.data.manager.findBy(Extension, { accountId: id }),
+      this.data.manager.findBy(GroupMember, { accountId: id }),
+      this.data.manager.find(FileOwner, { where: { accountId: id }, relations: { file: true } }),
     ]);
     return {
       account: { ...accountRowOf(account), createdAt: account.createdAt },
@@ -101,16 +99,18 @@ export class PersonsService {
       marksGiven: marks.map(({ kind, subject, after, reason, at }) => ({ kind, subject, value: after, reason, at })),
       extensions: extensions.map(({ publicationId, due }) => ({ publication: publicationId, due })),
       groups: groups.map(({ publicationId, groupNumber }) => ({ publication: publicationId, group: groupNumber })),
-      remarkBank: (await manager.findBy(Remark, { ownerId: id })).map(({ text, uses }) => ({ text, uses })),
+      remarkBank: (await this.data.manager.findBy(Remark, { ownerId: id })).map(({ text, uses }) => ({ text, uses })),
       verdictsGiven: [
-        ...(await manager.findBy(ClassVerdict, { authorId: id })),
-        ...(await manager.findBy(MapVerdict, { authorId: id })),
+        ...(await this.data.manager.findBy(ClassVerdict, { authorId: id })),
+        ...(await this.data.manager.findBy(MapVerdict, { authorId: id })),
       ].map(({ said, verdict, thin, remark, at }) => ({ said, verdict, thin, remark, at })),
-      secondMarksGiven: (await manager.findBy(SecondMark, { authorId: id })).map(({ criterion, level, at }) => ({
-        criterion,
-        level,
-        at,
-      })),
+      secondMarksGiven: (await this.data.manager.findBy(SecondMark, { authorId: id })).map(
+        ({ criterion, level, at }) => ({
+          criterion,
+          level,
+          at,
+        }),
+      ),
       ownMaps: await this.ownMaps.ofPerson(id),
       files: files.map(({ hash, name, at, file }) => ({ name, at, type: file!.type, bytes: file!.bytes, src: hash })),
     };
@@ -129,21 +129,21 @@ export class PersonsService {
         ({ workId }) => workId,
       ),
     );
-    const gone = await this.data.transaction(async (manager) => {
-      await manager.update(
+    const gone = await this.data.unit(async () => {
+      await this.data.manager.update(
         Account,
         { id },
         { name: `gone-${randomUUID().slice(0, 8)}`, givenName: 'Somebody', familyName: 'erased' },
       );
-      await manager.delete(Enrolment, { accountId: id });
-      await manager.delete(GroupMember, { accountId: id });
-      await manager.delete(Extension, { accountId: id });
+      await this.data.manager.delete(Enrolment, { accountId: id });
+      await this.data.manager.delete(GroupMember, { accountId: id });
+      await this.data.manager.delete(Extension, { accountId: id });
       // A bank of one's own is nobody else's; what is kept with an assignment goes with its words only.
-      await manager.delete(Remark, { ownerId: id });
+      await this.data.manager.delete(Remark, { ownerId: id });
       for (const work of works)
-        if (handedIn.has(work.id)) await withoutName(manager, work.id);
-        else if (work.members!.length === 1) await forget(manager, work.id);
-      return this.files.forget(manager, id, (hash) => isStillNamed(manager, hash));
+        if (handedIn.has(work.id)) await withoutName(this.data, work.id);
+        else if (work.members!.length === 1) await forget(this.data, work.id);
+      return this.files.forget(id, (hash) => isStillNamed(this.data, hash));
     });
     await this.files.sweep(gone);
     await this.ownMaps.removeAll(id);
@@ -182,30 +182,33 @@ const SUBMISSION_FIELDS = {
 } as const;
 
 /** Whether something names a file that stays when its owner goes: a map that was handed in, an assignment that was set. */
-async function isStillNamed(manager: EntityManager, hash: string): Promise<boolean> {
+async function isStillNamed(data: Database, hash: string): Promise<boolean> {
   const named = { named: `%${hash}%` };
-  const inSubmission = manager.createQueryBuilder(Submission, 'one').where('one.map LIKE :named', named).getExists();
-  const inRevision = manager.createQueryBuilder(Revision, 'one').where('one.body LIKE :named', named).getExists();
+  const inSubmission = data.manager
+    .createQueryBuilder(Submission, 'one')
+    .where('one.map LIKE :named', named)
+    .getExists();
+  const inRevision = data.manager.createQueryBuilder(Revision, 'one').where('one.body LIKE :named', named).getExists();
   return (await inSubmission) || (await inRevision);
 }
 
 /** A frozen map bears its author's name in its title block. */
-async function withoutName(manager: EntityManager, workId: string): Promise<void> {
-  const submissions = await manager.find(Submission, { where: { workId }, select: { id: true, map: true } });
-  for (const { id, map } of submissions) await manager.update(Submission, { id }, { map: { ...map, author: '' } });
+async function withoutName(data: Database, workId: string): Promise<void> {
+  const submissions = await data.manager.find(Submission, { where: { workId }, select: { id: true, map: true } });
+  for (const { id, map } of submissions) await data.manager.update(Submission, { id }, { map: { ...map, author: '' } });
   // Points of its history are the person's own, and no part of what was handed in.
-  await manager.delete(MapVersion, { workId });
+  await data.manager.delete(MapVersion, { workId });
 }
 
-async function forget(manager: EntityManager, workId: string): Promise<void> {
+async function forget(data: Database, workId: string): Promise<void> {
   const name = workDocument(workId);
-  const said = (await manager.findBy(Comment, { workId })).map(({ id }) => id);
-  if (said.length > 0) await manager.delete(CommentAnswer, { commentId: In(said) });
-  await manager.delete(Comment, { workId });
-  await manager.delete(MapVerdict, { workId });
-  await manager.delete(LiveUpdate, { documentName: name });
-  await manager.delete(LiveDocument, { name });
-  await manager.delete(MapVersion, { workId });
-  await manager.delete(WorkMember, { workId });
-  await manager.delete(Work, { id: workId });
+  const said = (await data.manager.findBy(Comment, { workId })).map(({ id }) => id);
+  if (said.length > 0) await data.manager.delete(CommentAnswer, { commentId: In(said) });
+  await data.manager.delete(Comment, { workId });
+  await data.manager.delete(MapVerdict, { workId });
+  await data.manager.delete(LiveUpdate, { documentName: name });
+  await data.manager.delete(LiveDocument, { name });
+  await data.manager.delete(MapVersion, { workId });
+  await data.manager.delete(WorkMember, { workId });
+  await data.manager.delete(Work, { id: workId });
 }

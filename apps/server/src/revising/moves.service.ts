@@ -1,25 +1,32 @@
-import { randomUUID } from 'node:crypto';
+import { createHash } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import type { OnApplicationBootstrap } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { adoptRevision, sumsOf } from '@ichnograph/core';
-import type { Report } from '@ichnograph/core';
+import type { Report, TopicMap } from '@ichnograph/core';
 import { workDocument } from '@ichnograph/contract';
 import pLimit from 'p-limit';
-import { DataSource, IsNull, Not } from 'typeorm';
+import { IsNull, Not } from 'typeorm';
 import type { Logger } from 'pino';
+import { Database } from '../common/database.js';
 import { Revisions } from '../assignments/index.js';
 import { briefly } from '../common/briefly.js';
 import { Clock } from '../common/clock.js';
 import { LOGGER } from '../common/tokens.js';
 import { LiveService } from '../live/index.js';
-import { Judgements, MarkChange } from '../marking/index.js';
-import { figuresOfMark, Submission, SubmissionsService } from '../submissions/index.js';
+import { JudgingService, MarkChange, Sums } from '../marking/index.js';
+import { Submission, SubmissionsService } from '../submissions/index.js';
 import { CheckPool } from '../workers/index.js';
-import { lockWork, Work, WorksService } from '../works/index.js';
+import { lockWork, Work, WorkMember, WorksService } from '../works/index.js';
 
+/** Milliseconds after which a move that failed is tried again: the database may be back by then. */
+const AGAIN_MS = 3000;
 /** Works that are moved at a time: as many as there are workers to check them. */
 const AT_ONCE = 2;
+
+interface Frozen {
+  report: Report;
+  reading: object;
+}
 
 /**
  * Moves works on to the revision they are to have (`movingTo`, set in the transaction that made it): their map takes what
@@ -28,14 +35,18 @@ const AT_ONCE = 2;
  */
 @Injectable()
 export class Moves implements OnApplicationBootstrap {
+  private readonly turn = pLimit(AT_ONCE);
+  private readonly moving = new Map<string, Promise<void>>();
+
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly revisions: Revisions,
     private readonly submissions: SubmissionsService,
     private readonly works: WorksService,
     private readonly live: LiveService,
     private readonly checks: CheckPool,
-    private readonly judgements: Judgements,
+    private readonly judging: JudgingService,
+    private readonly sums: Sums,
     private readonly clock: Clock,
     @Inject(LOGGER) private readonly logger: Logger,
   ) {}
@@ -46,64 +57,112 @@ export class Moves implements OnApplicationBootstrap {
 
   /** Moves every work that waits for it; who said so leaves their name on what is checked again. */
   async all(by?: string): Promise<void> {
-    const turn = pLimit(AT_ONCE);
     const works = await this.data.getRepository(Work).findBy({ movingTo: Not(IsNull()) });
-    await Promise.all(works.map(({ id }) => turn(() => this.one(id, by))));
+    await this.these(
+      works.map(({ id }) => id),
+      by,
+    );
+  }
+
+  /** Moves these on, if they still wait for it. One that cannot be moved just now is tried again, and holds up no other. */
+  async these(workIds: readonly string[], by?: string): Promise<void> {
+    await Promise.all(workIds.map((id) => this.turn(() => this.tried(id, by))));
+  }
+
+  private async tried(id: string, by: string | undefined): Promise<void> {
+    try {
+      await this.inTurn(id, () => this.one(id, by));
+    } catch (error) {
+      this.logger.warn({ ...briefly(error), work: id }, 'a work could not be moved on; it is tried again');
+      setTimeout(() => void this.turn(() => this.tried(id, by)), AGAIN_MS).unref();
+    }
+  }
+
+  /** One after the other for each work: of two who move it the second finds it moved. */
+  private inTurn(id: string, move: () => Promise<void>): Promise<void> {
+    const mine = (this.moving.get(id) ?? Promise.resolve()).catch(() => undefined).then(move);
+    this.moving.set(id, mine);
+    return mine.finally(() => {
+      if (this.moving.get(id) === mine) this.moving.delete(id);
+    });
   }
 
   private async one(id: string, by: string | undefined): Promise<void> {
-    const work = await this.data
-      .getRepository(Work)
-      .findOneOrFail({ where: { id }, relations: { members: true, publication: true } });
+    const work = await this.data.getRepository(Work).findOneOrFail({ where: { id }, relations: { members: true } });
     const { movingTo } = work;
     if (!movingTo) return;
-    const [old, next] = await Promise.all([this.revisions.bodyOf(work.revisionId), this.revisions.bodyOf(movingTo)]);
-    await this.live.change(workDocument(id), (map) => adoptRevision(map, old, next, { newId: randomUUID, by: '' }));
-    const newest = await this.data
-      .getRepository(Submission)
-      .findOne({ where: { workId: id }, order: { number: 'DESC' } });
-    // What is in the student's hands again is checked when it is handed in again.
-    const again = newest && work.state !== 'in progress' ? await this.report(work, newest, movingTo) : null;
-    await this.data.transaction(async (manager) => {
-      const locked = await lockWork(manager, id);
-      if (locked.movingTo !== movingTo) return;
-      await manager.update(
+    const [old, next] = [await this.revisions.bodyOf(work.revisionId), await this.revisions.bodyOf(movingTo)];
+    // Ids that follow from the revision and what they name: done again after a crash, it makes the same again.
+    const idFor = (given: string): string =>
+      createHash('sha256').update(`${movingTo} ${id} ${given}`).digest('hex').slice(0, 32);
+    const changes = (map: TopicMap) => adoptRevision(map, old, next, { idFor });
+    await this.live.change(workDocument(id), changes);
+    while (!(await this.check(work, movingTo, by)));
+    await this.works.stateChanged(id);
+  }
+
+  /**
+   * Checks again what waits to be marked, and lets the work go on with the new revision. What is in the student's hands is
+   * checked when it is handed in, and what went back to them stays as it was returned.
+   * @returns whether nothing came between: handed in again meanwhile, that is what must be checked
+   */
+  private async check({ id, members }: Work, movingTo: string, by: string | undefined): Promise<boolean> {
+    const newest = await this.newest(id);
+    const again = newest && !newest.returnedAt ? await this.freeze(members!, newest, movingTo) : null;
+    return this.data.unit(async () => {
+      const locked = await lockWork(this.data, id);
+      if (locked.movingTo !== movingTo) return true;
+      const now = await this.newest(id);
+      if (now?.id !== newest?.id) return false;
+      await this.data.manager.update(
         Work,
         { id },
         { revisionId: movingTo, movingTo: null, movedFrom: locked.movedFrom ?? locked.revisionId },
       );
-      if (!again || !newest) return;
-      const figures = figuresOfMark(
-        again,
-        next,
-        await this.judgements.of(manager, { ...newest, revisionId: movingTo }, next),
-        newest,
-      );
-      await manager.update(
-        Submission,
-        { id: newest.id },
-        { revisionId: movingTo, report: again as object, ...sumsOf(again), ...figures },
-      );
-      await manager.insert(MarkChange, {
-        submissionId: newest.id,
-        kind: 'check again',
-        subject: 'sum',
-        before: newest.sum,
-        after: figures.sum,
-        reason: '',
-        authorId: by ?? newest.handedInBy,
-        at: this.clock.now(),
-      });
+      if (again && now && isWaiting(locked)) await this.adopt(now, again, movingTo, by);
+      return true;
     });
-    await this.works.stateChanged(id);
   }
 
-  private async report(work: Work, { id, due, handedInAt }: Submission, revisionId: string): Promise<Report> {
-    const [map, body] = await Promise.all([this.submissions.mapOf(id), this.revisions.bodyOf(revisionId)]);
-    return this.checks.check(map, body, {
-      members: work.members!.map(({ accountId }) => accountId),
+  /** Puts a submission under the new revision, with what was judged of it as far as that holds. */
+  private async adopt(before: Submission, { report, reading }: Frozen, movingTo: string, by?: string): Promise<void> {
+    const { id, revisionId, sum, handedInBy } = before;
+    const frozen = { revisionId: movingTo, report, reading, ...sumsOf(report) };
+    await this.data.manager.update(Submission, { id }, frozen as object);
+    await this.judging.carry(
+      id,
+      await this.revisions.bodyOf(revisionId),
+      await this.revisions.bodyOf(movingTo),
+      report.results,
+    );
+    const mark = (await this.sums.again([id])).get(id)!;
+    await this.data.manager.insert(MarkChange, {
+      submissionId: id,
+      kind: 'check again',
+      subject: 'sum',
+      before: sum,
+      after: mark.sum,
+      reason: '',
+      authorId: by ?? handedInBy,
+      at: this.clock.now(),
+    });
+  }
+
+  private newest(workId: string): Promise<Submission | null> {
+    return this.data.getRepository(Submission).findOne({ where: { workId }, order: { number: 'DESC' } });
+  }
+
+  private async freeze(
+    members: readonly WorkMember[],
+    { id, due, handedInAt }: Submission,
+    revisionId: string,
+  ): Promise<Frozen> {
+    return this.checks.freeze(await this.submissions.mapOf(id), await this.revisions.bodyOf(revisionId), {
+      members: members.map(({ accountId }) => accountId),
       due: due?.toISOString() ?? null,
       handedIn: handedInAt.toISOString(),
     });
   }
 }
+
+const isWaiting = ({ state }: Work): boolean => state === 'handed in' || state === 'being marked';

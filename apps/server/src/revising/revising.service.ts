@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { adoptRevision, applyChanges, differsInWordingOnly, writeMap } from '@ichnograph/core';
 import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
 import { snapshotOf } from '@ichnograph/livemap';
@@ -14,7 +13,8 @@ import type {
   WorkState,
 } from '@ichnograph/contract';
 import pLimit from 'p-limit';
-import { DataSource, In } from 'typeorm';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { AssignmentsService, DueTimes, Publication, Revisions } from '../assignments/index.js';
@@ -35,7 +35,7 @@ const OPEN: WorkState[] = ['in progress', 'handed in', 'being marked'];
 @Injectable()
 export class RevisingService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly assignments: AssignmentsService,
     private readonly publications: PublicationsService,
     private readonly revisions: Revisions,
@@ -83,11 +83,11 @@ export class RevisingService {
     await this.givable(id, named.accountId);
     const next = await this.publications.complete(id);
     if (!(await this.revisions.newest(id))) throw conflict('Give the assignment to a class first.');
-    await this.acts.once(named, 'revise', async (manager) => {
-      const revisionId = await this.publications.revisionOf(manager, id, next);
-      await manager.update(Publication, { assignmentId: id }, { revisionId });
-      const publications = await manager.findBy(Publication, { assignmentId: id });
-      await manager
+    await this.acts.once(named, 'revise', async () => {
+      const revisionId = await this.publications.revisionOf(id, next);
+      await this.data.manager.update(Publication, { assignmentId: id }, { revisionId });
+      const publications = await this.data.manager.findBy(Publication, { assignmentId: id });
+      await this.data.manager
         .createQueryBuilder()
         .update(Work)
         .set({ movingTo: revisionId })
@@ -99,7 +99,11 @@ export class RevisingService {
         .execute();
       return revisionId;
     });
-    await this.moves.all(named.accountId);
+    const moving = await this.works(id);
+    await this.moves.these(
+      moving.flatMap((work) => (work.movingTo ? work.id : [])),
+      named.accountId,
+    );
   }
 
   /** @throws unless this person may change it, and it is an assignment that a class can have */
@@ -152,7 +156,7 @@ export class RevisingService {
     context: CheckContext,
   ): Promise<[before: Report, after: Report]> {
     const map = await this.drawn(work);
-    const moved = applyChanges(map, adoptRevision(map, old, next, { newId: randomUUID, by: '' }));
+    const moved = applyChanges(map, adoptRevision(map, old, next, { idFor: () => randomUUID() }));
     return Promise.all([this.checks.check(map, old, context), this.checks.check(moved, next, context)]);
   }
 

@@ -1,11 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { readAssignment, sameAssignment, writeAssignment } from '@ichnograph/core';
 import type { Assignment as AssignmentBody } from '@ichnograph/core';
 import type { ChangePublication, Extend, NewPublication } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Assignment, AssignmentsService, Extension, Publication, Revisions } from '../assignments/index.js';
@@ -19,7 +17,7 @@ import { SheetsService } from './sheets.service.js';
 @Injectable()
 export class PublicationsService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly sheets: SheetsService,
     private readonly assignments: AssignmentsService,
     private readonly revisions: Revisions,
@@ -48,11 +46,11 @@ export class PublicationsService {
         { path: '$.opens', reason: 'is after the due time' },
       ]);
     const body = await this.complete(id);
-    return this.acts.once(named, 'publish', async (manager) => {
+    return this.acts.once(named, 'publish', async () => {
       const publication = {
         id: randomUUID(),
         assignmentId: id,
-        revisionId: await this.revisionOf(manager, id, body),
+        revisionId: await this.revisionOf(id, body),
         classId,
         due: dueDate,
         mayHandInAgain: mayHandInAgain ?? true,
@@ -62,7 +60,7 @@ export class PublicationsService {
         closedAt: null,
         createdAt: now,
       };
-      await unlessTaken(manager.insert(Publication, publication), () =>
+      await unlessTaken(this.data.manager.insert(Publication, publication), () =>
         conflict('This class has the assignment already.'),
       );
       return publication.id;
@@ -121,11 +119,14 @@ export class PublicationsService {
   }
 
   /** The revision that holds exactly this, made now if the newest one holds something else. */
-  async revisionOf(manager: EntityManager, assignmentId: string, body: AssignmentBody): Promise<string> {
+  async revisionOf(assignmentId: string, body: AssignmentBody): Promise<string> {
     // One after the other: revisions are numbered without a gap.
-    await manager.findOneOrFail(Assignment, { where: { id: assignmentId }, lock: { mode: 'pessimistic_write' } });
-    const newest = await this.revisions.newest(assignmentId, manager);
+    await this.data.manager.findOneOrFail(Assignment, {
+      where: { id: assignmentId },
+      lock: { mode: 'pessimistic_write' },
+    });
+    const newest = await this.revisions.newest(assignmentId);
     if (newest && sameAssignment(await this.revisions.bodyOf(newest.id), body)) return newest.id;
-    return this.revisions.add(manager, assignmentId, (newest?.number ?? 0) + 1, body);
+    return this.revisions.add(assignmentId, (newest?.number ?? 0) + 1, body);
   }
 }

@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import {
   assignmentOf,
   differsInWordingOnly,
@@ -15,9 +14,8 @@ import type { Assignment as AssignmentBody, Sheet, SheetPart as PartName, TopicM
 import { snapshotOf } from '@ichnograph/livemap';
 import { referenceDocument, starterDocument } from '@ichnograph/contract';
 import type { AssignmentDetail, SavePart, SheetDetail, SheetNow, SheetPartState } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
-import type { EntityManager } from 'typeorm';
 import * as Y from 'yjs';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { AccountsService } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
@@ -41,7 +39,7 @@ export class SheetsService {
   private readonly presence = new Presence();
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly assignments: AssignmentsService,
     private readonly revisions: Revisions,
     private readonly accounts: AccountsService,
@@ -58,9 +56,9 @@ export class SheetsService {
 
   /** Begins a sheet. @returns the assignment's id */
   begin(sheet: Sheet, maps: Maps, named: Named, rules: RulesOfSheet = {}): Promise<string> {
-    return this.acts.once(named, 'begin an assignment', async (manager) => {
+    return this.acts.once(named, 'begin an assignment', async () => {
       const id = randomUUID();
-      await manager.insert(Assignment, {
+      await this.data.manager.insert(Assignment, {
         id,
         ownerId: named.accountId,
         title: sheet.task.title,
@@ -70,7 +68,7 @@ export class SheetsService {
         archivedAt: null,
         ...rules,
       });
-      await this.write(manager, id, sheet, maps, named.accountId);
+      await this.write(id, sheet, maps, named.accountId);
       return id;
     });
   }
@@ -81,18 +79,19 @@ export class SheetsService {
     return this.begin(sheetOf(body), body, named);
   }
 
-  private async write(
-    manager: EntityManager,
-    assignmentId: string,
-    sheet: Sheet,
-    maps: Maps,
-    changedBy: string,
-  ): Promise<void> {
+  private async write(assignmentId: string, sheet: Sheet, maps: Maps, changedBy: string): Promise<void> {
     const changedAt = this.clock.now();
     for (const part of SHEET_PARTS)
-      await manager.insert(SheetPart, { assignmentId, part, version: 1, body: sheet[part], changedBy, changedAt });
-    await this.log.create(manager, starterDocument(assignmentId), filledWith(maps.starter));
-    await this.log.create(manager, referenceDocument(assignmentId), filledWith(maps.reference));
+      await this.data.manager.insert(SheetPart, {
+        assignmentId,
+        part,
+        version: 1,
+        body: sheet[part],
+        changedBy,
+        changedAt,
+      });
+    await this.log.create(starterDocument(assignmentId), filledWith(maps.starter));
+    await this.log.create(referenceDocument(assignmentId), filledWith(maps.reference));
   }
 
   /** What is written of an assignment, as whoever may change it sees it. */
@@ -124,14 +123,14 @@ export class SheetsService {
     const name = part as PartName;
     if (!isSheetPart(name, body))
       throw refused('This part of the sheet was not saved: something in it is too long, or is not what belongs there.');
-    const saved = await this.data.transaction(async (manager) => {
-      const { affected } = await manager.update(
+    const saved = await this.data.unit(async () => {
+      const { affected } = await this.data.manager.update(
         SheetPart,
         { assignmentId: id, part: name, version },
         { version: version + 1, body, changedBy: account.id, changedAt: this.clock.now() },
       );
-      if (!affected) return this.savedBefore(manager, id, name, { version, body }, account.id);
-      if (name === 'task') await manager.update(Assignment, { id }, { title: (body as Sheet['task']).title });
+      if (!affected) return this.savedBefore(id, name, { version, body }, account.id);
+      if (name === 'task') await this.data.manager.update(Assignment, { id }, { title: (body as Sheet['task']).title });
       return version + 1;
     });
     // What is in force of a class's rules changes by amending alone: sheets are compared with it to the letter.
@@ -146,15 +145,17 @@ export class SheetsService {
   }
 
   /** The same, held for the rest of a transaction: nobody saves between its being read and written over. */
-  async held(manager: EntityManager, assignmentId: string): Promise<Sheet> {
+  async held(assignmentId: string): Promise<Sheet> {
     await this.ensure(assignmentId);
-    return asSheet(await manager.find(SheetPart, { where: { assignmentId }, lock: { mode: 'pessimistic_write' } }));
+    return asSheet(
+      await this.data.manager.find(SheetPart, { where: { assignmentId }, lock: { mode: 'pessimistic_write' } }),
+    );
   }
 
   /** Writes over some parts, inside a transaction; who has the sheet open sees it follow. */
-  async replace(manager: EntityManager, assignmentId: string, parts: Partial<Sheet>, by: string): Promise<void> {
+  async replace(assignmentId: string, parts: Partial<Sheet>, by: string): Promise<void> {
     for (const [part, body] of Object.entries(parts))
-      await manager
+      await this.data.manager
         .createQueryBuilder()
         .update(SheetPart)
         .set({ version: () => 'version + 1', body, changedBy: by, changedAt: this.clock.now() })
@@ -185,13 +186,12 @@ export class SheetsService {
 
   /** The same words that arrive again were saved the first time; other words are somebody's who was faster. */
   private async savedBefore(
-    manager: EntityManager,
     assignmentId: string,
     part: PartName,
     { version, body }: SavePart,
     accountId: string,
   ): Promise<number> {
-    const now = await manager.findOneBy(SheetPart, { assignmentId, part });
+    const now = await this.data.manager.findOneBy(SheetPart, { assignmentId, part });
     if (!now) throw notFound('assignment');
     const same = now.changedBy === accountId && JSON.stringify(now.body) === JSON.stringify(body);
     if (same && now.version === version + 1) return now.version;
@@ -251,7 +251,7 @@ export class SheetsService {
     if (!newest || !assignment) throw notFound('assignment');
     const body = await this.revisions.bodyOf(newest.id);
     try {
-      await this.data.transaction((manager) => this.write(manager, id, sheetOf(body), body, assignment.ownerId));
+      await this.data.unit(() => this.write(id, sheetOf(body), body, assignment.ownerId));
     } catch (error) {
       // Two opened it at once: the first one's sheet is the same.
       if (!isTaken(error)) throw error;

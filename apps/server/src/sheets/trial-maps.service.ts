@@ -1,11 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { emptyMap, mend, readMap, writeMap } from '@ichnograph/core';
 import { snapshotOf } from '@ichnograph/livemap';
 import { trialDocument } from '@ichnograph/contract';
 import type { NewTrialMap, TrialMapDetail } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
@@ -19,7 +18,7 @@ import { TrialMap } from './trial-map.entity.js';
 @Injectable()
 export class TrialMapsService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly assignments: AssignmentsService,
     private readonly acts: Acts,
     private readonly log: UpdateLog,
@@ -35,10 +34,10 @@ export class TrialMapsService {
   async add(id: string, { name, map }: NewTrialMap, named: Named): Promise<string> {
     await this.assignments.changeable(id, named.accountId);
     const read = map ? mend(understoodFile(readMap(map))).map : null;
-    return this.acts.once(named, 'keep a trial map', async (manager) => {
+    return this.acts.once(named, 'keep a trial map', async () => {
       const trialId = randomUUID();
-      await manager.insert(TrialMap, { id: trialId, assignmentId: id, name, createdAt: this.clock.now() });
-      await this.log.create(manager, trialDocument(trialId), filledWith(read));
+      await this.data.manager.insert(TrialMap, { id: trialId, assignmentId: id, name, createdAt: this.clock.now() });
+      await this.log.create(trialDocument(trialId), filledWith(read));
       return trialId;
     });
   }

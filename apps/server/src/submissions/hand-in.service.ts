@@ -9,13 +9,13 @@ import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { DueTimes, Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
+import { Database } from '../common/database.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { SETTINGS } from '../common/tokens.js';
 import { UpdateLog } from '../live/index.js';
 import { CheckPool } from '../workers/index.js';
 import { lockWork, membersOf, nameOf, Work, WorksService } from '../works/index.js';
 import type { Settings } from '../settings.js';
-import { figuresOfMark } from './figures-of-mark.js';
 import { Submission } from './submission.entity.js';
 import { mayHandIn } from './work-pages.service.js';
 
@@ -23,7 +23,10 @@ const HAND_IN = 'hand in';
 
 @Injectable()
 export class HandInService {
+  private readonly listeners: ((submissionId: string) => Promise<unknown>)[] = [];
+
   constructor(
+    private readonly data: Database,
     private readonly works: WorksService,
     private readonly revisions: Revisions,
     private readonly dueTimes: DueTimes,
@@ -33,6 +36,11 @@ export class HandInService {
     private readonly clock: Clock,
     @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
+
+  /** Told of each map that is handed in, within its unit of work. */
+  onKept(listener: (submissionId: string) => Promise<unknown>): void {
+    this.listeners.push(listener);
+  }
 
   /**
    * Freezes a work: waits until all of the client's changes are stored, mends what is stored, checks it again with the
@@ -63,15 +71,15 @@ export class HandInService {
     const map: TopicMap = { ...snapshot, author };
     refuseOversize(map);
     const assignment = await this.revisions.bodyOf(work.revisionId);
-    const report = await this.checks.check(map, assignment, {
+    const { report, reading } = await this.checks.freeze(map, assignment, {
       members: members.map((member) => member.id),
       due: due?.toISOString() ?? null,
       handedIn: handedIn.toISOString(),
     });
-    const submission = await this.acts.once(named, HAND_IN, async (manager) => {
+    const submission = await this.acts.once(named, HAND_IN, async () => {
       const id = randomUUID();
-      const locked = await lockWork(manager, workId);
-      const number = (await manager.countBy(Submission, { workId })) + 1;
+      const locked = await lockWork(this.data, workId);
+      const number = (await this.data.manager.countBy(Submission, { workId })) + 1;
       if (!mayHandIn({ ...work, state: locked.state }, number - 1)) {
         throw conflict(
           locked.state === 'being marked'
@@ -84,7 +92,7 @@ export class HandInService {
           'Your teacher changed the assignment this very moment, so nothing was handed in. Look what is new, then hand in.',
         );
       }
-      await manager.insert(Submission, {
+      await this.data.manager.insert(Submission, {
         id,
         workId,
         revisionId: work.revisionId,
@@ -92,7 +100,9 @@ export class HandInService {
         map: writeMap(map) as object,
         report: report as object,
         ...sumsOf(report),
-        ...figuresOfMark(report, assignment, { points: {}, levels: {} }, { due, handedInAt: handedIn }),
+        reading,
+        // Summed in a moment, by those whose matter it is.
+        ...{ sum: 0, sumOutOf: 0, notJudged: 0 },
         due,
         leftOut: dropped.length,
         note: note ?? '',
@@ -104,7 +114,8 @@ export class HandInService {
         returnedBy: null,
         openedAt: null,
       });
-      await manager.update(Work, { id: workId }, { state: 'handed in' });
+      await this.data.manager.update(Work, { id: workId }, { state: 'handed in' });
+      for (const listener of this.listeners) await listener(id);
       return id;
     });
     await this.works.stateChanged(workId);

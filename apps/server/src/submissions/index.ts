@@ -1,5 +1,4 @@
 /** What other folders may use of this one. */
-export { figuresOfMark } from './figures-of-mark.js';
 export { HandInService } from './hand-in.service.js';
 export { submissionRowOf } from './submission-rows.js';
 export { LookedAt } from './looked-at.entity.js';

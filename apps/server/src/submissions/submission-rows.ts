@@ -1,9 +1,11 @@
+import { onScale, PLAIN_MARKS } from '@ichnograph/core';
+import type { ShownMark } from '@ichnograph/core';
 import type { SubmissionRow } from '@ichnograph/contract';
 import type { Submission } from './submission.entity.js';
 
 /** @param marks whether whoever asks may see what it is marked with before it is returned */
 export const submissionRowOf = (
-  { id, number, handedInAt, late, earned, outOf, extra, returnedAt, sum, sumOutOf, notJudged }: Submission,
+  { id, number, handedInAt, late, earned, outOf, extra, returnedAt, sum, sumOutOf, notJudged, shown }: Submission,
   marks: boolean,
   /** for whoever marks a second time: nothing of the first's mark, returned or not */
   isBlind = false,
@@ -15,6 +17,14 @@ export const submissionRowOf = (
   earned,
   outOf,
   extra,
-  mark: !isBlind && (marks || returnedAt) ? { sum, outOf: sumOutOf, notJudged } : null,
+  mark:
+    !isBlind && (marks || returnedAt)
+      ? {
+          sum,
+          outOf: sumOutOf,
+          notJudged,
+          shown: (shown as ShownMark | null) ?? onScale({ sum, outOf: sumOutOf }, PLAIN_MARKS),
+        }
+      : null,
   returnedAt: returnedAt?.toISOString() ?? null,
 });

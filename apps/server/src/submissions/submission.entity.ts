@@ -32,7 +32,13 @@ export class Submission {
   @Column({ type: 'boolean' }) late!: boolean;
   @Column({ name: 'returned_by', type: 'char', length: 36, nullable: true }) returnedBy!: string | null;
   @Column({ name: 'returned_at', type: 'datetime', precision: 3, nullable: true }) returnedAt!: Date | null;
-  /** the verdicts it was returned with, in the order of its propositions */
+  /** what marks ask of the map (core's `MarkReading`), read with its revision */
+  @Column({ type: 'json', nullable: true, select: false }) reading!: object | null;
+  /** the mark on its assignment's scale (core's `ShownMark`); null until it is first summed */
+  @Column({ type: 'json', nullable: true }) shown!: object | null;
+  /** the mark it was returned with (core's `MarkDetail`) */
+  @Column({ name: 'returned_mark', type: 'json', nullable: true, select: false }) returnedMark!: object | null;
+  /** its propositions with the verdicts it was returned with */
   @Column({ name: 'returned_verdicts', type: 'json', nullable: true, select: false }) returnedVerdicts!: object | null;
   /** what was written to its students with the return */
   @Column({ type: 'varchar', length: 4000, nullable: true }) letter!: string | null;

@@ -1,5 +1,4 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import {
   openStoredMap,
   openStoredReport,
@@ -10,7 +9,8 @@ import {
 } from '@ichnograph/core';
 import type { Assignment, Report, TopicMap } from '@ichnograph/core';
 import type { SubmissionDetail } from '@ichnograph/contract';
-import { DataSource, IsNull, Not } from 'typeorm';
+import { IsNull, Not } from 'typeorm';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { AccountsService } from '../accounts/index.js';
 import { Revisions } from '../assignments/index.js';
@@ -28,7 +28,7 @@ const showsReference = ({ publication }: Work, { returnedAt }: Submission, { ref
 @Injectable()
 export class SubmissionsService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly works: WorksService,
     private readonly revisions: Revisions,
     private readonly accounts: AccountsService,
@@ -56,7 +56,7 @@ export class SubmissionsService {
     return openStoredReport((await this.bodies(id)).report);
   }
 
-  private bodies(id: string): Promise<Submission> {
+  bodies(id: string): Promise<Submission> {
     return this.submissions.findOneOrFail({ where: { id }, select: { id: true, map: true, report: true } });
   }
 

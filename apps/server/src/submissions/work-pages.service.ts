@@ -1,8 +1,7 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { newsOf, withoutAnswers, writeAssignment } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { DueTimes, Revisions } from '../assignments/index.js';
 import { isOpen, membersOf, WorksService } from '../works/index.js';
@@ -18,7 +17,7 @@ export const mayHandIn = ({ state, publication }: Work, submissions: number): bo
 @Injectable()
 export class WorkPages {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly works: WorksService,
     private readonly revisions: Revisions,
     private readonly dueTimes: DueTimes,

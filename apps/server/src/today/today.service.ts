@@ -1,8 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { WORK_STATES } from '@ichnograph/contract';
 import type { StudentTask, TeacherTask, WorkState } from '@ichnograph/contract';
-import { DataSource, In, IsNull } from 'typeorm';
+import { In, IsNull } from 'typeorm';
+import { Database } from '../common/database.js';
 import { DueTimes, Publication } from '../assignments/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
@@ -14,7 +14,7 @@ import { Work } from '../works/index.js';
 @Injectable()
 export class TodayService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly classes: ClassesService,
     private readonly piles: PileService,
     private readonly dueTimes: DueTimes,
@@ -34,7 +34,7 @@ export class TodayService {
     const submissions = await this.submissionsOf(works);
     const returned = submissions.filter(({ returnedAt }) => returnedAt);
     const remarks = await commentCounts(
-      this.data.manager,
+      this.data,
       returned.map(({ id }) => id),
     );
     const dues = await this.dueTimes.each(publications, accountId);

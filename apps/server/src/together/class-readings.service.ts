@@ -1,16 +1,15 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { openStoredMap } from '@ichnograph/core';
-import type { Assignment, ClassReading, Held, TopicMap } from '@ichnograph/core';
-import { DataSource, In } from 'typeorm';
+import type { Assignment, ClassReading, TopicMap } from '@ichnograph/core';
+import { In } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Publication, Revisions } from '../assignments/index.js';
 import { Submission } from '../submissions/index.js';
 import { WorkerPool } from '../workers/index.js';
 
-/** Milliseconds that one class, or one map, may take to be read. */
+/** Milliseconds that one class may take to be read. */
 const PATIENCE = 120_000;
 const CLASSES_KEPT = 8;
-const MAPS_KEPT = 2000;
 
 /** The newest maps of a publication, read together; what stands at a position belongs to the submission there. */
 export interface ReadClass {
@@ -19,17 +18,13 @@ export interface ReadClass {
   reading: ClassReading;
 }
 
-/**
- * What the maps of a class say, read by the workers. A map that was handed in never changes, so what was read of it is kept
- * for a while, by the revision it was read with.
- */
+/** What the maps of a class say together, read by the workers and kept until another map is among them. */
 @Injectable()
 export class ClassReadings {
   private readonly classes = new Map<string, { of: string; read: Promise<ReadClass> }>();
-  private readonly maps = new Map<string, Promise<Held>>();
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly revisions: Revisions,
     private readonly workers: WorkerPool,
   ) {}
@@ -49,17 +44,6 @@ export class ClassReadings {
   /** Any maps read together with one revision; nothing of it is kept. */
   async some(submissions: readonly Submission[], revisionId: string): Promise<ReadClass> {
     return this.read(submissions, revisionId);
-  }
-
-  /** What one map that was handed in holds, read with its own revision. */
-  heldBy({ id, revisionId }: Pick<Submission, 'id' | 'revisionId'>): Promise<Held> {
-    const key = `${id} ${revisionId}`;
-    const known = this.maps.get(key);
-    if (known) return known;
-    const held = this.readOne(id, revisionId);
-    keep(this.maps, key, held, MAPS_KEPT);
-    held.catch(() => this.maps.delete(key));
-    return held;
   }
 
   /** The newest thing handed in of each work, in the order the works were begun. */
@@ -92,17 +76,7 @@ export class ClassReadings {
 
   private async read(submissions: readonly Submission[], revisionId: string): Promise<ReadClass> {
     const [assignment, maps] = await Promise.all([this.revisions.bodyOf(revisionId), this.mapsOf(submissions)]);
-    const reading = await this.workers.run('together', { maps, assignment }, PATIENCE);
-    submissions.forEach((one, i) => {
-      if (one.revisionId === revisionId)
-        keep(this.maps, `${one.id} ${revisionId}`, Promise.resolve(reading.held[i]!), MAPS_KEPT);
-    });
-    return { assignment, submissions, reading };
-  }
-
-  private async readOne(id: string, revisionId: string): Promise<Held> {
-    const [assignment, [map]] = await Promise.all([this.revisions.bodyOf(revisionId), this.mapsOf([{ id }])]);
-    return this.workers.run('held', { map: map!, assignment }, PATIENCE);
+    return { assignment, submissions, reading: await this.workers.run('together', { maps, assignment }, PATIENCE) };
   }
 }
 

@@ -1,6 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { OnApplicationBootstrap, OnApplicationShutdown } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { writeMap } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { workDocument } from '@ichnograph/contract';
@@ -8,21 +7,23 @@ import type { VersionRow } from '@ichnograph/contract';
 import { snapshotOf } from '@ichnograph/livemap';
 import { randomUUID } from 'node:crypto';
 import type { Logger } from 'pino';
-import { DataSource, IsNull } from 'typeorm';
-import type { EntityManager } from 'typeorm';
+import { IsNull } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
 import { readDocumentName, UpdateLog } from '../live/index.js';
-import { WorksService } from '../works/index.js';
+import { lockWork, WorksService } from '../works/index.js';
 import { MapVersion } from './map-version.entity.js';
 
 /** While a map is worked on, a point is kept so often, and so many of them. Named ones stay. */
 const EVERY_MS = 10 * 60_000;
 const MOST_KEPT = 100;
 const MOST_NAMED = 100;
+
+type Point = Pick<MapVersion, 'workId' | 'at' | 'topics' | 'links'> & { map: object };
 
 /** Points in time of a work's map: kept by themselves while it is worked on, and named by whoever draws. */
 @Injectable()
@@ -31,7 +32,7 @@ export class VersionsService implements OnApplicationBootstrap, OnApplicationShu
   private readonly keeping = new Set<Promise<void>>();
 
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     @Inject(LOGGER) private readonly logger: Logger,
     private readonly log: UpdateLog,
     private readonly works: WorksService,
@@ -72,7 +73,7 @@ export class VersionsService implements OnApplicationBootstrap, OnApplicationShu
       this.newest.set(workId, last.at.getTime());
       return;
     }
-    await this.insert(this.data.manager, { workId, name: null, byId: null });
+    await this.insert(await this.point(workId), { name: null, byId: null });
     const old = await versions.find({
       where: { workId, name: IsNull() },
       order: { at: 'DESC' },
@@ -83,23 +84,31 @@ export class VersionsService implements OnApplicationBootstrap, OnApplicationShu
     if (old.length > 0) await versions.delete(old.map(({ id }) => id));
   }
 
-  private async insert(manager: EntityManager, version: Pick<MapVersion, 'workId' | 'name' | 'byId'>): Promise<string> {
-    const doc = await this.log.stored(workDocument(version.workId));
+  /** A work's map as it is stored now. */
+  private async point(workId: string): Promise<Point> {
+    const doc = await this.log.stored(workDocument(workId));
     if (!doc) throw notFound('map');
     const { map } = snapshotOf(doc);
-    const row = { ...version, id: randomUUID(), at: this.clock.now(), ...figuresOf(map), map: writeMap(map) };
-    await manager.getRepository(MapVersion).insert(row as object);
-    return row.id;
+    return { workId, at: this.clock.now(), ...figuresOf(map), map: writeMap(map) };
+  }
+
+  private async insert(point: Point, by: Pick<MapVersion, 'name' | 'byId'>): Promise<string> {
+    const id = randomUUID();
+    await this.data.getRepository(MapVersion).insert({ id, ...point, ...by } as object);
+    return id;
   }
 
   /** Names the map as it is stored now. */
   async name(workId: string, name: string, named: Named): Promise<VersionRow> {
     const { isMember } = await this.works.seen(workId, named.accountId);
     if (!isMember) throw notFound('map');
-    const id = await this.acts.once(named, 'name version', async (manager) => {
-      const many = await manager.getRepository(MapVersion).count({ where: { workId, byId: named.accountId } });
+    const point = await this.point(workId);
+    const id = await this.acts.once(named, 'name version', async () => {
+      // One after the other, so that the last free place is one person's.
+      await lockWork(this.data, workId);
+      const many = await this.data.getRepository(MapVersion).countBy({ workId, byId: named.accountId });
       if (many >= MOST_NAMED) throw conflict(`A map keeps ${MOST_NAMED} named versions of each person.`);
-      return this.insert(manager, { workId, name, byId: named.accountId });
+      return this.insert(point, { name, byId: named.accountId });
     });
     return rowOf(await this.data.getRepository(MapVersion).findOneOrFail({ where: { id }, relations: { by: true } }));
   }

@@ -17,10 +17,32 @@ export class CheckPool {
   ) {}
 
   async check(map: TopicMap, assignment: Assignment, context: CheckContext): Promise<Report> {
+    const { report, faults } = await this.inTime(() =>
+      this.workers.run('check', { map, assignment, context }, PATIENCE),
+    );
+    return this.understood(report, faults);
+  }
+
+  /** The same for a map that is handed in, with what marks will ask of it. */
+  async freeze(
+    map: TopicMap,
+    assignment: Assignment,
+    context: CheckContext,
+  ): Promise<{ report: Report; reading: object }> {
+    const { report, faults, reading } = await this.inTime(() =>
+      this.workers.run('freeze', { map, assignment, context }, PATIENCE),
+    );
+    return { report: this.understood(report, faults), reading: JSON.parse(reading) as object };
+  }
+
+  private understood(report: string, faults: readonly string[]): Report {
+    for (const fault of faults) this.logger.error({ fault }, 'a requirement could not be checked');
+    return JSON.parse(report) as Report;
+  }
+
+  private async inTime<T>(work: () => Promise<T>): Promise<T> {
     try {
-      const { report, faults } = await this.workers.run('check', { map, assignment, context }, PATIENCE);
-      for (const fault of faults) this.logger.error({ fault }, 'a requirement could not be checked');
-      return JSON.parse(report) as Report;
+      return await work();
     } catch (error) {
       if (!(error instanceof TookTooLong)) throw error;
       throw refused('This map takes too long to check, so it was not handed in. It is saved; tell your teacher.');

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { OnApplicationShutdown } from '@nestjs/common';
 import pLimit from 'p-limit';
 import { Piscina } from 'piscina';
+import { Database } from '../common/database.js';
 import { packed } from './shared-assignment.js';
 import type * as worker from './worker.js';
 
@@ -27,12 +28,15 @@ export class WorkerPool implements OnApplicationShutdown {
   });
   private readonly turn = pLimit(AT_ONCE);
 
+  constructor(private readonly data: Database) {}
+
   /** @throws TookTooLong after `patience` milliseconds */
   async run<N extends TaskName>(
     name: N,
     task: Parameters<Tasks[N]>[0],
     patience: number,
   ): Promise<Awaited<ReturnType<Tasks[N]>>> {
+    this.data.insistOutside(`the work “${name}”`);
     return this.turn(async (): Promise<Awaited<ReturnType<Tasks[N]>>> => {
       try {
         const answer: unknown = await this.pool.run(packed(task), { name, signal: AbortSignal.timeout(patience) });

@@ -5,21 +5,10 @@ import {
   smallestMend,
   checkMap,
   readClass,
-  readHeld,
-  structuralScoreOf,
+  readForMarks,
   warmUp,
 } from '@ichnograph/core';
-import type {
-  Assignment,
-  CheckContext,
-  ClassReading,
-  LearnedWeights,
-  SmallestMend,
-  Held,
-  StructuralScore,
-  TopicMap,
-  Verdict,
-} from '@ichnograph/core';
+import type { Assignment, CheckContext, ClassReading, LearnedWeights, SmallestMend, TopicMap } from '@ichnograph/core';
 
 import { setPriority } from 'node:os';
 import { isMainThread } from 'node:worker_threads';
@@ -45,8 +34,16 @@ export interface MendTask extends CheckTask {
   requirement: string;
 }
 
+/** What a map that is handed in is frozen with: its report, and what marks will ask of it. */
+export const freeze = unpacked((task: CheckTask): { report: string; faults: string[]; reading: string } => ({
+  ...checked(task),
+  reading: JSON.stringify(readForMarks(task.map, task.assignment)),
+}));
+
 /** The report comes as JSON: as one text it goes between threads in a fraction of the time its objects take. */
-export const check = unpacked(({ map, assignment, context }: CheckTask): { report: string; faults: string[] } => {
+export const check = unpacked((task: CheckTask) => checked(task));
+
+function checked({ map, assignment, context }: CheckTask): { report: string; faults: string[] } {
   const faults: string[] = [];
   const report = checkMap(map, assignment, context, {
     limit: { milliseconds: CHECK_LIMIT_MS, now: () => performance.now() },
@@ -54,14 +51,10 @@ export const check = unpacked(({ map, assignment, context }: CheckTask): { repor
       faults.push(`${id} (${type}): ${fault instanceof Error ? (fault.stack ?? fault.message) : String(fault)}`),
   });
   return { report: JSON.stringify(report), faults };
-});
+}
 
 export const together = unpacked(({ maps, assignment }: { maps: TopicMap[]; assignment: Assignment }): ClassReading =>
   readClass(maps, assignment),
-);
-
-export const held = unpacked(({ map, assignment }: { map: TopicMap; assignment: Assignment }): Held =>
-  readHeld(map, assignment),
 );
 
 /** Milliseconds that looking for a mend may take. */
@@ -96,19 +89,3 @@ export const weigh = unpacked(
 /** The papers of students as one PDF document. */
 export const paper = ({ papers, onePage }: { papers: MarkedPaper[]; onePage: boolean }): Promise<Uint8Array> =>
   markedPaperPdf(papers, onePage);
-
-/** How the structure of a map scores, for an assignment that asks for it. */
-export const structural = unpacked(
-  ({
-    map,
-    assignment,
-    verdicts,
-  }: {
-    map: TopicMap;
-    assignment: Assignment;
-    verdicts: Record<string, Verdict>;
-  }): StructuralScore | null =>
-    assignment.marks?.structural
-      ? structuralScoreOf(map, assignment, assignment.marks.structural, (key) => verdicts[key])
-      : null,
-);

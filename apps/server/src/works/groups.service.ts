@@ -1,9 +1,9 @@
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import type { Groups } from '@ichnograph/contract';
-import { DataSource, In, Not } from 'typeorm';
+import { In, Not } from 'typeorm';
+import { Database } from '../common/database.js';
 import { Publication } from '../assignments/index.js';
-import { ClassesService } from '../classes/index.js';
+import { ClassesService, Enrolment } from '../classes/index.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { GroupMember } from './group-member.entity.js';
 import { WorkMember } from './work-member.entity.js';
@@ -12,7 +12,7 @@ import { WorkMember } from './work-member.entity.js';
 @Injectable()
 export class GroupsService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly classes: ClassesService,
   ) {}
 
@@ -25,6 +25,21 @@ export class GroupsService {
     const here = await this.classes.roster(publication.classId, ['student']);
     const begun = new Set(await this.begun(publication.id));
     return members.map((one) => one.accountId).filter((id) => here.some((one) => one.id === id) && !begun.has(id));
+  }
+
+  /** Those who make one work together begin one after the other, and none while groups are set anew: within a unit. */
+  async lock({ id: publicationId, classId }: Publication, accountId: string): Promise<void> {
+    const { manager } = this.data;
+    await manager.findOne(Publication, { where: { id: publicationId }, lock: { mode: 'pessimistic_read' } });
+    const mine = await manager.findOneBy(GroupMember, { publicationId, accountId });
+    const mode = { mode: 'pessimistic_write' } as const;
+    if (mine)
+      await manager.find(GroupMember, {
+        where: { publicationId, groupNumber: mine.groupNumber },
+        order: { accountId: 'ASC' },
+        lock: mode,
+      });
+    else await manager.findOne(Enrolment, { where: { classId, accountId }, lock: mode });
   }
 
   async of(publicationId: string, by: string): Promise<Groups> {
@@ -48,15 +63,17 @@ export class GroupsService {
   async set(publicationId: string, groups: readonly (readonly string[])[], by: string): Promise<void> {
     const { classId } = await this.taught(publicationId, by);
     const students = await this.classes.roster(classId, ['student']);
-    const begun = await this.begun(publicationId);
     const all = groups.flat();
     if (new Set(all).size < all.length) throw refused('Somebody stands in two groups.');
-    for (const id of all) {
-      const student = students.find((one) => one.id === id);
-      if (!student) throw notFound('student');
-      if (begun.includes(id)) throw conflict(`${student.givenName} has begun already, and goes on as they began.`);
-    }
-    await this.data.transaction(async (manager) => {
+    await this.data.unit(async () => {
+      const { manager } = this.data;
+      await manager.findOne(Publication, { where: { id: publicationId }, lock: { mode: 'pessimistic_write' } });
+      const begun = await this.begun(publicationId);
+      for (const id of all) {
+        const student = students.find((one) => one.id === id);
+        if (!student) throw notFound('student');
+        if (begun.includes(id)) throw conflict(`${student.givenName} has begun already, and goes on as they began.`);
+      }
       await manager.delete(GroupMember, {
         publicationId,
         ...(begun.length > 0 && { accountId: Not(In(begun)) }),

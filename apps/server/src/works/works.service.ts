@@ -1,19 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import { LIMITS, mapFromStarter } from '@ichnograph/core';
 import { fillDocument } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
 import type { Person } from '@ichnograph/contract';
-import { DataSource } from 'typeorm';
-import type { EntityManager } from 'typeorm';
 import * as Y from 'yjs';
+import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { AccountsService, personOf } from '../accounts/index.js';
 import { Publication, Revisions } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
-import { isInTheWay } from '../common/database-errors.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LiveService, UpdateLog } from '../live/index.js';
 import type { Right } from '../live/index.js';
@@ -44,7 +41,7 @@ interface Seen {
 @Injectable()
 export class WorksService {
   constructor(
-    @InjectDataSource() private readonly data: DataSource,
+    private readonly data: Database,
     private readonly revisions: Revisions,
     private readonly classes: ClassesService,
     private readonly accounts: AccountsService,
@@ -56,53 +53,54 @@ export class WorksService {
     live.register('work', (id, accountId) => this.rightTo(id, accountId));
   }
 
-  /** The student's work on a publication, begun now if it was not. The starter is laid in the same transaction. */
-  async begin(publicationId: string, account: Account, tries = 3): Promise<string> {
+  /** The student's work on a publication, begun now if it was not. The starter is laid in the same unit of work. */
+  async begin(publicationId: string, account: Account): Promise<string> {
     const accountId = account.id;
-    const publication = await this.data.getRepository(Publication).findOneBy({ id: publicationId });
+    const publication = await this.data
+      .getRepository(Publication)
+      .findOne({ where: { id: publicationId }, relations: { schoolClass: true } });
     if (!publication || (await this.classes.partIn(publication.classId, accountId)) !== 'student')
       throw notFound('assignment');
-    const { closedAt, opensAt } = publication;
-    const existing = await this.data.getRepository(WorkMember).findOneBy({ publicationId, accountId });
-    if (existing) return existing.workId;
-    if (closedAt) throw conflict('This assignment is closed, so no map can be begun any more.');
+    const existing = await this.begun(publicationId, accountId);
+    if (existing) return existing;
+    const { opensAt } = publication;
+    if (isShut(publication))
+      throw conflict('This assignment is closed, or its class is put away, so no map can be begun any more.');
     if (opensAt && opensAt > this.clock.now()) throw conflict('This assignment is not open yet.');
-    const workId = randomUUID();
-    const together = await this.groups.togetherWith(publication, accountId);
-    // Begun for them by another of their group in this very moment: go to what was begun.
-    if (!together.includes(accountId)) return this.begin(publicationId, account, tries);
-    const people = await this.accounts.people(together);
-    const author = together
-      .map((one) => nameOf(people.get(one)!))
-      .join(', ')
-      .slice(0, LIMITS.text);
-    const doc = new Y.Doc();
-    fillDocument(doc, mapFromStarter(await this.revisions.bodyOf(publication.revisionId), author, randomUUID));
-    try {
-      await this.data.transaction(async (manager) => {
-        await manager.insert(Work, {
-          id: workId,
-          publicationId,
-          revisionId: publication.revisionId,
-          state: 'in progress',
-          begunAt: this.clock.now(),
-        });
-        await manager.insert(
-          WorkMember,
-          // In one order whoever begins, so that of two the second waits for the first.
-          together.toSorted().map((one) => ({ workId, accountId: one, publicationId })),
-        );
-        await this.log.create(manager, workDocument(workId), doc);
+    const body = await this.revisions.bodyOf(publication.revisionId);
+    return this.data.unit(async () => {
+      // Two tabs, or two of a group, begin one after the other: the second goes to what the first began.
+      await this.groups.lock(publication, accountId);
+      const begun = await this.begun(publicationId, accountId);
+      if (begun) return begun;
+      const together = await this.groups.togetherWith(publication, accountId);
+      const people = await this.accounts.people(together);
+      const author = together
+        .map((one) => nameOf(people.get(one)!))
+        .join(', ')
+        .slice(0, LIMITS.text);
+      const doc = new Y.Doc();
+      fillDocument(doc, mapFromStarter(body, author, randomUUID));
+      const id = randomUUID();
+      await this.data.manager.insert(Work, {
+        id,
+        publicationId,
+        revisionId: publication.revisionId,
+        state: 'in progress',
+        begunAt: this.clock.now(),
       });
-      return workId;
-    } catch (error) {
-      // Two tabs, or two of a group, began at once: the unique key let one through, and both go to its work.
-      const first = await this.data.getRepository(WorkMember).findOneBy({ publicationId, accountId });
-      if (first) return first.workId;
-      // Broken off for one that is not through yet: the same again finds what that one began.
-      if (tries > 1 && isInTheWay(error)) return this.begin(publicationId, account, tries - 1);
-      throw error;
-    }
+      await this.data.manager.insert(
+        WorkMember,
+        together.map((one) => ({ workId: id, accountId: one, publicationId })),
+      );
+      await this.log.create(workDocument(id), doc);
+      return id;
+    });
+  }
+
+  private async begun(publicationId: string, accountId: string): Promise<string | null> {
+    const member = await this.data.getRepository(WorkMember).findOneBy({ publicationId, accountId });
+    return member?.workId ?? null;
   }
 
   /** A work as its member or their teacher may see it; anyone else's is not there. */
@@ -127,13 +125,13 @@ export class WorksService {
       throw conflict('This assignment is handed in once. What was returned stays as it is.');
     if (isShut(work.publication!))
       throw conflict('This assignment is closed, or its class is put away. What was returned stays as it is.');
-    await this.data.transaction(async (manager) => {
-      const locked = await lockWork(manager, id);
+    await this.data.unit(async () => {
+      const locked = await lockWork(this.data, id);
       // Pressed twice, or an answer was lost: it is open, which is what was asked for.
       if (locked.state === 'in progress') return;
       if (locked.state !== 'returned')
         throw conflict('This map has not been returned, so there is nothing to open again.');
-      await manager.update(Work, { id }, { state: 'in progress' });
+      await this.data.manager.update(Work, { id }, { state: 'in progress' });
     });
     await this.stateChanged(id);
   }
@@ -158,7 +156,13 @@ export class WorksService {
 export const nameOf = ({ givenName, familyName }: Person): string => `${givenName} ${familyName}`;
 export const membersOf = (work: Work): Person[] => work.members!.map(({ account }) => personOf(account!));
 
-/** The work's row, locked for the rest of the transaction: its state decides what may happen next. */
-export async function lockWork(manager: EntityManager, id: string): Promise<Work> {
+/**
+ * The work's row, locked for the rest of the unit of work: its state decides what may happen next. Its publication is held
+ * beside others first, so that what is done for a whole class comes before or after.
+ */
+export async function lockWork(data: Database, id: string): Promise<Work> {
+  const { manager } = data;
+  const { publicationId } = await manager.findOneOrFail(Work, { where: { id }, select: { publicationId: true } });
+  await manager.findOne(Publication, { where: { id: publicationId }, lock: { mode: 'pessimistic_read' } });
   return manager.findOneOrFail(Work, { where: { id }, lock: { mode: 'pessimistic_write' } });
 }

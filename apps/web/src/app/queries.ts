@@ -1,4 +1,5 @@
 import { MOST_AT_ONCE } from '@ichnograph/contract';
+import type { MarkDetail } from '@ichnograph/core';
 import { QueryClient, useQuery } from '@tanstack/react-query';
 import type {
   AccountRow,
@@ -124,6 +125,9 @@ export const useReference = (submissionId: string | null) =>
   useQuery(read<{ map: Record<string, unknown> }>(`submissions/${submissionId}/reference`, submissionId !== null));
 export const useJudgements = (submissionId: string | null) =>
   useQuery(read<JudgementRow[]>(`submissions/${submissionId}/judgements`, submissionId !== null));
+/** The mark of a submission, as the server sums it; null where who asks may not see one. */
+export const useMark = (submissionId: string | null) =>
+  useQuery(read<{ mark: MarkDetail | null }>(`submissions/${submissionId}/mark`, submissionId !== null));
 export const useTrail = (submissionId: string | null) =>
   useQuery(read<MarkChangeRow[]>(`submissions/${submissionId}/trail`, submissionId !== null));
 

@@ -1,6 +1,6 @@
 /** What other folders may use of this one. */
 export { Criteria } from './criteria';
-export { figuresOf, judgedOf, markOf } from './judgement';
+export { judgedOf } from './judgement';
 export type { Judged } from './judgement';
 export { JudgedSentences } from './sentences-to-judge';
 export { MarkHead } from './mark-head';

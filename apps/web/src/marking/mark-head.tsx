@@ -1,36 +1,29 @@
-import type { Assignment } from '@ichnograph/core';
-import type { Report } from '@ichnograph/core';
+import { leftToJudge, markWords } from '@ichnograph/core';
+import type { Assignment, MarkDetail } from '@ichnograph/core';
 import { figure } from '../app/figures';
-import type { Judged, Mark } from './judgement';
 import { MarkLines } from './mark-lines';
-import { markWords } from '@ichnograph/core';
 
 /** The mark as it will be returned, and what is still missing from it. */
 export function MarkHead({
-  mark: { sum, shown, structure },
-  report,
+  mark,
   assignment,
-  judged,
   asReturned = false,
   onShow,
 }: {
-  mark: Mark;
-  report: Report;
+  mark: MarkDetail;
   assignment: Assignment;
-  judged: Judged;
   asReturned?: boolean;
   onShow?: (ids: readonly string[]) => void;
 }) {
-  const { earned, extra, outOf, late, notJudged, toJudge, propositionsToJudge } = sum;
-  const left = notJudged.length + toJudge.length + propositionsToJudge;
-  const names = notJudged.flatMap((id) => assignment.criteria.find((one) => one.id === id)?.name ?? []);
+  const { earned, extra, outOf, late, shown, sum } = mark;
+  const left = leftToJudge(mark);
   return (
     <div className="border-b border-rule px-3.5 pb-3" data-testid="mark">
       <p className="flex flex-wrap items-baseline justify-between gap-x-3">
         <b className="text-xl font-bold">{markWords(shown)}</b>
         {shown.as !== 'points' && (
           <span className="text-quiet">
-            {figure(sum.sum)} of {figure(outOf)}
+            {figure(sum)} of {figure(outOf)}
           </span>
         )}
       </p>
@@ -43,15 +36,24 @@ export function MarkHead({
       )}
       {!asReturned && left > 0 && (
         <p className="words text-sm text-indigo">
-          Still to judge:{' '}
-          {[...names, ...counted(toJudge.length, 'result'), ...counted(propositionsToJudge, 'sentence')].join(', ')}.
-          Until then {left === 1 ? 'it counts' : 'they count'} nothing.
+          Still to judge: {notJudgedWords(mark, assignment).join(', ')}. Until then{' '}
+          {left === 1 ? 'it counts' : 'they count'} nothing.
         </p>
       )}
-      <MarkLines {...{ report, assignment, judged, sum, structure, onShow }} />
+      <MarkLines mark={mark} onShow={onShow} />
     </div>
   );
 }
+
+/** What of a mark is not judged, in words. */
+export const notJudgedWords = (
+  { notJudged, toJudge, propositionsToJudge }: MarkDetail,
+  { criteria }: Assignment,
+): string[] => [
+  ...notJudged.flatMap((id) => criteria.find((one) => one.id === id)?.name ?? []),
+  ...counted(toJudge.length, 'result'),
+  ...counted(propositionsToJudge, 'sentence'),
+];
 
 const counted = (count: number, what: string): string[] =>
   count === 0 ? [] : count === 1 ? [`one ${what}`] : [`${count} ${what}s`];

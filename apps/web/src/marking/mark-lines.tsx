@@ -1,21 +1,11 @@
-import { markLines } from '@ichnograph/core';
-import type { Assignment, MarkSum, Report, StructuralScore } from '@ichnograph/core';
+import type { MarkDetail } from '@ichnograph/core';
 import { figure } from '../app/figures';
-import type { Judged } from './judgement';
 
 export function MarkLines({
-  report,
-  assignment,
-  judged,
-  sum,
-  structure,
+  mark: { lines, structure, sum, outOf: most },
   onShow,
 }: {
-  report: Report;
-  assignment: Assignment;
-  judged: Judged;
-  sum: MarkSum;
-  structure: StructuralScore | null;
+  mark: MarkDetail;
   /** shows on the map what was counted */
   onShow?: ((ids: readonly string[]) => void) | undefined;
 }) {
@@ -24,7 +14,7 @@ export function MarkLines({
       <summary className="cursor-pointer text-action underline">What makes it up</summary>
       <table className="mt-1 w-full">
         <tbody>
-          {markLines(report, assignment, judged.judgement, sum, structure).map(({ what, how, points, outOf }) => (
+          {lines.map(({ what, how, points, outOf }) => (
             <tr key={what} className="border-b border-rule align-top">
               <th scope="row" className="words py-0.5 pr-2 text-left font-normal">
                 {what}
@@ -67,7 +57,7 @@ export function MarkLines({
               Sum
             </th>
             <td className="text-right font-mono">
-              {figure(sum.sum)} / {figure(sum.outOf)}
+              {figure(sum)} / {figure(most)}
             </td>
           </tr>
         </tfoot>

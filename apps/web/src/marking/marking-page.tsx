@@ -1,5 +1,5 @@
-import { matchTerms } from '@ichnograph/core';
-import type { Assignment, TopicMap } from '@ichnograph/core';
+import { leftToJudge, matchTerms } from '@ichnograph/core';
+import type { Assignment, MarkDetail, TopicMap } from '@ichnograph/core';
 import type {
   CommentRow,
   JudgementKind,
@@ -22,6 +22,7 @@ import {
   useComments,
   useJudgements,
   useMapPropositions,
+  useMark,
   usePile,
   useSecondMarks,
   useSubmission,
@@ -31,13 +32,14 @@ import { useAction } from '../app/use-action';
 import { commentsWithoutNames, detailWithoutNames, pileWithoutNames } from '../app/without-names';
 import { Waiting } from '../app/waiting';
 import { FrozenDesk, useFrozen } from '../map';
+import { Confirm } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { ChangesList, ChangesOnMap, useChanges } from './changes';
 import { CriteriaToGive } from './criteria-to-give';
 import { Earlier, stateSentence } from './earlier';
-import { figuresOf, judgedOf, markOf } from './judgement';
+import { judgedOf } from './judgement';
 import { inResults, toJudge, toJudgeSentence, useMarkingKeys } from './marking-keys';
-import { MarkHead } from './mark-head';
+import { MarkHead, notJudgedWords } from './mark-head';
 import { MarkingActions } from './marking-actions';
 import { isNewest, modeOf } from './mode';
 import { OwnPoints } from './own-points';
@@ -66,11 +68,13 @@ export function MarkingPage() {
   const seconds = useSecondMarks(submission.data?.marksSecond ? wanted : null);
   const { hidden } = useHiddenNames();
   const propositions = useMapPropositions(wanted);
+  const mark = useMark(wanted);
   if (pile.data === undefined) return <Waiting of={pile} what="Opening the map …" />;
   if (wanted === null) return <Failed error={new Error('nothing was handed in')} />;
   if (submission.data === undefined) return <Waiting of={submission} what="Opening the map …" />;
   if (comments.data === undefined) return <Waiting of={comments} what="Opening the comments …" />;
   if (judgements.data === undefined) return <Waiting of={judgements} what="Opening the marks …" />;
+  if (mark.data === undefined) return <Waiting of={mark} what="Opening the marks …" />;
   if (propositions.data === undefined) return <Waiting of={propositions} what="Reading the sentences …" />;
   if (submission.data.marksSecond && seconds.data === undefined)
     return <Waiting of={seconds} what="Opening what you gave …" />;
@@ -82,6 +86,7 @@ export function MarkingPage() {
       comments={hidden ? commentsWithoutNames(comments.data, submission.data) : comments.data}
       seconds={seconds.data ?? []}
       judgements={judgements.data}
+      mark={mark.data.mark}
       propositions={propositions.data}
       workId={workId!}
     />
@@ -93,13 +98,15 @@ interface Props {
   detail: SubmissionDetail;
   comments: CommentRow[];
   judgements: JudgementRow[];
+  /** null for who marks a second time, blind to the first */
+  mark: MarkDetail | null;
   propositions: MapProposition[];
   /** what one gave as a second marker */
   seconds: SecondMarkRow[];
   workId: string;
 }
 
-function Marking({ pile, detail, comments, judgements, propositions, seconds, workId }: Props) {
+function Marking({ pile, detail, comments, judgements, mark, propositions, seconds, workId }: Props) {
   const names = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
   const given = detail.members.map(({ givenName }) => givenName).join(' and ');
   useTitle(`Marking ${names}`);
@@ -119,15 +126,14 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
     const next = round.at((round.findIndex(isHere) + step) % round.length);
     if (next && !isHere(next)) void navigate(`/piles/${pile.publicationId}/${next.workId}`);
   };
-  const { map, assignment, report } = useFrozen(detail);
+  const { map, assignment } = useFrozen(detail);
   const changes = useChanges(detail, map, assignment);
   const [withReference, setWithReference] = useState(false);
   const reference = useAgainstReference(map, assignment, withReference);
   const others = useHere(workId).filter((one) => one.workId === workId);
   const [asked] = useSearchParams();
   const start = startOf(asked, propositions, map, assignment);
-  const judged = useMemo(() => judgedOf(judgements, propositions), [judgements, propositions]);
-  const mark = markOf(detail, report, assignment, judged);
+  const judged = useMemo(() => judgedOf(judgements), [judgements]);
   const judge = (kind: JudgementKind, subject: string, value: number | null, reason = ''): Promise<boolean> =>
     act(
       () =>
@@ -137,12 +143,23 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
           value,
           reason,
           seen: judged.of(kind, subject)?.value ?? null,
+          revision: detail.revision,
         }),
       'The mark is kept.',
     );
   const post = (what: string, said: string): Promise<boolean> =>
     act(() => api.post(`submissions/${detail.id}/${what}`), said);
-  const giveBack = (): Promise<boolean> => post('return', `Returned to ${given}.`);
+  const giveBack = (unjudged = false): Promise<boolean> =>
+    act(() => api.post(`submissions/${detail.id}/return`, { unjudged }), `Returned to ${given}.`);
+  /** Asks first where something is not judged, and goes on to the next map where that is wanted. */
+  const [asking, setAsking] = useState<{ thenOn: boolean } | null>(null);
+  const wantBack = (thenOn: boolean): void => {
+    if (mark && leftToJudge(mark) > 0) setAsking({ thenOn });
+    else
+      void giveBack().then((done) => {
+        if (done && thenOn) goOn(1);
+      });
+  };
   useLetterKeys({ '/': () => mayMark && setBank(true) });
   useMarkingKeys({
     'Alt+PageDown': () => goOn(1),
@@ -151,10 +168,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
     'Alt+S': () => inResults(toJudgeSentence),
     'Alt+M': () => inResults(() => document.querySelector<HTMLElement>('[data-write-comment]')),
     ...(mayMark && {
-      'Alt+Enter': () =>
-        void giveBack().then((done) => {
-          if (done) goOn(1);
-        }),
+      'Alt+Enter': () => wantBack(true),
     }),
   });
   const giveLevel = (criterion: string, level: number | null): void =>
@@ -180,7 +194,7 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
             mode === 'marks' && assignment.reference ? { shown: withReference, onChange: setWithReference } : null
           }
           onPost={(what, said) => void post(what, said)}
-          onReturn={() => void giveBack()}
+          onReturn={() => wantBack(false)}
         />
       }
       left={{
@@ -222,14 +236,14 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
               You mark this map a second time, and see nothing of what was given and said.
             </p>
           ) : (
-            <MarkHead
-              mark={mark}
-              report={view.frozen.report}
-              assignment={view.frozen.assignment}
-              judged={judged}
-              onShow={view.go}
-              asReturned={detail.returnedAt !== null}
-            />
+            mark && (
+              <MarkHead
+                mark={mark}
+                assignment={view.frozen.assignment}
+                onShow={view.go}
+                asReturned={detail.returnedAt !== null}
+              />
+            )
           )}
           {reference && <ReferenceList all={reference} view={view} />}
           <Trouble>{trouble}</Trouble>
@@ -248,12 +262,36 @@ function Marking({ pile, detail, comments, judgements, propositions, seconds, wo
         </>
       )}
       start={start}
-      dialogs={(view) => mayMark && <RemarkBank open={bank} onOpenChange={setBank} detail={detail} view={view} />}
+      dialogs={(view) =>
+        mayMark && (
+          <>
+            <RemarkBank open={bank} onOpenChange={setBank} detail={detail} view={view} />
+            {mark && (
+              <Confirm
+                open={asking !== null}
+                title={`Return to ${given} with something not judged`}
+                yes="Return all the same"
+                no="Judge it first"
+                onAnswer={(yes) => {
+                  setAsking(null);
+                  if (yes)
+                    void giveBack(true).then((done) => {
+                      if (done && asking?.thenOn) goOn(1);
+                    });
+                }}
+              >
+                Nobody has judged: {notJudgedWords(mark, assignment).join(', ')}. What goes back unjudged counts nothing
+                in the mark of {given}.
+              </Confirm>
+            )}
+          </>
+        )
+      }
       sentences={(view) => (
         <SentencesToJudge detail={detail} all={propositions} view={view} mayMark={mayMark} act={act} />
       )}
       ownPoints={judged.judgement.points}
-      sum={mode === 'marks second' ? undefined : figuresOf(mark)}
+      sum={mark ? { earned: mark.sum, outOf: mark.outOf } : undefined}
       {...(mayMark && {
         resultAction: (result) => (
           <>

@@ -1,6 +1,7 @@
 import { Eye } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { markWords } from '@ichnograph/core';
 import type { Pile, PileEntry } from '@ichnograph/contract';
 import { showMoment } from '../app/dates';
 import { figure } from '../app/figures';
@@ -18,6 +19,7 @@ import { WriteOut } from './write-out';
 
 export const namesOf = ({ members }: PileEntry): string =>
   members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
+const isBack = ({ submission }: PileEntry): boolean => Boolean(submission?.returnedAt);
 export const isWaiting = ({ state }: PileEntry): boolean => state === 'handed in' || state === 'being marked';
 
 /** A class and what came of an assignment: who, in what state, with what. */
@@ -28,7 +30,7 @@ export function PilePage() {
   return <PileTable pile={hidden ? pileWithoutNames(pile.data) : pile.data} />;
 }
 
-const FILTERS = ['All', 'Waiting', 'Not looked at', 'Late', 'To judge', 'Returned'] as const;
+const FILTERS = ['All', 'Waiting', 'Not looked at', 'Late', 'To judge', 'Returned', 'Returned unjudged'] as const;
 type Filter = (typeof FILTERS)[number];
 const PASSES: Record<Filter, (entry: PileEntry) => boolean> = {
   All: () => true,
@@ -36,6 +38,7 @@ const PASSES: Record<Filter, (entry: PileEntry) => boolean> = {
   'Not looked at': (entry) => isWaiting(entry) && !entry.submission?.lookedAt,
   Late: ({ late }) => late,
   'To judge': (entry) => isWaiting(entry) && (entry.submission?.mark?.notJudged ?? 0) > 0,
+  'Returned unjudged': (entry) => isBack(entry) && (entry.submission?.mark?.notJudged ?? 0) > 0,
   Returned: ({ state }) => state === 'returned' || state === 'done',
 };
 
@@ -171,14 +174,12 @@ function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: 
         )}
       </td>
       <td className="pr-3 text-right font-mono text-sm">
-        {submission?.mark && `${figure(submission.mark.sum)} of ${figure(submission.mark.outOf)}`}
+        {submission?.mark && markWords(submission.mark.shown)}
         {submission?.feel != null && (
           <span className="block text-xs text-quiet">{Math.round(submission.feel * 100)} % by feel</span>
         )}
       </td>
-      <td className="pr-3 text-right font-mono text-sm text-indigo">
-        {isWaiting(entry) && (submission?.mark?.notJudged || '')}
-      </td>
+      <td className="pr-3 text-right font-mono text-sm text-indigo">{submission?.mark?.notJudged || ''}</td>
       <td className="pr-3 text-right font-mono text-sm">{submission?.flags}</td>
       <td className="pr-1 text-right">
         {submission?.lookedAt && (

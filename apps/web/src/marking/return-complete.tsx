@@ -1,9 +1,8 @@
-import { fillBlanks, LETTER_FIELDS } from '@ichnograph/core';
+import { fillBlanks, LETTER_FIELDS, markWords } from '@ichnograph/core';
 import type { PileEntry } from '@ichnograph/contract';
 import { useState } from 'react';
 import { api } from '../app/api';
 import { useDraft } from '../app/drafts';
-import { figure } from '../app/figures';
 import { useAction } from '../app/use-action';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
@@ -34,7 +33,7 @@ export function ReturnComplete({
   };
   const [first] = complete;
   if (!first) return null;
-  const { sum, outOf } = first.submission!.mark!;
+  const { shown } = first.submission!.mark!;
   return (
     <>
       <Button onClick={() => setOpen(true)}>
@@ -70,7 +69,7 @@ export function ReturnComplete({
             <p className="words whitespace-pre-wrap">
               {fillBlanks(letter, {
                 name: first.members.map(({ givenName }) => givenName).join(' and '),
-                mark: `${figure(sum)} of ${figure(outOf)}`,
+                mark: markWords(shown),
                 title,
               })}
             </p>

@@ -1,4 +1,5 @@
 import { openStoredAssignment, openStoredMap } from '@ichnograph/core';
+import type { MarkDetail } from '@ichnograph/core';
 import type { CommentRow, MapProposition, SubmissionDetail } from '@ichnograph/contract';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -6,13 +7,14 @@ import { alertAloud } from '../app/announcer';
 import { api, sentenceOfError } from '../app/api';
 import { showMoment } from '../app/dates';
 import { useTitle } from '../app/page';
-import { Criteria, figuresOf, JudgedSentences, judgedOf, MarkHead, markOf } from '../marking';
+import { Criteria, JudgedSentences, judgedOf, MarkHead } from '../marking';
 import type { Judged } from '../marking';
 import {
   refresh,
   useComments,
   useJudgements,
   useMapPropositions,
+  useMark,
   useReference,
   useSubmission,
   useTimeZone,
@@ -32,16 +34,19 @@ export function FeedbackPage() {
   const comments = useComments(id!);
   const judgements = useJudgements(id!);
   const propositions = useMapPropositions(id!);
+  const mark = useMark(id!);
   if (submission.data === undefined) return <Waiting of={submission} what="Opening the comments …" />;
   if (comments.data === undefined) return <Waiting of={comments} what="Opening the comments …" />;
   if (judgements.data === undefined) return <Waiting of={judgements} what="Opening the marks …" />;
+  if (mark.data === undefined) return <Waiting of={mark} what="Opening the marks …" />;
   if (propositions.data === undefined) return <Waiting of={propositions} what="Opening the marks …" />;
   return (
     <Feedback
       key={submission.data.id}
       detail={submission.data}
       comments={comments.data}
-      judged={judgedOf(judgements.data, propositions.data)}
+      judged={judgedOf(judgements.data)}
+      mark={mark.data.mark}
       propositions={propositions.data}
     />
   );
@@ -51,18 +56,19 @@ function Feedback({
   detail,
   comments,
   judged,
+  mark,
   propositions,
 }: {
   detail: SubmissionDetail;
   comments: CommentRow[];
   judged: Judged;
+  /** null until the map is returned */
+  mark: MarkDetail | null;
   propositions: MapProposition[];
 }) {
   useTitle(`Comments on ${detail.title}`);
   const navigate = useNavigate();
   const zone = useTimeZone();
-  const { report, assignment } = useFrozen(detail);
-  const mark = markOf(detail, report, assignment, judged);
   const revise = async (): Promise<void> => {
     try {
       await api.post(`works/${detail.workId}/revise`);
@@ -102,15 +108,8 @@ function Feedback({
       above={(view) => (
         <>
           <Returned detail={detail} comments={comments.length} zone={zone} />
-          {detail.returnedAt ? (
-            <MarkHead
-              mark={mark}
-              report={view.frozen.report}
-              assignment={view.frozen.assignment}
-              judged={judged}
-              onShow={view.go}
-              asReturned
-            />
+          {mark ? (
+            <MarkHead mark={mark} assignment={view.frozen.assignment} onShow={view.go} asReturned />
           ) : (
             <ReportHead report={view.frozen.report} />
           )}
@@ -121,7 +120,7 @@ function Feedback({
         sentences: (view: FrozenView) => <JudgedSentences all={propositions} view={view} />,
       })}
       ownPoints={judged.judgement.points}
-      sum={detail.returnedAt ? figuresOf(mark) : undefined}
+      sum={mark ? { earned: mark.sum, outOf: mark.outOf } : undefined}
       resultAction={(result) => {
         const given = judged.of('result', result.id);
         return given ? <p className="words mt-2 text-sm text-indigo">Your teacher: {given.reason}</p> : null;

@@ -9,15 +9,23 @@ export function useGiveVerdict({ publicationId }: Pick<ClassInsight, 'publicatio
   const { trouble, act } = useAction();
   const give = (keys: readonly string[], { verdict, thin, remark }: Given, judged: VerdictRow | null): void => {
     const wanted: GiveVerdict = { keys: [...keys], verdict, thin, remark, seen: judged?.verdict ?? 'none' };
-    let maps = 0;
+    let given: VerdictGiven = { maps: 0, returned: 0 };
     void act(
       async () => {
-        maps = (await api.put<VerdictGiven>(`publications/${publicationId}/verdicts`, wanted)).maps;
+        given = await api.put<VerdictGiven>(`publications/${publicationId}/verdicts`, wanted);
       },
       verdict === null ? 'The verdict is taken back.' : `Judged ${verdict}.`,
     ).then((done) => {
-      if (done && verdict !== null) announce(`Judged ${verdict} in ${maps === 1 ? 'one map' : `${maps} maps`}.`);
+      if (done && verdict !== null) announce(`Judged ${verdict} ${whereOf(given)}.`);
     });
   };
   return { trouble, give };
 }
+
+const many = (count: number): string => (count === 1 ? 'one map' : `${count} maps`);
+
+/** Where a verdict holds now; maps that went back keep what they were returned with. */
+const whereOf = ({ maps, returned }: VerdictGiven): string =>
+  returned === 0
+    ? `in ${many(maps)}`
+    : `${maps === 0 ? 'for maps still to come' : `in ${many(maps)}`}; ${many(returned)} went back already and ${returned === 1 ? 'keeps' : 'keep'} what ${returned === 1 ? 'it was' : 'they were'} returned with`;

@@ -3,7 +3,9 @@ import { pathOf } from '../propositions/running-text.js';
 import { agreementOf } from './agreement.js';
 import { markLines } from './mark-lines.js';
 import { evidenceOf, fillBlanks } from './remark-blanks.js';
-import { NOVAK_GOWIN, structuralScoreOf } from './structural-score.js';
+import { readHeld } from '../together/class-together.js';
+import { NOVAK_GOWIN, scoredStructureOf, structuralScoreOf } from './structural-score.js';
+import type { Verdict } from './verdicts.js';
 import { PLAIN_MARKS, sumOf } from './sum.js';
 import { countVerdicts } from './verdicts.js';
 
@@ -45,8 +47,10 @@ describe('the score of a structure', () => {
   );
   const scoring = { points: 10, full: 50, ...NOVAK_GOWIN, exampleKinds: ['own'] };
   const assignment = assignmentOf();
+  const scoreWhere = (verdictOf: (key: string) => Verdict | undefined) =>
+    structuralScoreOf(readHeld(map, assignment), scoredStructureOf(map, assignment, scoring), scoring, verdictOf);
   test('counts what was judged sound: sentences, levels, cross-links, examples', () => {
-    const all = structuralScoreOf(map, assignment, scoring, () => 'sound');
+    const all = scoreWhere(() => 'sound');
     expect([all.propositions.length, all.levels.length, all.crossLinks, all.examples]).toEqual([
       6,
       3,
@@ -56,11 +60,11 @@ describe('the score of a structure', () => {
     expect(all.score).toBe(6 + 3 * 5 + 10 + 1);
   });
   test('a level counts as far as sound sentences lead to it; nothing judged is nothing', () => {
-    const some = structuralScoreOf(map, assignment, scoring, (key) => (key.includes('shake') ? 'wrong' : 'sound'));
+    const some = scoreWhere((key) => (key.includes('shake') ? 'wrong' : 'sound'));
     expect([some.crossLinks, some.levels.length]).toEqual([[], 3]);
-    const cut = structuralScoreOf(map, assignment, scoring, (key) => (key.includes('bridg') ? 'shaky' : 'sound'));
+    const cut = scoreWhere((key) => (key.includes('bridg') ? 'shaky' : 'sound'));
     expect([cut.levels.length, cut.propositions.length]).toEqual([0, 4]);
-    expect(structuralScoreOf(map, assignment, scoring, () => undefined).score).toBe(0);
+    expect(scoreWhere(() => undefined).score).toBe(0);
   });
   test('is a part of the mark, capped, and stands in its lines, which add up', () => {
     const marks = { ...PLAIN_MARKS, propositions: { points: 6, full: 4 }, structural: scoring };
@@ -81,7 +85,7 @@ describe('the score of a structure', () => {
     const handedIn = new Date('2026-01-01T05:00:00Z');
     const sum = sumOf(report, { criteria: [], marks: late }, judgement, { due, handedIn });
     expect(sum).toMatchObject({ ofPropositions: 4.5, ofStructure: 4, outOf: 20, late: 2, propositionsToJudge: 5 });
-    const structure = structuralScoreOf(map, assignment, scoring, () => 'sound');
+    const structure = scoreWhere(() => 'sound');
     const lines = markLines(report, { criteria: [], marks: late }, judgement, sum, structure);
     expect(lines.map(({ what }) => what)).toEqual([
       'Requirements',

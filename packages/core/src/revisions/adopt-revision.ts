@@ -2,20 +2,26 @@ import { freeSpot } from '../commands/free-spot.js';
 import { refitted } from '../commands/maker.js';
 import { pairsOf } from '../comparison/pairs.js';
 import { applyChanges } from '../map/changes.js';
-import type { Change, Maker } from '../map/changes.js';
+import type { Change } from '../map/changes.js';
 import { emptyMap } from '../map/types.js';
 import type { Assignment, Topic, TopicMap } from '../map/types.js';
 import { WordForms } from '../words/word-forms.js';
+
+/** Where ids of what is added come from. */
+export interface Names {
+  /** @param given the id in the starter: with one answer for each, adopting twice comes to the same as once */
+  idFor: (given: string) => string;
+}
 
 /**
  * What moves a work on from one revision of its assignment to the next. What the teacher changed of what was given
  * follows where the student left it as it was; what was added is added in a free place; what is given no more stays on
  * the map as the student's own. The student's own words, places and looks are never touched.
  */
-export function adoptRevision(map: TopicMap, old: Assignment, next: Assignment, maker: Maker): Change[] {
+export function adoptRevision(map: TopicMap, old: Assignment, next: Assignment, names: Names): Change[] {
   const given = givenChanges(map, old, next);
   const adopted = applyChanges(map, given);
-  const added = addedChanges(adopted, old, next, maker);
+  const added = addedChanges(adopted, old, next, names);
   return [...entitled(map, old, next), ...given, ...added];
 }
 
@@ -78,7 +84,7 @@ function changeOf(list: 'topics' | 'links', item: { id: string }, fields: object
 }
 
 /** What the next starter has and the old one had not, each topic in a free place near its own. */
-function addedChanges(map: TopicMap, old: Assignment, next: Assignment, { newId }: Maker): Change[] {
+function addedChanges(map: TopicMap, old: Assignment, next: Assignment, { idFor }: Names): Change[] {
   const pairs = knownAgain(old, next);
   const [oldTopics, oldLinks] = [
     new Set([...pairs.topics.values()].map(({ after }) => after.id)),
@@ -97,14 +103,15 @@ function addedChanges(map: TopicMap, old: Assignment, next: Assignment, { newId 
     add({
       do: 'add',
       to: 'topics',
-      item: { ...topic, ...freeSpot(now, given, given), id: newId(), origin: given.id },
+      item: { ...topic, ...freeSpot(now, given, given), id: idFor(given.id), origin: given.id },
     });
   }
   for (const given of starterOf(next).links) {
     const [from, to] = [byOrigin(given.from), byOrigin(given.to)];
-    if (oldLinks.has(given.id) || !from || !to) continue;
+    const there = now.links.some(({ origin }) => origin === given.id);
+    if (oldLinks.has(given.id) || there || !from || !to) continue;
     const { by: _by, order: _order, ...link } = given;
-    add({ do: 'add', to: 'links', item: { ...link, id: newId(), from: from.id, to: to.id, origin: given.id } });
+    add({ do: 'add', to: 'links', item: { ...link, id: idFor(given.id), from: from.id, to: to.id, origin: given.id } });
   }
   return changes;
 }

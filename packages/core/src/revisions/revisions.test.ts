@@ -1,7 +1,7 @@
 import { applyChanges } from '../map/changes.js';
 import { mapFromStarter } from '../marks/start.js';
 import { mend } from '../marks/mend.js';
-import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
+import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { adoptRevision } from './adopt-revision.js';
 import { differsInWordingOnly, newsOf } from './news.js';
 
@@ -30,7 +30,8 @@ const begun = () => {
   let count = 0;
   return mapFromStarter(old, 'Noor', () => `own-${++count}`);
 };
-const adopted = (map: ReturnType<typeof begun>) => applyChanges(map, adoptRevision(map, old, next, maker()));
+const names = { idFor: (given: string) => `new-${given}` };
+const adopted = (map: ReturnType<typeof begun>) => applyChanges(map, adoptRevision(map, old, next, names));
 
 describe('a work moves on to the next revision', () => {
   test('what was given follows where it was left as it was, and what is new has a free place', () => {
@@ -67,15 +68,22 @@ describe('a work moves on to the next revision', () => {
       legend: { ...next.legend, topicKinds: next.legend.topicKinds.filter(({ id }) => id !== 'own') },
     };
     const mine = { ...begun(), topics: [topic('x', { kind: 'own', width: 400 })] };
-    const changes = adoptRevision(mine, old, without, maker());
+    const changes = adoptRevision(mine, old, without, names);
     const [own] = applyChanges(mine, changes).topics;
     expect(own!.kind).toBeNull();
     expect(own!.width).toBeLessThan(400);
   });
+  test('adopted twice, it is as adopted once: nothing given is there double, and ids are the same', () => {
+    const once = adopted(begun());
+    const twice = adopted(once);
+    expect(twice.topics.map(({ id }) => id)).toEqual(once.topics.map(({ id }) => id));
+    expect(twice.links.map(({ id }) => id)).toEqual(once.links.map(({ id }) => id));
+    expect(once.topics.at(-1)!.id).toBe('new-cable');
+  });
   test('to the same revision nothing happens', () => {
     const mine = begun();
-    const fitted = applyChanges(mine, adoptRevision(mine, old, old, maker()));
-    expect(adoptRevision(fitted, old, old, maker())).toEqual([]);
+    const fitted = applyChanges(mine, adoptRevision(mine, old, old, names));
+    expect(adoptRevision(fitted, old, old, names)).toEqual([]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { NOVAK_GOWIN, structuralScoreOf } from '@ichnograph/core';
+import { NOVAK_GOWIN, readHeld, scoredStructureOf, structuralScoreOf } from '@ichnograph/core';
 import type { StructuralScoring } from '@ichnograph/core';
 import { Fragment, useMemo } from 'react';
 import { Button } from '../../ui/button';
@@ -94,9 +94,10 @@ function Scoring({
 /** What the reference would score were all it says judged sound; null where there is none. */
 function useReferenceScore(scoring: StructuralScoring): number | null {
   const { assignment } = useWritten();
-  return useMemo(
-    () =>
-      assignment.reference ? structuralScoreOf(assignment.reference, assignment, scoring, () => 'sound').score : null,
-    [assignment, scoring],
-  );
+  return useMemo(() => {
+    const { reference } = assignment;
+    if (!reference) return null;
+    const structure = scoredStructureOf(reference, assignment, scoring);
+    return structuralScoreOf(readHeld(reference, assignment), structure, scoring, () => 'sound').score;
+  }, [assignment, scoring]);
 }
