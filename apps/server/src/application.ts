@@ -1,7 +1,6 @@
 import path from 'node:path';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { MOST_BYTES } from '@ichnograph/contract';
 import { libraryFolder } from '@ichnograph/library/folder';
 import cookieParser from 'cookie-parser';
 import express from 'express';
@@ -9,7 +8,8 @@ import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.js';
 import type { Outside } from './app.module.js';
-import { onlyShallow } from './common/body-depth.js';
+import { SessionsService, whoItIs } from './accounts/index.js';
+import { bodies } from './common/bodies.js';
 import { onlySameOrigin } from './common/same-origin.js';
 import { validation } from './common/validation.js';
 import { LiveService } from './live/index.js';
@@ -22,6 +22,8 @@ export async function createApplication(outside: Outside): Promise<NestExpressAp
     logger: false,
     abortOnError: false,
   });
+  // Whose word on where a request comes from is believed: nobody's, unless something stands before the server.
+  app.set('trust proxy', outside.settings.trustProxy);
   app.setGlobalPrefix('api');
   app.use(
     helmet({
@@ -41,11 +43,7 @@ export async function createApplication(outside: Outside): Promise<NestExpressAp
     next();
   });
   app.use(cookieParser(), onlySameOrigin);
-  // An assignment file holds maps; everything else is small.
-  app.use('/api/files/sketches', express.json({ limit: '4mb' }));
-  app.use('/api/files', express.raw({ type: 'application/octet-stream', limit: MOST_BYTES }));
-  app.use('/api/assignments', express.json({ limit: '8mb' }));
-  app.use('/api', express.json({ limit: '1mb' }), onlyShallow);
+  app.use('/api', whoItIs(app.get(SessionsService)), bodies);
   app.useGlobalPipes(validation());
   app.enableShutdownHooks();
   if (outside.settings.webFolder) serveWeb(app, outside.settings.webFolder);

@@ -10,6 +10,8 @@ export interface Settings {
   /** whether the made-up school is loaded; without it none of the demo's code is */
   demo: boolean;
   secureCookie: boolean;
+  /** which proxies are believed about where a request comes from (Express's `trust proxy`); none by default */
+  trustProxy: string | number | false;
   /** where pictures and files that people bring are kept */
   filesFolder: string;
   /** how long hand-in waits for a client's last changes, milliseconds */
@@ -34,7 +36,14 @@ export function readSettings(env: NodeJS.ProcessEnv): Settings {
     webFolder: env.ICHNOGRAPH_WEB ? path.resolve(env.ICHNOGRAPH_WEB) : null,
     demo: env.ICHNOGRAPH_DEMO === '1',
     filesFolder: path.resolve(needed('ICHNOGRAPH_FILES')),
+    trustProxy: proxies(env.ICHNOGRAPH_TRUST_PROXY),
     secureCookie: env.ICHNOGRAPH_SECURE_COOKIE === '1',
     handInPatience: Number(env.ICHNOGRAPH_HAND_IN_PATIENCE_MS ?? 10_000),
   };
 }
+
+/** A number of proxies between here and people, or their addresses. */
+const proxies = (value: string | undefined): string | number | false => {
+  if (!value) return false;
+  return /^\d+$/.test(value) ? Number(value) : value;
+};

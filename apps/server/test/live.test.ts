@@ -4,7 +4,6 @@ import type { Legend, Outcome } from '@ichnograph/core';
 import { LIVE_CLOSED } from '@ichnograph/contract';
 import type { Me, Welcome } from '@ichnograph/contract';
 import WebSocket from 'ws';
-import * as Y from 'yjs';
 import { OWN_PASSWORD, Person, until } from './setup/client.js';
 import type { LiveClient } from './setup/client.js';
 
@@ -166,7 +165,6 @@ test('junk on the wire ends that connection and nothing else', async () => {
   rude.send(Buffer.from([1, 2, 3, 250, 251]));
   rude.send('text');
   await ended;
-  client.doc.transact(() => client.doc.getMap('topics').set('junk', new Y.Text('not a topic')));
   add(client, 'Still here');
   await client.saved();
   expect(client.live.snapshot.topics.map(({ text }) => text)).toContain('Still here');
@@ -176,23 +174,23 @@ test('a map as large as it may be takes nothing more, says so, and loses nothing
   const person = await Person.newcomer('Full');
   const { id } = await person.work();
   const client = await connect(person, id);
-  const megabyte = 'm'.repeat(1_000_000);
+  const long = 'm'.repeat(390_000);
   const write = (name: string): void =>
     client.live.apply([
       {
         do: 'add',
         to: 'topics',
-        item: { id: name, text: name, kind: null, x: 0, y: 0, width: 80, height: 40, source: megabyte },
+        item: { id: name, text: name, kind: null, x: 0, y: 0, width: 80, height: 40, source: long },
       },
     ]);
   let told = 0;
-  for (let i = 0; i < 40 && client.closedBecause === null; i++) {
+  for (let i = 0; i < 100 && client.closedBecause === null; i++) {
     write(`large-${i}`);
     await until('an answer', () => client.closedBecause !== null || (client.stored[client.client] ?? 0) > told);
     if (client.closedBecause === null) told = client.stored[client.client]!;
   }
   expect(client.closedBecause).toBe(LIVE_CLOSED.full.reason);
-  expect(told).toBeGreaterThan(20);
+  expect(told).toBeGreaterThan(50);
   const reader = await connect(await Person.signedIn('maren'), id).catch(() => connect(person, id));
   expect(
     [...reader.doc.getMap('topics').keys()].filter((key) => key.startsWith('large-')).length,

@@ -90,6 +90,8 @@ export interface Me extends AccountRow {
   sessionId: string;
   /** the first password was somebody else's to make: it must be changed before anything else */
   mustChangePassword: boolean;
+  /** who made it anew, and when; null where nobody did since it was last changed */
+  reset: { by: Person; at: string } | null;
 }
 
 /** What the first page needs before anyone has signed in. */

@@ -19,6 +19,8 @@ export const LIVE_CLOSED = {
   signedOut: { code: 4401, reason: 'signed out' },
   /** the document has grown as large as it may */
   full: { code: 4413, reason: 'the map is full' },
+  /** something was sent that no page of ours sends */
+  misfit: { code: 4422, reason: 'does not fit' },
   /** too much waits for the database; what the client holds is sent again later */
   tryAgain: { code: 4503, reason: 'try again' },
 } as const;

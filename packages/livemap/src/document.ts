@@ -2,6 +2,7 @@ import { COLLECTIONS, emptyMap, mend, sortMap } from '@ichnograph/core';
 import type { Change, Collection, Dropped, TopicMap } from '@ichnograph/core';
 import { generateKeyBetween } from 'fractional-indexing';
 import * as Y from 'yjs';
+import { isOrderKey } from './misfit.js';
 
 /**
  * How a topic map lies in a Yjs document: a Y.Map for each list, in it a Y.Map for each member under its id, its fields
@@ -65,7 +66,8 @@ function lastKey(members: Y.Map<Y.Map<unknown>>): string | null {
   let last: string | null = null;
   for (const member of members.values()) {
     const order = isMember(member) ? member.get('order') : undefined;
-    if (typeof order === 'string' && (last === null || order > last)) last = order;
+    // What is no key was written by nobody's page; nothing can be made beside it.
+    if (isOrderKey(order) && (last === null || order > last)) last = order;
   }
   return last;
 }
@@ -92,18 +94,41 @@ function rewrite(text: Y.Text, wanted: string): void {
   let end = 0;
   const most = Math.min(now.length, wanted.length) - start;
   while (end < most && now[now.length - 1 - end] === wanted[wanted.length - 1 - end]) end++;
+  // Half a letter outside the plane of two bytes is none: what differs in one half is written whole.
+  if (start > 0 && (isHigh(now, start - 1) || isHigh(wanted, start - 1))) start--;
+  if (end > 0 && (isLow(now, now.length - end) || isLow(wanted, wanted.length - end))) end--;
   if (now.length - end > start) text.delete(start, now.length - end - start);
   if (wanted.length - end > start) text.insert(start, wanted.slice(start, wanted.length - end));
 }
 
+const isHigh = (text: string, at: number): boolean => (text.charCodeAt(at) & 0xfc00) === 0xd800;
+const isLow = (text: string, at: number): boolean => (text.charCodeAt(at) & 0xfc00) === 0xdc00;
+
 const stored = (field: string, value: unknown): unknown =>
   field === 'note' && typeof value === 'string' ? new Y.Text(value) : value;
 
-/** A member as an object that has each field as its own, whatever the field is called. */
+/**
+ * A member as an object that has each field as its own, whatever the field is called. What lies deeper than any field
+ * does is left out: walking it could break whoever walks.
+ */
 const plain = (member: Y.Map<unknown>): { id: string } =>
   Object.fromEntries(
-    [...member.entries()].map(([field, value]) => [field, value instanceof Y.AbstractType ? value.toJSON() : value]),
+    [...member.entries()].flatMap(([field, value]): [string, unknown][] => {
+      if (value instanceof Y.Text) return [[field, value.toJSON()]];
+      return value instanceof Y.AbstractType || !isShallow(value) ? [] : [[field, value]];
+    }),
   ) as { id: string };
+
+const DEEPEST = 16;
+/** Level by level, so that depth costs no stack. */
+function isShallow(value: unknown): boolean {
+  let level: unknown[] = [value];
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth > DEEPEST) return false;
+    level = level.flatMap((one): unknown[] => (typeof one === 'object' && one !== null ? Object.values(one) : []));
+  }
+  return true;
+}
 
 export type Snapshot = { map: TopicMap; dropped: Dropped[] };
 

@@ -8,4 +8,6 @@ export {
   writeChanges,
 } from './document.js';
 export type { Snapshot } from './document.js';
+export { lookAtUpdate } from './misfit.js';
+export type { Misfit } from './misfit.js';
 export { LiveMap } from './live-map.js';

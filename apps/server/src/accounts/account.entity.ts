@@ -13,5 +13,8 @@ export class Account {
   @Column({ name: 'password_hash', type: 'varchar', length: 255, select: false }) passwordHash!: string;
   /** whether the password is a first one, which another person made */
   @Column({ name: 'must_change_password', type: 'boolean', default: false }) mustChangePassword!: boolean;
+  /** who made its first password anew, and when, until it is changed: its owner is told */
+  @Column({ name: 'reset_by', type: 'char', length: 36, nullable: true }) resetBy!: string | null;
+  @Column({ name: 'reset_at', type: 'datetime', precision: 3, nullable: true }) resetAt!: Date | null;
   @Column({ name: 'created_at', type: 'datetime', precision: 3 }) createdAt!: Date;
 }

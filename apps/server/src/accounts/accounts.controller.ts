@@ -11,8 +11,10 @@ import type { Account } from './account.entity.js';
 import { accountRowOf, AccountsService } from './accounts.service.js';
 import { BeforeNewPassword, For, Open, Who } from './session.guard.js';
 import { normalName } from './names.js';
-import { SESSION_COOKIE, SessionsService } from './sessions.service.js';
+import { SessionsService } from './sessions.service.js';
+import { tokenOf } from './who-it-is.js';
 import type { SignedIn } from './sessions.service.js';
+import { KnownDevices } from './known-devices.service.js';
 import { SessionCookie } from './session-cookie.js';
 import { Tries } from './tries.js';
 
@@ -23,6 +25,7 @@ export class AccountsController {
     private readonly sessions: SessionsService,
     private readonly cookie: SessionCookie,
     private readonly tries: Tries,
+    private readonly devices: KnownDevices,
     private readonly acts: Acts,
     @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
@@ -41,6 +44,7 @@ export class AccountsController {
         ...accountRowOf(signedIn.account),
         sessionId: signedIn.session.id,
         mustChangePassword: signedIn.account.mustChangePassword,
+        reset: await this.accounts.resetOf(signedIn.account),
       },
     };
   }
@@ -55,9 +59,10 @@ export class AccountsController {
   ): Promise<void> {
     const name = normalName(typed);
     const address = String(request.ip);
-    const account = await this.tries.one({ address, 'name and address': `${address} ${name}` }, () =>
-      this.accounts.withPassword(name, password),
-    );
+    const device = await this.devices.idOf(request, name);
+    // A device that this person signed in on before is counted by itself: a stranger's tries do not lock it out.
+    const keys = device ? { device } : { address, 'name and address': `${address} ${name}` };
+    const account = await this.tries.one(keys, () => this.accounts.withPassword(name, password));
     if (!account)
       throw new Problem(
         401,
@@ -65,6 +70,7 @@ export class AccountsController {
         'That name and password do not belong together. Check both and try again.',
       );
     await this.begin(account, request, response);
+    await this.devices.remember(response, account);
   }
 
   @BeforeNewPassword()
@@ -87,6 +93,10 @@ export class AccountsController {
     );
     if (!right)
       throw refused('That is not the password you have now.', [{ path: '$.current', reason: 'is not right' }]);
+    if (current === next)
+      throw refused('That is the password you have now. Choose another one.', [
+        { path: '$.next', reason: 'is the same as before' },
+      ]);
     await this.accounts.changePassword(account, next);
     await this.sessions.endOthers(session);
   }
@@ -125,6 +135,3 @@ export class AccountsController {
     if (before) await this.sessions.end(before.session);
   }
 }
-
-const tokenOf = (request: Request): string | undefined =>
-  (request.cookies as Record<string, string | undefined>)[SESSION_COOKIE];

@@ -3,6 +3,7 @@ import { APP_GUARD } from '@nestjs/core';
 import { ActsModule } from '../acts/index.js';
 import { AccountsController } from './accounts.controller.js';
 import { AccountsService } from './accounts.service.js';
+import { KnownDevices } from './known-devices.service.js';
 import { SessionCookie } from './session-cookie.js';
 import { SessionGuard } from './session.guard.js';
 import { SessionsService } from './sessions.service.js';
@@ -11,7 +12,14 @@ import { Tries } from './tries.js';
 @Module({
   imports: [ActsModule],
   controllers: [AccountsController],
-  providers: [AccountsService, SessionsService, SessionCookie, Tries, { provide: APP_GUARD, useClass: SessionGuard }],
-  exports: [AccountsService, SessionsService, SessionCookie],
+  providers: [
+    AccountsService,
+    SessionsService,
+    SessionCookie,
+    KnownDevices,
+    Tries,
+    { provide: APP_GUARD, useClass: SessionGuard },
+  ],
+  exports: [AccountsService, SessionsService, SessionCookie, Tries],
 })
 export class AccountsModule {}

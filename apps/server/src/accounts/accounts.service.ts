@@ -51,6 +51,12 @@ export class AccountsService {
     return this.accounts.findOneBy({ id });
   }
 
+  /** Who made this account's first password anew, and when. */
+  async resetOf({ resetBy, resetAt }: Account): Promise<{ by: Person; at: string } | null> {
+    const by = resetBy === null ? undefined : (await this.people([resetBy])).get(resetBy);
+    return by && resetAt ? { by, at: resetAt.toISOString() } : null;
+  }
+
   async people(ids: readonly string[]): Promise<Map<string, Person>> {
     const found = ids.length === 0 ? [] : await this.accounts.findBy({ id: In([...new Set(ids)]) });
     return new Map(found.map((account) => [account.id, personOf(account)]));
@@ -68,6 +74,8 @@ export class AccountsService {
       ...person,
       passwordHash: await this.hashed(password),
       mustChangePassword,
+      resetBy: null,
+      resetAt: null,
       createdAt: this.clock.now(),
     };
   }
@@ -117,16 +125,17 @@ export class AccountsService {
   async changePassword(account: Account, next: string): Promise<void> {
     await this.accounts.update(
       { id: account.id },
-      { passwordHash: await this.hashed(next), mustChangePassword: false },
+      { passwordHash: await this.hashed(next), mustChangePassword: false, resetBy: null, resetAt: null },
     );
   }
 
   /** A first password again, in place of one that was forgotten. @returns it; it is stored nowhere but as a hash */
-  async resetPassword(account: Account): Promise<string> {
+  async resetPassword(account: Account, byId: string): Promise<string> {
     const password = firstPassword();
+    const passwordHash = await this.hashed(password);
     await this.accounts.update(
       { id: account.id },
-      { passwordHash: await this.hashed(password), mustChangePassword: true },
+      { passwordHash, mustChangePassword: true, resetBy: byId, resetAt: this.clock.now() },
     );
     return password;
   }

@@ -4,7 +4,6 @@ import { Reflector } from '@nestjs/core';
 import type { Role } from '@ichnograph/contract';
 import type { Request } from 'express';
 import { forbidden, signedOut } from '../common/problem.js';
-import { SESSION_COOKIE, SessionsService } from './sessions.service.js';
 import type { SignedIn } from './sessions.service.js';
 
 type SignedInRequest = Request & { signedIn?: SignedIn };
@@ -28,16 +27,12 @@ export const Who = createParamDecorator((_: unknown, context: ExecutionContext):
 
 @Injectable()
 export class SessionGuard implements CanActivate {
-  constructor(
-    private readonly sessions: SessionsService,
-    private readonly reflector: Reflector,
-  ) {}
+  constructor(private readonly reflector: Reflector) {}
 
-  async canActivate(context: ExecutionContext): Promise<boolean> {
+  canActivate(context: ExecutionContext): boolean {
     const request = context.switchToHttp().getRequest<SignedInRequest>();
     const targets = [context.getHandler(), context.getClass()];
-    const signedIn = await this.sessions.find((request.cookies as Record<string, string | undefined>)[SESSION_COOKIE]);
-    if (signedIn) request.signedIn = signedIn;
+    const { signedIn } = request;
     if (this.reflector.getAllAndOverride<boolean>(OPEN, targets)) return true;
     if (!signedIn) throw signedOut();
     if (

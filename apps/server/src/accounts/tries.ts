@@ -1,50 +1,96 @@
 import { Injectable } from '@nestjs/common';
-import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
+import { Clock } from '../common/clock.js';
 import { Problem } from '../common/problem.js';
 
-const MINUTES_5 = 300;
+/** How many wrong ones are free, how long the next one then waits, and how much longer each one more: milliseconds. */
+interface Patience {
+  free: number;
+  first: number;
+  grows: number;
+  most: number;
+}
+const SECOND = 1000;
+const MINUTE = 60 * SECOND;
 
 /**
- * Counts wrong passwords. One name from one address has ten; an address has as many as a classroom of 35 behind it needs
- * for its usual mistakes, and fewer than somebody who tries a list of names; a change of password counts by account.
+ * One name from one address, one known device and one account have ten, then waits that double. An address has as many as a
+ * classroom of 35 behind it needs for its usual mistakes; after that strangers there wait, a little longer each time, and
+ * never so long that a school is locked out.
  */
-const CEILINGS = {
-  'name and address': { points: 10, duration: MINUTES_5 },
-  address: { points: 100, duration: MINUTES_5 },
-  password: { points: 10, duration: MINUTES_5 },
-  found: { points: 20, duration: MINUTES_5 },
-} as const;
-type Ceiling = keyof typeof CEILINGS;
+const PATIENCE = {
+  'name and address': { free: 10, first: 4 * SECOND, grows: 2, most: 5 * MINUTE },
+  device: { free: 10, first: 4 * SECOND, grows: 2, most: 5 * MINUTE },
+  address: { free: 100, first: SECOND, grows: 1.1, most: 20 * SECOND },
+  password: { free: 10, first: 4 * SECOND, grows: 2, most: 5 * MINUTE },
+  'join code': { free: 10, first: 4 * SECOND, grows: 2, most: 5 * MINUTE },
+  found: { free: 20, first: 4 * SECOND, grows: 2, most: 5 * MINUTE },
+} as const satisfies Record<string, Patience>;
+type Counted = keyof typeof PATIENCE;
 
+/** What was wrong is forgotten after so long without another. */
+const FORGOTTEN = 10 * MINUTE;
+/** Keys that are remembered at the most; the oldest go first. */
+const MOST_KEYS = 100_000;
+
+interface Wrong {
+  count: number;
+  last: number;
+}
+
+/** Counts wrong passwords and codes, and makes who goes on trying wait longer and longer. */
 @Injectable()
 export class Tries {
-  private readonly limiters = Object.fromEntries(
-    Object.entries(CEILINGS).map(([name, ceiling]) => [name, new RateLimiterMemory({ ...ceiling, keyPrefix: name })]),
-  ) as Record<Ceiling, RateLimiterMemory>;
+  private readonly wrong = new Map<string, Wrong>();
+
+  constructor(private readonly clock: Clock) {}
 
   /**
    * One try: counted before it is made, so that many at once are counted too, and not counted when it was right.
-   * @throws a refusal where a ceiling is reached
+   * @throws a refusal where it has to wait
    */
-  async one<T>(keys: Partial<Record<Ceiling, string>>, attempt: () => Promise<T | null>): Promise<T | null> {
-    const counted = Object.entries(keys) as [Ceiling, string][];
-    for (const [ceiling, key] of counted) await this.count(ceiling, key);
+  async one<T>(keys: Partial<Record<Counted, string>>, attempt: () => Promise<T | null>): Promise<T | null> {
+    const counted = Object.entries(keys) as [Counted, string][];
+    const now = this.clock.now().getTime();
+    const wait = Math.max(0, ...counted.map(([what, key]) => this.waitOf(what, key, now)));
+    if (wait > 0) throw tooOften(wait);
+    for (const [what, key] of counted) this.count(what, key, now);
     const found = await attempt();
-    if (found !== null) await Promise.all(counted.map(([ceiling, key]) => this.limiters[ceiling].reward(key)));
+    if (found !== null) for (const [what, key] of counted) this.takeBack(what, key);
     return found;
   }
 
-  private async count(ceiling: Ceiling, key: string): Promise<void> {
-    try {
-      await this.limiters[ceiling].consume(key);
-    } catch (error) {
-      if (!(error instanceof RateLimiterRes)) throw error;
-      const minutes = Math.max(1, Math.ceil(error.msBeforeNext / 60_000));
-      throw new Problem(
-        429,
-        'Too many tries',
-        `That was tried too often. Wait ${minutes === 1 ? 'a minute' : `${minutes} minutes`}, then try again.`,
-      );
-    }
+  private waitOf(what: Counted, key: string, now: number): number {
+    const { free, first, grows, most }: Patience = PATIENCE[what];
+    const before = this.wrong.get(`${what} ${key}`);
+    if (!before || before.count < free || now - before.last > FORGOTTEN) return 0;
+    return before.last + Math.min(most, first * grows ** (before.count - free)) - now;
   }
+
+  private count(what: Counted, key: string, now: number): void {
+    const name = `${what} ${key}`;
+    const before = this.wrong.get(name);
+    const count = before && now - before.last <= FORGOTTEN ? before.count : 0;
+    this.wrong.delete(name);
+    this.wrong.set(name, { count: count + 1, last: now });
+    if (this.wrong.size > MOST_KEYS) this.wrong.delete(this.wrong.keys().next().value!);
+  }
+
+  private takeBack(what: Counted, key: string): void {
+    const before = this.wrong.get(`${what} ${key}`);
+    if (before) before.count -= 1;
+  }
+}
+
+function tooOften(wait: number): Problem {
+  const seconds = Math.ceil(wait / SECOND);
+  const minutes = Math.ceil(seconds / 60);
+  const words =
+    seconds < 60
+      ? seconds === 1
+        ? 'a second'
+        : `${seconds} seconds`
+      : minutes === 1
+        ? 'a minute'
+        : `${minutes} minutes`;
+  return new Problem(429, 'Too many tries', `That was tried too often. Wait ${words}, then try again.`);
 }

@@ -19,12 +19,19 @@ import { Revision } from './revision.entity.js';
  */
 @Injectable()
 export class AssignmentsService {
+  private readonly listeners: ((assignmentId: string) => Promise<void>)[] = [];
+
   constructor(
     private readonly data: Database,
     private readonly classes: ClassesService,
     private readonly accounts: AccountsService,
     private readonly dueTimes: DueTimes,
   ) {}
+
+  /** Told when somebody may do less with an assignment than before. */
+  onUnshare(listener: (assignmentId: string) => Promise<void>): void {
+    this.listeners.push(listener);
+  }
 
   async list({ id: accountId }: Account): Promise<AssignmentRow[]> {
     const [shared, published] = await Promise.all([
@@ -52,7 +59,7 @@ export class AssignmentsService {
 
   /** Lets another teacher change and give out the assignment too. */
   async share(id: string, accountId: string, owner: Account): Promise<void> {
-    await this.changeable(id, owner.id);
+    await this.owned(id, owner.id);
     const other = await this.accounts.byId(accountId);
     if (!other || other.role === 'student') throw notFound('teacher');
     await unlessTaken(this.data.getRepository(Collaborator).insert({ assignmentId: id, accountId }), () =>
@@ -61,8 +68,9 @@ export class AssignmentsService {
   }
 
   async unshare(id: string, accountId: string, owner: Account): Promise<void> {
-    await this.changeable(id, owner.id);
+    await this.owned(id, owner.id);
     await this.data.getRepository(Collaborator).delete({ assignmentId: id, accountId });
+    for (const listener of this.listeners) await listener(id);
   }
 
   async mayChange(id: string, accountId: string): Promise<boolean> {
@@ -90,15 +98,39 @@ export class AssignmentsService {
     return found;
   }
 
-  /** Puts an assignment away, and closes it where it is given out; or takes it out again. */
+  /** @throws unless it is this person's own: who it is shared with changes and gives out, and no more */
+  private async owned(id: string, accountId: string): Promise<Assignment> {
+    const found = await this.changeable(id, accountId);
+    if (found.ownerId !== accountId)
+      throw forbidden('This assignment is a colleague’s, who shares it with you. Only they can do that.');
+    return found;
+  }
+
+  /** Puts an assignment away, and closes it where it is given out; or takes it out again. Its owner's to do. */
   async archive(id: string, archivedAt: Date | null, accountId: string): Promise<void> {
     const { rulesOf } = await this.changeable(id, accountId);
     if (rulesOf) throw refused('Standing rules stay with their class.');
+    await this.owned(id, accountId);
+    if (archivedAt) await this.insistNobodyElses(id, accountId);
     await this.data.unit(async () => {
       await this.data.manager.update(Assignment, { id }, { archivedAt });
       if (archivedAt)
         await this.data.manager.update(Publication, { assignmentId: id, closedAt: IsNull() }, { closedAt: archivedAt });
     });
+  }
+
+  /** @throws where a colleague's class still works on it: what is put away would be gone there too */
+  private async insistNobodyElses(assignmentId: string, accountId: string): Promise<void> {
+    const mine = await this.classes.classIdsOf(accountId, ['teacher']);
+    const open = await this.data
+      .getRepository(Publication)
+      .findBy({ assignmentId, closedAt: IsNull(), schoolClass: { archivedAt: IsNull() } });
+    const others = open.filter(({ classId }) => !mine.includes(classId));
+    if (others.length === 0) return;
+    const names = await this.classes.namesOf(others.map(({ classId }) => classId));
+    throw conflict(
+      `${[...names.values()].join(', ')} still works on it, and is a colleague’s class. It can be put away when it is closed there.`,
+    );
   }
 
   /** Whose standing rules these assignments are, and whose they began with. */
@@ -179,8 +211,9 @@ export class AssignmentsService {
           .filter(({ assignmentId, classId }) => assignmentId === id && (mayChange || mine.includes(classId)))
           .map((publication) => ({
             ...publicationRowOf(publication),
+            // Who has more time is a matter of the class.
             extensions: extensions
-              .filter(({ publicationId }) => publicationId === publication.id)
+              .filter(({ publicationId }) => publicationId === publication.id && mine.includes(publication.classId))
               .map(({ accountId: id, due }) => ({ person: named.get(id)!, due: due.toISOString() })),
           })),
       };

@@ -18,13 +18,20 @@ export class DueTimes {
     return latest([due, ...extensions.filter((one) => accountIds.includes(one.accountId)).map((one) => one.due)]);
   }
 
-  /** The same for one person and several publications, by publication. */
-  async each(publications: readonly Dated[], accountId: string): Promise<Map<string, Date | null>> {
+  /**
+   * The same for several publications, by publication.
+   * @param makersOf those who make one work of a publication together
+   */
+  async each(
+    publications: readonly Dated[],
+    makersOf: (publicationId: string) => readonly string[],
+  ): Promise<Map<string, Date | null>> {
     const extensions = await this.extensions(publications.map(({ id }) => id));
     return new Map(
       publications.map(({ id, due }) => {
-        const own = extensions.find((one) => one.publicationId === id && one.accountId === accountId);
-        return [id, due && own ? latest([due, own.due]) : due];
+        const makers = makersOf(id);
+        const theirs = extensions.filter((one) => one.publicationId === id && makers.includes(one.accountId));
+        return [id, due && latest([due, ...theirs.map((one) => one.due)])];
       }),
     );
   }

@@ -7,6 +7,8 @@ import { JudgementEntry, Markable } from '../marking/index.js';
 import { ClassReadings } from '../together/index.js';
 import { membersOf } from '../works/index.js';
 import { WorkerPool } from '../workers/index.js';
+import type { Run } from '../workers/index.js';
+import type * as tasks from './insight.tasks.js';
 
 /** Milliseconds that checking a class again for it may take. */
 const PATIENCE = 120_000;
@@ -14,13 +16,17 @@ const PATIENCE = 120_000;
 /** Weights learned from marks that a teacher gave by feel. */
 @Injectable()
 export class ClassWeightsService {
+  private readonly run: Run<typeof tasks>;
+
   constructor(
     private readonly data: Database,
     private readonly markable: Markable,
     private readonly readings: ClassReadings,
     private readonly revisions: Revisions,
-    private readonly workers: WorkerPool,
-  ) {}
+    workers: WorkerPool,
+  ) {
+    this.run = workers.tasks(new URL('./insight.tasks.js', import.meta.url));
+  }
 
   async of(publicationId: string, accountId: string): Promise<ClassWeights> {
     const { revisionId } = await this.markable.publication(publicationId, accountId);
@@ -36,10 +42,10 @@ export class ClassWeightsService {
       this.revisions.bodyOf(revisionId),
       this.readings.mapsOf(marked.map(({ one }) => one)),
     ]);
-    const learned = await this.workers.run(
+    const learned = await this.run(
       'weigh',
       { maps, marks: marked.map(({ mark }) => mark), assignment },
-      PATIENCE,
+      { lane: 'class', patience: PATIENCE },
     );
     if (typeof learned === 'string')
       return { refused: learned, marked: marked.length, weights: [], error: 0, maps: [] };

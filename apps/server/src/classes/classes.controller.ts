@@ -139,9 +139,11 @@ export class ClassesController {
   ): Promise<void> {
     await this.rosters.managed(id, account);
     await this.acts.once(named, 'enrol', async () => {
-      await this.classes.enrol(id, wanted);
+      await this.classes.enrol(id, wanted, account);
       return id;
     });
+    // Who has another part now may do otherwise, on open connections too.
+    this.classes.left(wanted.accountId);
   }
 
   @For('administrator', 'teacher')

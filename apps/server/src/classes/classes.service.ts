@@ -5,7 +5,7 @@ import type { ClassRow, NewEnrolment, Part, Person, RosterEntry } from '@ichnogr
 import { In } from 'typeorm';
 import { Database } from '../common/database.js';
 import { Account, AccountsService, personOf } from '../accounts/index.js';
-import { conflict, notFound, refused } from '../common/problem.js';
+import { conflict, forbidden, notFound, refused } from '../common/problem.js';
 import { Enrolment } from './enrolment.entity.js';
 import { SchoolClass } from './school-class.entity.js';
 
@@ -112,15 +112,20 @@ export class ClassesService {
   }
 
   /** Lets a person into a class, or gives one who is in it another part; inside a transaction. */
-  async enrol(classId: string, { accountId, part }: NewEnrolment): Promise<void> {
+  async enrol(classId: string, { accountId, part }: NewEnrolment, by: Account | null = null): Promise<void> {
     // One after the other: of five at once the first lets them in, and the others hear that they are.
     const { name } = await this.locked(classId);
     const account = await this.accounts.byId(accountId);
     if (!account) throw notFound('person');
     if (part !== 'student' && account.role === 'student')
       throw refused('A student cannot teach a class. Give the account another role first.');
+    if (part === 'student' && account.role !== 'student')
+      throw refused(`${account.givenName} has no student’s account, and so is no student of a class.`);
+    if (part !== 'student' && account.role !== 'teacher')
+      throw refused(`${account.givenName} has no teacher’s account, and so teaches no class.`);
     const now = await this.data.manager.findOneBy(Enrolment, { classId, accountId });
     if (now?.part === part) throw conflict(`${account.givenName} is in ${name} already.`);
+    if (now?.part === 'teacher' && by) insistOwn(by, account);
     await this.data.manager.save(Enrolment, { classId, accountId, part });
   }
 
@@ -131,8 +136,18 @@ export class ClassesService {
     return found;
   }
 
-  async leave(classId: string, accountId: string): Promise<void> {
-    await this.data.getRepository(Enrolment).delete({ classId, accountId });
+  /** Takes a person out of a class; a colleague goes by their own hand or the administrator's, and one teacher stays. */
+  async takeOut(classId: string, accountId: string, by: Account): Promise<void> {
+    await this.data.unit(async () => {
+      await this.locked(classId);
+      if ((await this.partIn(classId, accountId)) === 'teacher') {
+        insistOwn(by, (await this.accounts.byId(accountId))!);
+        const teachers = await this.data.getRepository(Enrolment).countBy({ classId, part: 'teacher' });
+        if (teachers === 1 && by.role !== 'administrator')
+          throw conflict('You are the only teacher of this class. Let a colleague in first.');
+      }
+      await this.data.manager.delete(Enrolment, { classId, accountId });
+    });
     this.left(accountId);
   }
 
@@ -146,4 +161,12 @@ export class ClassesService {
     await this.data.getRepository(SchoolClass).update({ id: classId }, { archivedAt });
     for (const { accountId } of await this.data.getRepository(Enrolment).findBy({ classId })) this.left(accountId);
   }
+}
+
+/** @throws unless somebody changes their own part, or runs the school */
+function insistOwn(by: Account, of: Account): void {
+  if (by.id !== of.id && by.role !== 'administrator')
+    throw forbidden(
+      `${of.givenName} teaches this class too: only they themselves or an administrator can change that.`,
+    );
 }

@@ -3,10 +3,11 @@ import { Injectable } from '@nestjs/common';
 import type { Card, NewStudents } from '@ichnograph/contract';
 import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
-import { AccountsService, SessionsService } from '../accounts/index.js';
+import { AccountsService, SessionsService, Tries } from '../accounts/index.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { conflict, notFound, refused } from '../common/problem.js';
+import { IsNull } from 'typeorm';
 import { ClassesService } from './classes.service.js';
 import { Enrolment } from './enrolment.entity.js';
 import { newJoinCode, normalCode } from './join-code.js';
@@ -21,6 +22,7 @@ export class RostersService {
     private readonly accounts: AccountsService,
     private readonly sessions: SessionsService,
     private readonly acts: Acts,
+    private readonly tries: Tries,
   ) {}
 
   /** @throws unless this person teaches the class, or runs the school */
@@ -62,7 +64,8 @@ export class RostersService {
     await this.managed(classId, by);
     if ((await this.classes.partIn(classId, accountId)) !== 'student') throw notFound('student');
     const student = (await this.accounts.byId(accountId))!;
-    const password = await this.accounts.resetPassword(student);
+    if (student.role !== 'student') throw notFound('student');
+    const password = await this.accounts.resetPassword(student, by.id);
     await this.sessions.endAll(accountId);
     const { id, givenName, familyName, name } = student;
     return { id, givenName, familyName, name, password };
@@ -79,8 +82,12 @@ export class RostersService {
   /** Lets a signed-in student into the class of a code. @returns the class's name */
   async join(typed: string, student: Account): Promise<string> {
     const joinCode = normalCode(typed);
-    const found = joinCode === '' ? null : await this.data.getRepository(SchoolClass).findOneBy({ joinCode });
-    if (!found || found.archivedAt)
+    const found = await this.tries.one({ 'join code': student.id }, () =>
+      joinCode === ''
+        ? Promise.resolve(null)
+        : this.data.getRepository(SchoolClass).findOneBy({ joinCode, archivedAt: IsNull() }),
+    );
+    if (!found)
       throw refused('No class has this code. Check it with your teacher; codes can be closed.', [
         { path: '$.code', reason: 'is no code of a class' },
       ]);
@@ -107,7 +114,6 @@ export class RostersService {
 
   async leave(classId: string, accountId: string, by: Account): Promise<void> {
     await this.managed(classId, by);
-    if (by.id === accountId) throw conflict('Nobody takes themselves out. A colleague or the administrator does it.');
-    await this.classes.leave(classId, accountId);
+    await this.classes.takeOut(classId, accountId, by);
   }
 }

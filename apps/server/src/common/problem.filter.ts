@@ -11,6 +11,7 @@ const SENTENCES: Record<number, string> = {
   400: 'The request could not be understood.',
   404: 'There is nothing at this address.',
   413: 'That is too large to be taken. A file may have 10 MiB, a map 8 MiB, anything else 1 MiB.',
+  415: 'That came in a form that is not taken here: send it as it is, not compressed.',
   429: 'That was too often. Wait a minute, then try again.',
 };
 

@@ -13,6 +13,9 @@ function placesOf(errors: readonly ValidationError[], at = '$'): Place[] {
   ]);
 }
 
+/** A list of faults that nobody would read to its end helps nobody. */
+const MOST_SAID = 20;
+
 /** Request classes are closed: unknown properties are refused with their path. */
 export const validation = (): ValidationPipe =>
   new ValidationPipe({
@@ -20,7 +23,7 @@ export const validation = (): ValidationPipe =>
     forbidNonWhitelisted: true,
     transform: true,
     exceptionFactory: (errors) => {
-      const places = placesOf(errors);
+      const places = placesOf(errors).slice(0, MOST_SAID);
       return refused(
         places.map(({ reason }) => sentence(reason)).join(' ') || 'Something in the form is wrong.',
         places,

@@ -1,5 +1,5 @@
 import type { DataSourceOptions } from 'typeorm';
-import { Account, School, Session } from '../accounts/index.js';
+import { Account, KnownDevice, School, Session } from '../accounts/index.js';
 import { Act } from '../acts/index.js';
 import { Assignment, Collaborator, Extension, Publication, Revision } from '../assignments/index.js';
 import { Enrolment, SchoolClass } from '../classes/index.js';
@@ -49,6 +49,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Account,
     School,
     Session,
+    KnownDevice,
     SchoolClass,
     Enrolment,
     Assignment,

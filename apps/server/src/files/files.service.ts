@@ -3,13 +3,13 @@ import { Injectable } from '@nestjs/common';
 import type { OnApplicationBootstrap } from '@nestjs/common';
 import type { FileRow } from '@ichnograph/contract';
 import { readSketch, sketchSvg, writeSketch } from '@ichnograph/core';
-import pLimit from 'p-limit';
 import { Database } from '../common/database.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { FileOwner } from './file-owner.entity.js';
-import { drawnAnew, judged } from './judged.js';
-import type { Judged } from './judged.js';
+import { Drawing } from './drawing.js';
+import { examined } from './examined.js';
+import type { Examined } from './examined.js';
 import { Store } from './store.js';
 import { StoredFile } from './stored-file.entity.js';
 
@@ -24,12 +24,10 @@ const hashOf = (content: Buffer): string => createHash('sha256').update(content)
 /** Files and pictures that people bring, judged by content, named by it, and handed out to whoever knows the name. */
 @Injectable()
 export class FilesService implements OnApplicationBootstrap {
-  /** Drawing anew takes much memory: never more than two at a time. */
-  private readonly drawing = pLimit(2);
-
   constructor(
     private readonly data: Database,
     private readonly store: Store,
+    private readonly drawing: Drawing,
     private readonly clock: Clock,
   ) {}
 
@@ -39,7 +37,7 @@ export class FilesService implements OnApplicationBootstrap {
 
   async bring(bytes: Buffer, name: string, accountId: string): Promise<FileRow> {
     await this.roomFor(bytes.length, accountId);
-    return this.keep(await this.drawing(() => judged(bytes)), name, accountId);
+    return this.keep(await examined(bytes, (picture) => this.drawing.draw(picture, accountId)), name, accountId);
   }
 
   /** Keeps the strokes of a sketch and the picture they make. */
@@ -48,7 +46,7 @@ export class FilesService implements OnApplicationBootstrap {
     if (!sketch) throw refused('This is no sketch, or one with more strokes than a sketch may have.');
     const strokes = Buffer.from(JSON.stringify(writeSketch(sketch)));
     await this.roomFor(strokes.length, accountId);
-    const drawn = await this.drawing(() => drawnAnew(Buffer.from(sketchSvg(sketch)), SKETCH_DENSITY));
+    const drawn = await this.drawing.draw(Buffer.from(sketchSvg(sketch)), accountId, SKETCH_DENSITY);
     const sketchHash = hashOf(strokes);
     await this.store.keep(sketchHash, strokes);
     return this.keep(drawn, name, accountId, sketchHash);
@@ -67,7 +65,7 @@ export class FilesService implements OnApplicationBootstrap {
   }
 
   private async keep(
-    { content, ...about }: Judged,
+    { content, ...about }: Examined,
     name: string,
     accountId: string,
     sketchHash: string | null = null,

@@ -3,8 +3,11 @@ import type { Gradebook, GradebookCell } from '@ichnograph/contract';
 import Papa from 'papaparse';
 
 type Value = string | number;
-/** What a spreadsheet takes for a formula, whatever stands on the lines below. */
-const FORMULA = /^[=+\-@\t\r]/;
+/**
+ * What a spreadsheet takes for a formula, whatever stands on the lines below: at the start of a cell, or of what some
+ * programs take for another cell, in either width.
+ */
+const FORMULA = /(?:^|[;,\t])[=+\-@\t\r＝＋－＠]/;
 const HEAD = ['Family name', 'Given name'];
 
 /** A figure where a mark is one, else its word; nothing where nothing was handed in. */

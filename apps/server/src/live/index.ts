@@ -6,4 +6,5 @@ export { LiveUpdate } from './live-update.entity.js';
 export { LiveModule } from './live.module.js';
 export { LiveService } from './live.service.js';
 export type { Right } from './live.service.js';
+export { Snapshots } from './snapshots.service.js';
 export { UpdateLog } from './update-log.js';

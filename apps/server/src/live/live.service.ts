@@ -3,13 +3,14 @@ import type { Duplex } from 'node:stream';
 import { Inject, Injectable } from '@nestjs/common';
 import type { BeforeApplicationShutdown } from '@nestjs/common';
 import { Hocuspocus } from '@hocuspocus/server';
-import type { Connection } from '@hocuspocus/server';
+import type { Connection, Document } from '@hocuspocus/server';
 import type { Change, TopicMap } from '@ichnograph/core';
-import { countersOf, snapshotOf, writeChanges } from '@ichnograph/livemap';
+import { countersOf, lookAtUpdate, snapshotOf, writeChanges } from '@ichnograph/livemap';
 import { LIVE_CLOSED, LIVE_PATH } from '@ichnograph/contract';
 import type { LiveMessage, LiveRefused } from '@ichnograph/contract';
 import type { Logger } from 'pino';
 import { WebSocketServer } from 'ws';
+import { messageYjsSyncStep1 } from 'y-protocols/sync';
 import * as Y from 'yjs';
 import { SESSION_COOKIE, SessionsService } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
@@ -36,11 +37,17 @@ interface Context {
 interface Held {
   stored: Counters;
   bytes: number;
+  /** whose changes bear which client id, as far as they came in while it was held */
+  clients: Map<number, string>;
 }
 
 const MAX_MESSAGE = 8 * 1024 * 1024;
 /** A document's state, encoded. The largest map that can be handed in needs about 6 MiB. */
 const MAX_DOCUMENT = 24 * 1024 * 1024;
+/** Tabs that one person has open at once; more than anyone looks at. */
+const MOST_SOCKETS = 16;
+/** Bytes that may wait to be read by one client. */
+const MOST_UNREAD = 1024 * 1024;
 /** Often enough for a page to know within seconds that the way to here is free, or is not. */
 const HEARTBEAT_MS = 3000;
 
@@ -58,6 +65,7 @@ export class LiveService implements BeforeApplicationShutdown {
   private readonly turns = new Map<string, Promise<void>>();
   /** Let in at the door, and not looked at since because the database was away. */
   private readonly toLookAt = new Set<Connection>();
+  private readonly deaf = new WeakSet<GatedSocket>();
   private readonly timers: NodeJS.Timeout[] = [];
 
   private readonly hocuspocus: Hocuspocus = new Hocuspocus({
@@ -70,7 +78,7 @@ export class LiveService implements BeforeApplicationShutdown {
       const loaded = await this.log.load(documentName).catch((error: unknown) => this.notNow(error));
       if (!loaded) throw new Refusal('not yours');
       const state = Y.encodeStateAsUpdate(loaded.doc);
-      this.held.set(documentName, { stored: loaded.stored, bytes: state.length });
+      this.held.set(documentName, { stored: loaded.stored, bytes: state.length, clients: new Map() });
       Y.applyUpdate(document, state, 'load');
     },
     afterLoadDocument: ({ document, documentName }) => {
@@ -81,6 +89,14 @@ export class LiveService implements BeforeApplicationShutdown {
         this.log.append(documentName, update, countersOf(document));
       });
       keepAuthors(document, (origin) => contextOf(origin)?.signedIn.account.id ?? null);
+      return Promise.resolve();
+    },
+    beforeHandleMessage: ({ connection }) => {
+      // Called by the library in the very tick in which a change is taken in: nothing comes between the look and the deed.
+      connection.callbacks.beforeSync = (_connection, { type, payload }) => {
+        if (type !== messageYjsSyncStep1 && !connection.readOnly) this.look(connection, payload);
+        return Promise.resolve();
+      };
       return Promise.resolve();
     },
     connected: async ({ connection, documentName }) => {
@@ -126,7 +142,7 @@ export class LiveService implements BeforeApplicationShutdown {
       for (const [name, connection] of this.connections())
         if (contextOf(connection)?.signedIn.account.id === accountId)
           void this.inTurn(name, async () => {
-            await this.look(connection);
+            await this.lookAgain(connection);
             connection.sendStateless(JSON.stringify({ type: 'work changed' } satisfies LiveMessage));
           });
     });
@@ -148,6 +164,7 @@ export class LiveService implements BeforeApplicationShutdown {
     this.timers.push(
       setInterval(() => this.showOut(({ session }) => session.expiresAt <= this.clock.now()), 60_000),
       setInterval(() => {
+        this.cutOffTheDeaf();
         for (const name of this.hocuspocus.documents.keys()) this.tell(name, this.storedOf(name));
         for (const connection of this.toLookAt)
           void this.inTurn(connection.document.name, () => this.lookAfterTheDoor(connection));
@@ -162,9 +179,25 @@ export class LiveService implements BeforeApplicationShutdown {
     if (!sameOrigin(request.headers)) return refuse(socket, '403 Forbidden');
     const signedIn = await this.sessions.find(cookieOf(request.headers.cookie));
     if (!signedIn) return refuse(socket, '401 Unauthorized');
+    if (signedIn.account.mustChangePassword) return refuse(socket, '403 Forbidden');
+    if (this.socketsOf(signedIn.account.id).length >= MOST_SOCKETS) return refuse(socket, '429 Too Many Requests');
     this.sockets.handleUpgrade(request, socket, head, (webSocket) => {
       this.welcome(webSocket as GatedSocket, request, signedIn);
     });
+  }
+
+  private socketsOf(accountId: string): GatedSocket[] {
+    return [...this.signedIn].flatMap(([socket, { account }]) => (account.id === accountId ? [socket] : []));
+  }
+
+  /** Who does not read what is sent fills the server's memory: told twice that something waits, they are cut off. */
+  private cutOffTheDeaf(): void {
+    for (const socket of this.signedIn.keys()) {
+      const isDeaf = socket.bufferedAmount > MOST_UNREAD;
+      if (isDeaf && this.deaf.has(socket)) socket.terminate();
+      else if (isDeaf) this.deaf.add(socket);
+      else this.deaf.delete(socket);
+    }
   }
 
   private welcome(socket: GatedSocket, request: IncomingMessage, signedIn: SignedIn): void {
@@ -206,7 +239,7 @@ export class LiveService implements BeforeApplicationShutdown {
   }
 
   /** Looks again at what an open connection may do, and lets it do that and no more. */
-  private async look(connection: Connection, whenNobodyAnswers?: () => void): Promise<void> {
+  private async lookAgain(connection: Connection, whenNobodyAnswers?: () => void): Promise<void> {
     const { signedIn } = contextOf(connection)!;
     try {
       connection.readOnly = (await this.admit(connection.document.name, signedIn)) === 'read';
@@ -223,7 +256,43 @@ export class LiveService implements BeforeApplicationShutdown {
    */
   private async lookAfterTheDoor(connection: Connection): Promise<void> {
     this.toLookAt.delete(connection);
-    await this.look(connection, () => this.toLookAt.add(connection));
+    await this.lookAgain(connection, () => this.toLookAt.add(connection));
+  }
+
+  /**
+   * Takes a change apart before it is kept or passed on. What does not fit ends that connection, with a reason.
+   * @throws where it must not be taken in
+   */
+  private look({ document, webSocket, context }: Connection, update: Uint8Array): void {
+    const { account } = (context as Context).signedIn;
+    const looked = lookAtUpdate(document, update);
+    const refusal =
+      'misfit' in looked
+        ? { ...LIVE_CLOSED.misfit, reason: `${LIVE_CLOSED.misfit.reason}: ${looked.misfit}` }
+        : this.bind(document, looked.clients, account.id);
+    if (!refusal) return;
+    this.logger.warn({ document: document.name, account: account.id, ...refusal }, 'a change was not taken in');
+    (webSocket as GatedSocket).showOut(refusal);
+    throw new Refusal('try again');
+  }
+
+  /**
+   * A client id is its first bringer's. Another one may bring changes that bear it only while its owner is not here: after a
+   * crash a mate may be the only one who still has them.
+   */
+  private bind(
+    document: Document,
+    clients: readonly number[],
+    accountId: string,
+  ): { code: number; reason: string } | null {
+    const { clients: owners } = this.held.get(document.name)!;
+    const here = new Set(document.getConnections().map((one) => contextOf(one)?.signedIn.account.id));
+    for (const client of clients) {
+      const owner = owners.get(client) ?? accountId;
+      if (owner !== accountId && here.has(owner)) return LIVE_CLOSED.tryAgain;
+      owners.set(client, accountId);
+    }
+    return null;
   }
 
   private refusesChange(name: string): { code: number; reason: string } | null {
@@ -258,7 +327,7 @@ export class LiveService implements BeforeApplicationShutdown {
   changed(documentName: string): Promise<void> {
     return this.inTurn(documentName, async () => {
       for (const connection of this.hocuspocus.documents.get(documentName)?.getConnections() ?? [])
-        await this.look(connection);
+        await this.lookAgain(connection);
       this.tell(documentName, { type: 'work changed' });
     });
   }

@@ -7,6 +7,7 @@ import { Database } from '../common/database.js';
 import { briefly } from '../common/briefly.js';
 import { isInTheWay } from '../common/database-errors.js';
 import { LOGGER } from '../common/tokens.js';
+import { documentOf } from './document-of.js';
 import { LiveDocument } from './live-document.entity.js';
 import { LiveUpdate } from './live-update.entity.js';
 
@@ -69,6 +70,15 @@ export class UpdateLog {
     await this.data.manager.insert(LiveDocument, { name, compacted: Buffer.from(Y.encodeStateAsUpdate(doc)) });
   }
 
+  /** Lets go of a document and its whole log. Whoever had it open has been shown out. */
+  async forget(name: string): Promise<void> {
+    await this.drained(name);
+    await this.data.unit(async () => {
+      await this.data.manager.delete(LiveUpdate, { documentName: name });
+      await this.data.manager.delete(LiveDocument, { name });
+    });
+  }
+
   /** Queues an update. `counters` are the document's, this update included. Never throws. */
   append(name: string, data: Uint8Array, counters: Counters): void {
     this.waiting.push({ name, data, counters });
@@ -96,6 +106,11 @@ export class UpdateLog {
   /** What committed transactions hold of a document, and nothing else. */
   async stored(name: string): Promise<Y.Doc | null> {
     return (await this.read(name))?.doc ?? null;
+  }
+
+  /** The same in the pieces that it is stored in. */
+  async pieces(name: string): Promise<Uint8Array[] | null> {
+    return (await this.data.moment(() => this.readPieces(name)))?.pieces ?? null;
   }
 
   /** One consistent read: state and log are of one moment, whatever a compaction does meanwhile. */
@@ -263,15 +278,15 @@ export class UpdateLog {
   }
 
   private async readDocument(name: string): Promise<{ doc: Y.Doc; rows: string[] } | null> {
+    const read = await this.readPieces(name);
+    return read && { doc: documentOf(read.pieces), rows: read.rows };
+  }
+
+  private async readPieces(name: string): Promise<{ pieces: Uint8Array[]; rows: string[] } | null> {
     const base = await this.data.manager.findOneBy(LiveDocument, { name });
     if (!base) return null;
     const updates = await this.data.manager.find(LiveUpdate, { where: { documentName: name }, order: { id: 'ASC' } });
-    const doc = new Y.Doc();
-    doc.transact(() => {
-      Y.applyUpdate(doc, base.compacted);
-      for (const { data } of updates) Y.applyUpdate(doc, data);
-    });
-    return { doc, rows: updates.map(({ id }) => id) };
+    return { pieces: [base.compacted, ...updates.map(({ data }) => data)], rows: updates.map(({ id }) => id) };
   }
 }
 

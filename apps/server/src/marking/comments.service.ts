@@ -3,7 +3,6 @@ import { Injectable } from '@nestjs/common';
 import type { TopicMap } from '@ichnograph/core';
 import { spotOf, workDocument } from '@ichnograph/contract';
 import type { CommentRow, NewComment } from '@ichnograph/contract';
-import { snapshotOf } from '@ichnograph/livemap';
 import { IsNull } from 'typeorm';
 import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
@@ -11,7 +10,7 @@ import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Clock } from '../common/clock.js';
 import { notFound, refused } from '../common/problem.js';
-import { UpdateLog } from '../live/index.js';
+import { Snapshots } from '../live/index.js';
 import { SubmissionsService } from '../submissions/index.js';
 import { WorksService } from '../works/index.js';
 import { Comment } from './comment.entity.js';
@@ -27,7 +26,7 @@ export class Comments {
     private readonly submissions: SubmissionsService,
     private readonly markable: Markable,
     private readonly works: WorksService,
-    private readonly log: UpdateLog,
+    private readonly snapshots: Snapshots,
     private readonly acts: Acts,
     private readonly clock: Clock,
   ) {}
@@ -73,9 +72,9 @@ export class Comments {
   async addToWork(workId: string, { anchor, target, text }: NewComment, by: Named): Promise<string> {
     const { isStaff, isBlind } = await this.works.seen(workId, by.accountId);
     if (!isStaff || isBlind) throw notFound('map');
-    const doc = await this.log.stored(workDocument(workId));
-    if (!doc) throw notFound('map');
-    await insistThere(snapshotOf(doc).map, anchor, target, () => Promise.resolve([]));
+    const drawn = await this.snapshots.of(workDocument(workId));
+    if (!drawn) throw notFound('map');
+    await insistThere(drawn.map, anchor, target, () => Promise.resolve([]));
     const id = await this.acts.once(by, 'comment', async () => {
       const comment = { id: randomUUID(), submissionId: null, workId, anchor, target: target ?? null, text };
       await this.data.manager.insert(Comment, {

@@ -6,7 +6,6 @@ import { ClassesModule } from '../classes/index.js';
 import { LiveModule } from '../live/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
 import { TogetherModule } from '../together/index.js';
-import { WorkersModule } from '../workers/index.js';
 import { WorksModule } from '../works/index.js';
 import { Comments } from './comments.service.js';
 import { JudgingService } from './judging.service.js';
@@ -31,7 +30,6 @@ import { Verdicts } from './verdicts.service.js';
     LiveModule,
     SubmissionsModule,
     TogetherModule,
-    WorkersModule,
     WorksModule,
   ],
   controllers: [MarkingController, RemarksController, SecondMarkingController, VerdictsController],

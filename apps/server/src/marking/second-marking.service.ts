@@ -7,7 +7,7 @@ import { personOf } from '../accounts/index.js';
 import { Publication, Revisions } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
-import { conflict, notFound, refused } from '../common/problem.js';
+import { conflict, forbidden, notFound, refused } from '../common/problem.js';
 import { SubmissionsService } from '../submissions/index.js';
 import { ClassReadings } from '../together/index.js';
 import { membersOf } from '../works/index.js';
@@ -30,7 +30,13 @@ export class SecondMarkingService {
 
   /** Says who marks a second time. What another one gave goes: two hands make no second marker. */
   async appoint(publicationId: string, marker: string | null, accountId: string): Promise<void> {
-    const { classId, secondMarkerId } = await this.markable.publication(publicationId, accountId);
+    const publication = await this.data.getRepository(Publication).findOneBy({ id: publicationId });
+    const part = publication && (await this.classes.partIn(publication.classId, accountId));
+    if (!part) throw notFound('assignment');
+    if (part !== 'teacher') throw forbidden('Who marks a second time is said by those who teach the class.');
+    const { classId, secondMarkerId } = publication;
+    // Who was appointed can always step back; whom else to appoint is the first marker's to say.
+    if (marker !== null) await this.markable.publication(publicationId, accountId);
     if (marker !== null && !(await this.classes.isStaff(classId, marker))) throw notFound('teacher of this class');
     if (marker === accountId) throw refused('You mark first here. Choose somebody else to mark a second time.');
     if (marker === secondMarkerId) return;

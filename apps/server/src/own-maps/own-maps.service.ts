@@ -5,7 +5,6 @@ import { emptyMap, OWN_LEGEND, readyMade, withNewIds, writeMap } from '@ichnogra
 import type { Legend, TopicMap } from '@ichnograph/core';
 import { ownMapDocument, workDocument } from '@ichnograph/contract';
 import type { ChangeOwnMap, NewOwnMap, OwnMapDetail, OwnMapRow } from '@ichnograph/contract';
-import { snapshotOf } from '@ichnograph/livemap';
 import type { Logger } from 'pino';
 import { Database } from '../common/database.js';
 import { Acts } from '../acts/index.js';
@@ -14,7 +13,7 @@ import { Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
-import { filledWith, LiveDocument, LiveService, LiveUpdate, readDocumentName, UpdateLog } from '../live/index.js';
+import { filledWith, LiveService, readDocumentName, Snapshots, UpdateLog } from '../live/index.js';
 import { WorksService } from '../works/index.js';
 import { OwnMap } from './own-map.entity.js';
 
@@ -34,6 +33,7 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
     @Inject(LOGGER) private readonly logger: Logger,
     private readonly acts: Acts,
     private readonly log: UpdateLog,
+    private readonly snapshots: Snapshots,
     private readonly live: LiveService,
     private readonly works: WorksService,
     private readonly revisions: Revisions,
@@ -81,8 +81,7 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
   }
 
   private async mapOf(id: string): Promise<TopicMap> {
-    const doc = await this.log.stored(ownMapDocument(id));
-    return doc ? snapshotOf(doc).map : emptyMap();
+    return (await this.snapshots.of(ownMapDocument(id)))?.map ?? emptyMap();
   }
 
   async begin(wanted: NewOwnMap, named: Named): Promise<string> {
@@ -111,9 +110,9 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
     }
     if (fromWork) {
       const { work } = await this.works.seen(fromWork, accountId);
-      const doc = await this.log.stored(workDocument(work.id));
+      const drawn = await this.snapshots.of(workDocument(work.id));
       const { legend } = await this.revisions.bodyOf(work.revisionId);
-      return { map: doc ? snapshotOf(doc).map : emptyMap(), legend };
+      return { map: drawn?.map ?? emptyMap(), legend };
     }
     if (id) {
       const made = readyMade(id);
@@ -131,9 +130,12 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
 
   /** Newest first. */
   async list(ownerId: string): Promise<OwnMapRow[]> {
-    await this.settle();
-    const rows = await this.data.getRepository(OwnMap).find({ where: { ownerId }, order: { changedAt: 'DESC' } });
-    return rows.map(rowOf);
+    const mine = () => this.data.getRepository(OwnMap).find({ where: { ownerId }, order: { changedAt: 'DESC' } });
+    const rows = await mine();
+    const behind = rows.filter(({ id }) => this.changed.has(id));
+    if (behind.length === 0) return rows.map(rowOf);
+    await Promise.all(behind.map(({ id }) => this.refresh(id)));
+    return (await mine()).map(rowOf);
   }
 
   async detail(id: string, accountId: string): Promise<OwnMapDetail> {
@@ -152,12 +154,10 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
   async remove(id: string, accountId: string): Promise<void> {
     await this.owned(id, accountId);
     const name = ownMapDocument(id);
-    await this.data.unit(async () => {
-      await this.data.manager.delete(OwnMap, { id });
-      await this.data.manager.delete(LiveUpdate, { documentName: name });
-      await this.data.manager.delete(LiveDocument, { name });
-    });
+    await this.data.getRepository(OwnMap).delete({ id });
+    // Who has it open is shown out first, so that nothing more is drawn on what goes.
     await this.live.changed(name);
+    await this.log.forget(name);
   }
 
   /** Of a person who goes: all maps, as they stand. */

@@ -4,6 +4,7 @@ import type { ExportState } from '@ichnograph/contract';
 import { zipSync } from 'fflate';
 import type { Logger } from 'pino';
 import type { Account } from '../accounts/index.js';
+import type { Publication } from '../assignments/index.js';
 import { briefly } from '../common/briefly.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
@@ -36,6 +37,8 @@ interface Job {
 @Injectable()
 export class Exports {
   private readonly jobs = new Map<string, Job>();
+  /** by account: what is still being worked on, cancelled or not */
+  private readonly working = new Map<string, number>();
 
   constructor(
     private readonly papers: Papers,
@@ -46,10 +49,24 @@ export class Exports {
 
   async begin(publicationId: string, as: Job['as'], account: Account): Promise<ExportState> {
     const publication = await this.markable.publication(publicationId, account.id);
-    const running = [...this.jobs.values()].filter(({ by, state }) => by === account.id && state === 'running');
-    if (running.length >= MOST_OF_ONE)
-      throw conflict('Three files are being made for you already. Wait for one of them.');
-    const submissions = await this.readings.newest(publicationId);
+    const working = this.working.get(account.id) ?? 0;
+    if (working >= MOST_OF_ONE) throw conflict('Three files are being made for you already. Wait for one of them.');
+    this.working.set(account.id, working + 1);
+    try {
+      return await this.start(publication, as, account);
+    } catch (error) {
+      this.ended(account.id);
+      throw error;
+    }
+  }
+
+  private ended(accountId: string): void {
+    this.working.set(accountId, (this.working.get(accountId) ?? 1) - 1);
+    if (this.working.get(accountId) === 0) this.working.delete(accountId);
+  }
+
+  private async start(publication: Publication, as: Job['as'], account: Account): Promise<ExportState> {
+    const submissions = await this.readings.newest(publication.id);
     if (submissions.length === 0) throw conflict('Nobody has handed in a map yet, so there is nothing to write out.');
     const name = `${publication.revision!.title}, ${publication.schoolClass!.name}`;
     const job: Job = {
@@ -122,6 +139,7 @@ export class Exports {
       this.logger.error(briefly(error), 'a file for a class could not be made');
       job.state = 'failed';
     } finally {
+      this.ended(job.by);
       setTimeout(() => this.jobs.delete(job.id), KEPT_MS).unref();
     }
   }

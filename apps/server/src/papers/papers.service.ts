@@ -16,6 +16,8 @@ import { Comments, JudgingService, Sums, Verdicts } from '../marking/index.js';
 import { SubmissionsService } from '../submissions/index.js';
 import { membersOf, nameOf } from '../works/index.js';
 import { WorkerPool } from '../workers/index.js';
+import type { Run } from '../workers/index.js';
+import type * as tasks from './paper.tasks.js';
 import type { Pictures } from './draw-map.js';
 import { libraryPicture } from './library-picture.js';
 import type { MarkedPaper } from './marked-paper.js';
@@ -28,6 +30,8 @@ const WIDEST = 1400;
 /** Papers for students and files: the marked map with everything that was said and given. */
 @Injectable()
 export class Papers {
+  private readonly run: Run<typeof tasks>;
+
   constructor(
     private readonly data: Database,
     private readonly submissions: SubmissionsService,
@@ -37,9 +41,11 @@ export class Papers {
     private readonly verdicts: Verdicts,
     private readonly revisions: Revisions,
     private readonly files: FilesService,
-    private readonly workers: WorkerPool,
+    workers: WorkerPool,
     @Inject(LOGGER) private readonly logger: Logger,
-  ) {}
+  ) {
+    this.run = workers.tasks(new URL('./paper.tasks.js', import.meta.url));
+  }
 
   /** One paper: to those who mark always, to its members once it is returned. */
   async pdf(submissionId: string, account: Account, onePage: boolean): Promise<{ name: string; content: Uint8Array }> {
@@ -53,7 +59,11 @@ export class Papers {
 
   /** Several papers as one document. */
   set(papers: MarkedPaper[], onePage = false): Promise<Uint8Array> {
-    return this.workers.run('paper', { papers, onePage }, PATIENCE * Math.max(1, papers.length / 4));
+    return this.run(
+      'paper',
+      { papers, onePage },
+      { lane: 'class', patience: PATIENCE * Math.max(1, papers.length / 4) },
+    );
   }
 
   /** All that stands on the paper of one submission, as this person may read it. */

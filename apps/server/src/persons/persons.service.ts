@@ -147,7 +147,7 @@ export class PersonsService {
     });
     await this.files.sweep(gone);
     await this.ownMaps.removeAll(id);
-    await this.accounts.resetPassword(account);
+    await this.accounts.resetPassword(account, by.id);
     await this.sessions.endAll(id);
     for (const work of works)
       if (handedIn.has(work.id))

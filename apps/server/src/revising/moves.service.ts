@@ -15,7 +15,7 @@ import { LOGGER } from '../common/tokens.js';
 import { LiveService } from '../live/index.js';
 import { JudgingService, MarkChange, Sums } from '../marking/index.js';
 import { Submission, SubmissionsService } from '../submissions/index.js';
-import { CheckPool } from '../workers/index.js';
+import { Checks } from '../checks/index.js';
 import { lockWork, Work, WorkMember, WorksService } from '../works/index.js';
 
 /** Milliseconds after which a move that failed is tried again: the database may be back by then. */
@@ -44,7 +44,7 @@ export class Moves implements OnApplicationBootstrap {
     private readonly submissions: SubmissionsService,
     private readonly works: WorksService,
     private readonly live: LiveService,
-    private readonly checks: CheckPool,
+    private readonly checks: Checks,
     private readonly judging: JudgingService,
     private readonly sums: Sums,
     private readonly clock: Clock,
@@ -157,11 +157,16 @@ export class Moves implements OnApplicationBootstrap {
     { id, due, handedInAt }: Submission,
     revisionId: string,
   ): Promise<Frozen> {
-    return this.checks.freeze(await this.submissions.mapOf(id), await this.revisions.bodyOf(revisionId), {
-      members: members.map(({ accountId }) => accountId),
-      due: due?.toISOString() ?? null,
-      handedIn: handedInAt.toISOString(),
-    });
+    return this.checks.freeze(
+      await this.submissions.mapOf(id),
+      await this.revisions.bodyOf(revisionId),
+      {
+        members: members.map(({ accountId }) => accountId),
+        due: due?.toISOString() ?? null,
+        handedIn: handedInAt.toISOString(),
+      },
+      'class',
+    );
   }
 }
 

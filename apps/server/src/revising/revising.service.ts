@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { adoptRevision, applyChanges, differsInWordingOnly, writeMap } from '@ichnograph/core';
 import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/core';
-import { snapshotOf } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
 import type {
   ChangeAssignment,
@@ -18,12 +17,13 @@ import { Database } from '../common/database.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { AssignmentsService, DueTimes, Publication, Revisions } from '../assignments/index.js';
+import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { UpdateLog } from '../live/index.js';
+import { Snapshots } from '../live/index.js';
 import { PublicationsService } from '../sheets/index.js';
 import { Submission, SubmissionsService } from '../submissions/index.js';
-import { CheckPool } from '../workers/index.js';
+import { Checks } from '../checks/index.js';
 import { membersOf, Work, WorksService } from '../works/index.js';
 import { Moves } from './moves.service.js';
 
@@ -39,10 +39,11 @@ export class RevisingService {
     private readonly assignments: AssignmentsService,
     private readonly publications: PublicationsService,
     private readonly revisions: Revisions,
+    private readonly classes: ClassesService,
     private readonly dueTimes: DueTimes,
     private readonly submissions: SubmissionsService,
-    private readonly checks: CheckPool,
-    private readonly log: UpdateLog,
+    private readonly checks: Checks,
+    private readonly snapshots: Snapshots,
     private readonly moves: Moves,
     private readonly workService: WorksService,
     private readonly acts: Acts,
@@ -55,7 +56,7 @@ export class RevisingService {
     const next = await this.publications.complete(id);
     const newest = await this.revisions.newest(id);
     if (!newest) throw conflict('This assignment was not given out yet, so nothing is changed by changing it.');
-    const works = await this.works(id);
+    const works = await this.works(id, accountId);
     const turn = pLimit(AT_ONCE);
     const changes = await Promise.all(works.map((work) => turn(() => this.changeFor(work, next))));
     return {
@@ -69,7 +70,7 @@ export class RevisingService {
   async classMaps(id: string, accountId: string): Promise<ClassMap[]> {
     await this.assignments.changeable(id, accountId);
     const maps: ClassMap[] = [];
-    for (const work of await this.works(id)) {
+    for (const work of await this.works(id, accountId)) {
       const submission = await this.submissionOf(work);
       const map = submission ? await this.submissions.mapOf(submission.id) : await this.drawn(work);
       const className = work.publication!.schoolClass!.name;
@@ -82,11 +83,19 @@ export class RevisingService {
   async revise(id: string, returnedToo: boolean, named: Named): Promise<void> {
     await this.givable(id, named.accountId);
     const next = await this.publications.complete(id);
-    if (!(await this.revisions.newest(id))) throw conflict('Give the assignment to a class first.');
+    const classIds = await this.classes.classIdsOf(named.accountId, ['teacher']);
+    const given = { assignmentId: id, classId: In(classIds) };
+    if (!(await this.data.getRepository(Publication).existsBy(given)))
+      throw conflict('Give the assignment to a class of yours first.');
     await this.acts.once(named, 'revise', async () => {
       const revisionId = await this.publications.revisionOf(id, next);
-      await this.data.manager.update(Publication, { assignmentId: id }, { revisionId });
-      const publications = await this.data.manager.findBy(Publication, { assignmentId: id });
+      // Held alone, each class before its works: what is judged or handed in there comes before or after.
+      const publications = await this.data.manager.find(Publication, {
+        where: given,
+        order: { id: 'ASC' },
+        lock: { mode: 'pessimistic_write' },
+      });
+      await this.data.manager.update(Publication, { id: In(publications.map((one) => one.id)) }, { revisionId });
       await this.data.manager
         .createQueryBuilder()
         .update(Work)
@@ -99,7 +108,7 @@ export class RevisingService {
         .execute();
       return revisionId;
     });
-    const moving = await this.works(id);
+    const moving = await this.works(id, named.accountId);
     await this.moves.these(
       moving.flatMap((work) => (work.movingTo ? work.id : [])),
       named.accountId,
@@ -112,9 +121,11 @@ export class RevisingService {
     if (rulesOf) throw refused('Standing rules are amended, not revised.');
   }
 
-  private works(assignmentId: string): Promise<Work[]> {
+  /** What is drawn and marked of it in the classes that this person teaches: those of colleagues are theirs. */
+  private async works(assignmentId: string, accountId: string): Promise<Work[]> {
+    const classId = In(await this.classes.classIdsOf(accountId, ['teacher']));
     return this.data.getRepository(Work).find({
-      where: { publication: { assignmentId }, state: In([...OPEN, 'returned']) },
+      where: { publication: { assignmentId, classId }, state: In([...OPEN, 'returned']) },
       relations: { publication: { schoolClass: true }, members: { account: true } },
       order: { begunAt: 'ASC' },
     });
@@ -133,7 +144,7 @@ export class RevisingService {
     const [before, after] = submission
       ? await Promise.all([
           this.submissions.reportOf(submission.id),
-          this.submissions.mapOf(submission.id).then((map) => this.checks.check(map, next, context)),
+          this.submissions.mapOf(submission.id).then((map) => this.checks.check(map, next, context, 'class')),
         ])
       : await this.ofBegun(work, old, next, context);
     return {
@@ -157,7 +168,10 @@ export class RevisingService {
   ): Promise<[before: Report, after: Report]> {
     const map = await this.drawn(work);
     const moved = applyChanges(map, adoptRevision(map, old, next, { idFor: () => randomUUID() }));
-    return Promise.all([this.checks.check(map, old, context), this.checks.check(moved, next, context)]);
+    return Promise.all([
+      this.checks.check(map, old, context, 'class'),
+      this.checks.check(moved, next, context, 'class'),
+    ]);
   }
 
   /** What was handed in last, unless it is being drawn again. */
@@ -168,7 +182,7 @@ export class RevisingService {
   }
 
   private async drawn(work: Work): Promise<TopicMap> {
-    return snapshotOf((await this.log.stored(workDocument(work.id)))!).map;
+    return (await this.snapshots.of(workDocument(work.id), 'class'))!.map;
   }
 
   /** Moves a due time, closes or opens; those who draw just then are told what they may do now. */

@@ -35,6 +35,8 @@ export class PublicationsService {
     const { rulesOf } = await this.assignments.changeable(id, named.accountId);
     if (rulesOf) throw refused('Standing rules are put in force, not given out.');
     if ((await this.classes.partIn(classId, named.accountId)) !== 'teacher') throw notFound('class');
+    if ((await this.classes.byId(classId)).archivedAt)
+      throw conflict('This class is put away. Take it out again before it gets an assignment.');
     const now = this.clock.now();
     // No due time may be said by leaving it out, or by null, as answers say it.
     const dueDate = due == null ? null : new Date(due);
@@ -74,16 +76,21 @@ export class PublicationsService {
     accountId: string,
   ): Promise<void> {
     const publication = await this.own(id, accountId);
-    // Saved whole: of a change of nothing there would be nothing to write.
-    await this.data.getRepository(Publication).save({
-      ...publication,
-      ...(due !== undefined && { due: due === null ? null : new Date(due) }),
+    const dueDate = due == null ? null : new Date(due);
+    if (dueDate && dueDate <= this.clock.now() && dueDate.getTime() !== publication.due?.getTime())
+      throw refused('The due time is past. Choose a later one, or close the assignment.', [
+        { path: '$.due', reason: 'is past' },
+      ]);
+    // Only what is said: what somebody else changed meanwhile, such as the revision, stays.
+    const wanted = {
+      ...(due !== undefined && { due: dueDate }),
       ...(opens !== undefined && { opensAt: opens === null ? null : new Date(opens) }),
       ...(mayHandInAgain !== undefined && { mayHandInAgain }),
       ...(showsReference !== undefined && { showsReference }),
       ...(showsExample !== undefined && { showsExample }),
       ...(closed !== undefined && { closedAt: closed ? (publication.closedAt ?? this.clock.now()) : null }),
-    });
+    };
+    if (Object.keys(wanted).length > 0) await this.data.getRepository(Publication).update({ id }, wanted);
   }
 
   /** More time for one student of the class. */

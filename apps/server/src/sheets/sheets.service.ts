@@ -11,10 +11,9 @@ import {
   writeAssignment,
 } from '@ichnograph/core';
 import type { Assignment as AssignmentBody, Sheet, SheetPart as PartName, TopicMap } from '@ichnograph/core';
-import { snapshotOf } from '@ichnograph/livemap';
+import type { Snapshot } from '@ichnograph/livemap';
 import { referenceDocument, starterDocument } from '@ichnograph/contract';
 import type { AssignmentDetail, SavePart, SheetDetail, SheetNow, SheetPartState } from '@ichnograph/contract';
-import * as Y from 'yjs';
 import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { AccountsService } from '../accounts/index.js';
@@ -24,7 +23,7 @@ import { Assignment, AssignmentsService, Revisions } from '../assignments/index.
 import { Clock } from '../common/clock.js';
 import { isTaken } from '../common/database-errors.js';
 import { conflict, notFound, refused } from '../common/problem.js';
-import { filledWith, LiveService, UpdateLog } from '../live/index.js';
+import { filledWith, LiveService, Snapshots, UpdateLog } from '../live/index.js';
 import { understoodFile } from './understood-file.js';
 import { Presence } from './presence.js';
 import { SheetPart } from './sheet-part.entity.js';
@@ -45,6 +44,7 @@ export class SheetsService {
     private readonly accounts: AccountsService,
     private readonly acts: Acts,
     private readonly log: UpdateLog,
+    private readonly snapshots: Snapshots,
     private readonly clock: Clock,
     live: LiveService,
   ) {
@@ -52,6 +52,10 @@ export class SheetsService {
       (await this.assignments.mayChange(assignmentId, accountId)) ? ('write' as const) : null;
     live.register('starter', rightTo);
     live.register('reference', rightTo);
+    assignments.onUnshare(async (id) => {
+      await live.changed(starterDocument(id));
+      await live.changed(referenceDocument(id));
+    });
   }
 
   /** Begins a sheet. @returns the assignment's id */
@@ -223,18 +227,19 @@ export class SheetsService {
     };
   }
 
-  /** What a copy is made of, for whoever may see the assignment. */
+  /** What a copy is made of: for whoever may change it what is written, for others what was last given out. */
   async copyable(id: string, accountId: string): Promise<AssignmentBody> {
-    await this.assignments.row(id, accountId);
-    return this.frozen(id);
+    const { mayChange } = await this.assignments.row(id, accountId);
+    const newest = mayChange ? null : await this.revisions.newest(id);
+    return newest ? this.revisions.bodyOf(newest.id) : this.frozen(id);
   }
 
   /** The assignment as its sheet and its maps stand in committed transactions. It may be incomplete. */
   async frozen(id: string): Promise<AssignmentBody> {
     const [sheet, starter, reference] = await Promise.all([
       this.written(id),
-      this.log.stored(starterDocument(id)),
-      this.log.stored(referenceDocument(id)),
+      this.snapshots.of(starterDocument(id)),
+      this.snapshots.of(referenceDocument(id)),
     ]);
     return assignmentOf(sheet, { starter: frozenMap(starter), reference: frozenMap(reference) });
   }
@@ -262,9 +267,9 @@ export class SheetsService {
 const asSheet = (parts: readonly SheetPart[]): Sheet =>
   Object.fromEntries(parts.map(({ part, body }) => [part, body])) as unknown as Sheet;
 
-const frozenMap = (doc: Y.Doc | null): TopicMap | null => {
-  if (!doc) return null;
-  const { map } = snapshotOf(doc);
+const frozenMap = (drawn: Snapshot | null): TopicMap | null => {
+  if (!drawn) return null;
+  const { map } = drawn;
   // Whose hand drew a given map is nobody's business who works on it.
   const unsigned = <T extends { by?: string | undefined }>({ by: _, ...mark }: T): Omit<T, 'by'> => mark;
   return { ...map, topics: map.topics.map(unsigned), links: map.links.map(unsigned) };

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { emptyMap, mend, readMap, writeMap } from '@ichnograph/core';
-import { snapshotOf } from '@ichnograph/livemap';
 import { trialDocument } from '@ichnograph/contract';
 import type { NewTrialMap, TrialMapDetail } from '@ichnograph/contract';
 import { Database } from '../common/database.js';
@@ -10,7 +9,7 @@ import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { AssignmentsService } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
-import { filledWith, LiveService, UpdateLog } from '../live/index.js';
+import { filledWith, LiveService, Snapshots, UpdateLog } from '../live/index.js';
 import { understoodFile } from './understood-file.js';
 import { TrialMap } from './trial-map.entity.js';
 
@@ -22,12 +21,17 @@ export class TrialMapsService {
     private readonly assignments: AssignmentsService,
     private readonly acts: Acts,
     private readonly log: UpdateLog,
+    private readonly snapshots: Snapshots,
     private readonly clock: Clock,
-    live: LiveService,
+    private readonly live: LiveService,
   ) {
     live.register('trial', async (id, accountId) => {
       const trial = await this.data.getRepository(TrialMap).findOneBy({ id });
       return trial && (await this.assignments.mayChange(trial.assignmentId, accountId)) ? 'write' : null;
+    });
+    assignments.onUnshare(async (assignmentId) => {
+      for (const { id } of await this.data.getRepository(TrialMap).findBy({ assignmentId }))
+        await live.changed(trialDocument(id));
     });
   }
 
@@ -50,14 +54,18 @@ export class TrialMapsService {
       .find({ where: { assignmentId: id }, order: { createdAt: 'ASC' } });
     return Promise.all(
       rows.map(async ({ id: trialId, name }) => {
-        const doc = await this.log.stored(trialDocument(trialId));
-        return { id: trialId, name, map: writeMap(doc ? snapshotOf(doc).map : emptyMap()) };
+        const drawn = await this.snapshots.of(trialDocument(trialId));
+        return { id: trialId, name, map: writeMap(drawn?.map ?? emptyMap()) };
       }),
     );
   }
 
   async remove(id: string, trialId: string, account: Account): Promise<void> {
     await this.assignments.changeable(id, account.id);
-    await this.data.getRepository(TrialMap).delete({ id: trialId, assignmentId: id });
+    const { affected } = await this.data.getRepository(TrialMap).delete({ id: trialId, assignmentId: id });
+    if (!affected) return;
+    // Who has it open is shown out first, so that nothing more is drawn on what goes.
+    await this.live.changed(trialDocument(trialId));
+    await this.log.forget(trialDocument(trialId));
   }
 }

@@ -1,14 +1,13 @@
 import { Injectable } from '@nestjs/common';
 import { holdsAnswers, resultForStudents } from '@ichnograph/core';
 import type { Result } from '@ichnograph/core';
-import { snapshotOf } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
 import type { Account } from '../accounts/index.js';
 import { DueTimes, Revisions } from '../assignments/index.js';
 import { notFound, Problem } from '../common/problem.js';
-import { UpdateLog } from '../live/index.js';
-import { CheckPool } from '../workers/index.js';
+import { Snapshots } from '../live/index.js';
+import { Checks } from '../checks/index.js';
 import { WorksService } from '../works/index.js';
 
 /** Looks a minute: one every two seconds, and some to spare. */
@@ -26,8 +25,8 @@ export class AnswerChecks {
     private readonly works: WorksService,
     private readonly revisions: Revisions,
     private readonly dueTimes: DueTimes,
-    private readonly log: UpdateLog,
-    private readonly checks: CheckPool,
+    private readonly snapshots: Snapshots,
+    private readonly checks: Checks,
   ) {}
 
   async results(workId: string, { id: accountId }: Account): Promise<Result[]> {
@@ -37,10 +36,10 @@ export class AnswerChecks {
     const requirements = assignment.requirements.filter(holdsAnswers);
     if (requirements.length === 0) return [];
     await this.count(accountId);
-    const doc = await this.log.stored(workDocument(workId));
-    if (!doc) throw notFound('map');
+    const drawn = await this.snapshots.of(workDocument(workId));
+    if (!drawn) throw notFound('map');
     const report = await this.checks.check(
-      snapshotOf(doc).map,
+      drawn.map,
       { ...assignment, requirements },
       {
         members: work.members!.map((member) => member.accountId),
@@ -53,6 +52,7 @@ export class AnswerChecks {
           )?.toISOString() ?? null,
         handedIn: null,
       },
+      'now',
     );
     return report.results.map(resultForStudents);
   }

@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import { LIMITS, sumsOf, writeMap } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
-import { snapshotOf } from '@ichnograph/livemap';
 import { workDocument } from '@ichnograph/contract';
 import type { HandIn } from '@ichnograph/contract';
 import { Acts } from '../acts/index.js';
@@ -12,8 +11,8 @@ import { Clock } from '../common/clock.js';
 import { Database } from '../common/database.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { SETTINGS } from '../common/tokens.js';
-import { UpdateLog } from '../live/index.js';
-import { CheckPool } from '../workers/index.js';
+import { Snapshots, UpdateLog } from '../live/index.js';
+import { Checks } from '../checks/index.js';
 import { lockWork, membersOf, nameOf, Work, WorksService } from '../works/index.js';
 import type { Settings } from '../settings.js';
 import { Submission } from './submission.entity.js';
@@ -25,6 +24,9 @@ const HAND_IN = 'hand in';
 export class HandInService {
   private readonly listeners: ((submissionId: string) => Promise<unknown>)[] = [];
 
+  /** one hand-in a work at a time: each costs a whole check */
+  private readonly underWay = new Map<string, { act: string; by: string; done: Promise<string> }>();
+
   constructor(
     private readonly data: Database,
     private readonly works: WorksService,
@@ -32,7 +34,8 @@ export class HandInService {
     private readonly dueTimes: DueTimes,
     private readonly acts: Acts,
     private readonly log: UpdateLog,
-    private readonly checks: CheckPool,
+    private readonly snapshots: Snapshots,
+    private readonly checks: Checks,
     private readonly clock: Clock,
     @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
@@ -47,7 +50,17 @@ export class HandInService {
    * same core, and keeps map, revision and report together. The browser's own report is never asked for.
    * @returns the id of the submission, or of the one that this very act made before
    */
-  async handIn(workId: string, { note, client, count }: HandIn, named: Named): Promise<string> {
+  async handIn(workId: string, wanted: HandIn, named: Named): Promise<string> {
+    const under = this.underWay.get(workId);
+    // Sent again while the first is still at it: that one's answer is the answer.
+    if (under?.act === named.act && under.by === named.accountId) return under.done;
+    if (under) throw conflict('This map is being handed in at this very moment. Look again in a moment.');
+    const done = this.once(workId, wanted, named).finally(() => this.underWay.delete(workId));
+    this.underWay.set(workId, { act: named.act, by: named.accountId, done });
+    return done;
+  }
+
+  private async once(workId: string, { note, client, count }: HandIn, named: Named): Promise<string> {
     const { work, isMember } = await this.works.seen(workId, named.accountId);
     if (!isMember) throw notFound('map');
     const before = await this.acts.resultOf(named, HAND_IN);
@@ -64,18 +77,23 @@ export class HandInService {
       work.publication!,
       members.map(({ id }) => id),
     );
-    const doc = await this.log.stored(name);
-    if (!doc) throw new Error(`the live document ${name} is gone`);
-    const { map: snapshot, dropped } = snapshotOf(doc);
+    const drawn = await this.snapshots.of(name);
+    if (!drawn) throw new Error(`the live document ${name} is gone`);
+    const { map: snapshot, dropped } = drawn;
     const author = members.map(nameOf).join(', ').slice(0, LIMITS.text);
     const map: TopicMap = { ...snapshot, author };
     refuseOversize(map);
     const assignment = await this.revisions.bodyOf(work.revisionId);
-    const { report, reading } = await this.checks.freeze(map, assignment, {
-      members: members.map((member) => member.id),
-      due: due?.toISOString() ?? null,
-      handedIn: handedIn.toISOString(),
-    });
+    const { report, reading } = await this.checks.freeze(
+      map,
+      assignment,
+      {
+        members: members.map((member) => member.id),
+        due: due?.toISOString() ?? null,
+        handedIn: handedIn.toISOString(),
+      },
+      'now',
+    );
     const submission = await this.acts.once(named, HAND_IN, async () => {
       const id = randomUUID();
       const locked = await lockWork(this.data, workId);

@@ -3,7 +3,7 @@ import { AccountsModule } from '../accounts/index.js';
 import { ActsModule } from '../acts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
 import { LiveModule } from '../live/index.js';
-import { WorkersModule } from '../workers/index.js';
+import { ChecksModule } from '../checks/index.js';
 import { WorksModule } from '../works/index.js';
 import { AnswerChecks } from './answer-checks.service.js';
 import { HandInService } from './hand-in.service.js';
@@ -12,7 +12,7 @@ import { SubmissionsService } from './submissions.service.js';
 import { WorkPages } from './work-pages.service.js';
 
 @Module({
-  imports: [AccountsModule, ActsModule, AssignmentsModule, LiveModule, WorkersModule, WorksModule],
+  imports: [AccountsModule, ActsModule, AssignmentsModule, LiveModule, ChecksModule, WorksModule],
   controllers: [SubmissionsController],
   providers: [AnswerChecks, HandInService, SubmissionsService, WorkPages],
   exports: [HandInService, SubmissionsService],

@@ -8,7 +8,7 @@ import { ClassesService, STAFF } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { commentCounts, PileService } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
-import { Work } from '../works/index.js';
+import { GroupsService, Work } from '../works/index.js';
 
 /** What the page Today shows: to a student what is due and came back, to a teacher what waits. */
 @Injectable()
@@ -18,6 +18,7 @@ export class TodayService {
     private readonly classes: ClassesService,
     private readonly piles: PileService,
     private readonly dueTimes: DueTimes,
+    private readonly groups: GroupsService,
     private readonly clock: Clock,
   ) {}
 
@@ -37,7 +38,11 @@ export class TodayService {
       this.data,
       returned.map(({ id }) => id),
     );
-    const dues = await this.dueTimes.each(publications, accountId);
+    const makers = await this.groups.makers(
+      publications.map(({ id }) => id),
+      accountId,
+    );
+    const dues = await this.dueTimes.each(publications, (id) => makers.get(id) ?? []);
     return publications.map(({ id, revision, schoolClass }): StudentTask => {
       const due = dues.get(id) ?? null;
       const work = works.find(({ publicationId }) => publicationId === id);

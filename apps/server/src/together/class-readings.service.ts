@@ -6,6 +6,8 @@ import { Database } from '../common/database.js';
 import { Publication, Revisions } from '../assignments/index.js';
 import { Submission } from '../submissions/index.js';
 import { WorkerPool } from '../workers/index.js';
+import type { Run } from '../workers/index.js';
+import type * as tasks from './together.tasks.js';
 
 /** Milliseconds that one class may take to be read. */
 const PATIENCE = 120_000;
@@ -23,11 +25,15 @@ export interface ReadClass {
 export class ClassReadings {
   private readonly classes = new Map<string, { of: string; read: Promise<ReadClass> }>();
 
+  private readonly run: Run<typeof tasks>;
+
   constructor(
     private readonly data: Database,
     private readonly revisions: Revisions,
-    private readonly workers: WorkerPool,
-  ) {}
+    workers: WorkerPool,
+  ) {
+    this.run = workers.tasks(new URL('./together.tasks.js', import.meta.url));
+  }
 
   /** Every newest map of a publication, read with its newest revision. */
   async of({ id, revisionId }: Pick<Publication, 'id' | 'revisionId'>): Promise<ReadClass> {
@@ -76,7 +82,11 @@ export class ClassReadings {
 
   private async read(submissions: readonly Submission[], revisionId: string): Promise<ReadClass> {
     const [assignment, maps] = await Promise.all([this.revisions.bodyOf(revisionId), this.mapsOf(submissions)]);
-    return { assignment, submissions, reading: await this.workers.run('together', { maps, assignment }, PATIENCE) };
+    return {
+      assignment,
+      submissions,
+      reading: await this.run('together', { maps, assignment }, { lane: 'class', patience: PATIENCE }),
+    };
   }
 }
 

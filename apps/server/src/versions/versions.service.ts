@@ -4,7 +4,6 @@ import { writeMap } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { workDocument } from '@ichnograph/contract';
 import type { VersionRow } from '@ichnograph/contract';
-import { snapshotOf } from '@ichnograph/livemap';
 import { randomUUID } from 'node:crypto';
 import type { Logger } from 'pino';
 import { IsNull } from 'typeorm';
@@ -14,7 +13,7 @@ import type { Named } from '../acts/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
-import { readDocumentName, UpdateLog } from '../live/index.js';
+import { readDocumentName, Snapshots, UpdateLog } from '../live/index.js';
 import { lockWork, WorksService } from '../works/index.js';
 import { MapVersion } from './map-version.entity.js';
 
@@ -35,6 +34,7 @@ export class VersionsService implements OnApplicationBootstrap, OnApplicationShu
     private readonly data: Database,
     @Inject(LOGGER) private readonly logger: Logger,
     private readonly log: UpdateLog,
+    private readonly snapshots: Snapshots,
     private readonly works: WorksService,
     private readonly acts: Acts,
     private readonly clock: Clock,
@@ -86,9 +86,9 @@ export class VersionsService implements OnApplicationBootstrap, OnApplicationShu
 
   /** A work's map as it is stored now. */
   private async point(workId: string): Promise<Point> {
-    const doc = await this.log.stored(workDocument(workId));
-    if (!doc) throw notFound('map');
-    const { map } = snapshotOf(doc);
+    const drawn = await this.snapshots.of(workDocument(workId));
+    if (!drawn) throw notFound('map');
+    const { map } = drawn;
     return { workId, at: this.clock.now(), ...figuresOf(map), map: writeMap(map) };
   }
 
@@ -100,8 +100,10 @@ export class VersionsService implements OnApplicationBootstrap, OnApplicationShu
 
   /** Names the map as it is stored now. */
   async name(workId: string, name: string, named: Named): Promise<VersionRow> {
-    const { isMember } = await this.works.seen(workId, named.accountId);
+    const { work, isMember } = await this.works.seen(workId, named.accountId);
     if (!isMember) throw notFound('map');
+    if (work.publication!.schoolClass!.archivedAt)
+      throw conflict('Your class is put away, so nothing is kept of this map any more. What is there stays.');
     const point = await this.point(workId);
     const id = await this.acts.once(named, 'name version', async () => {
       // One after the other, so that the last free place is one person's.

@@ -1,4 +1,4 @@
 /** What other folders may use of this one. */
-export { CheckPool } from './check-pool.js';
-export { WorkerPool } from './worker-pool.js';
+export { TookTooLong, WorkerPool } from './worker-pool.js';
+export type { Lane, Run } from './worker-pool.js';
 export { WorkersModule } from './workers.module.js';

@@ -1,6 +1,5 @@
 import { Module } from '@nestjs/common';
-import { CheckPool } from './check-pool.js';
 import { WorkerPool } from './worker-pool.js';
 
-@Module({ providers: [CheckPool, WorkerPool], exports: [CheckPool, WorkerPool] })
+@Module({ providers: [WorkerPool], exports: [WorkerPool] })
 export class WorkersModule {}

@@ -42,6 +42,28 @@ export class GroupsService {
     else await manager.findOne(Enrolment, { where: { classId, accountId }, lock: mode });
   }
 
+  /** By publication, those who make or will make one work with this student, the student among them. */
+  async makers(publicationIds: readonly string[], accountId: string): Promise<Map<string, string[]>> {
+    if (publicationIds.length === 0) return new Map();
+    const publicationId = In([...publicationIds]);
+    const [begun, grouped] = [
+      await this.data.getRepository(WorkMember).findBy({ publicationId }),
+      await this.data.getRepository(GroupMember).findBy({ publicationId }),
+    ];
+    return new Map(
+      publicationIds.map((id) => {
+        const isMine = (one: { publicationId: string; accountId: string }): boolean =>
+          one.publicationId === id && one.accountId === accountId;
+        const work = begun.find(isMine)?.workId;
+        const group = grouped.find(isMine)?.groupNumber;
+        const together = work
+          ? begun.filter((one) => one.workId === work)
+          : grouped.filter((one) => one.publicationId === id && one.groupNumber === group);
+        return [id, [accountId, ...together.map((one) => one.accountId)]];
+      }),
+    );
+  }
+
   async of(publicationId: string, by: string): Promise<Groups> {
     const { classId } = await this.taught(publicationId, by);
     const [roster, rows, begun] = await Promise.all([

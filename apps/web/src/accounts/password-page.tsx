@@ -1,17 +1,27 @@
 import { ChangePassword, PASSWORD_LEAST } from '@ichnograph/contract';
 import { useState } from 'react';
+import type { Me } from '@ichnograph/contract';
 import { announce } from '../app/announcer';
+import { showMoment } from '../app/dates';
 import { api, sentenceOfError } from '../app/api';
 import { Page } from '../app/page';
-import { refresh } from '../app/queries';
+import { refresh, useTimeZone, useWelcome } from '../app/queries';
 import { useFields } from '../app/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
+
+/** Why a first password must be changed; where somebody made it anew, its owner is told who, and when. */
+const firstLead = (madeAnew: Me['reset'], zone: string): string =>
+  madeAnew
+    ? `${madeAnew.by.givenName} ${madeAnew.by.familyName} made you a new first password (${showMoment(madeAnew.at, zone)}). Choose one that only you know. If you did not ask for it, ask them why.`
+    : 'The one on your card is a first one: somebody else has seen it. Choose one that only you know.';
 
 /** @param first whether the password one has is a first one, which must be changed before anything else */
 export function PasswordPage({ first = false }: { first?: boolean }) {
   const [trouble, setTrouble] = useState('');
   const [done, setDone] = useState(false);
+  const madeAnew = useWelcome().data?.me?.reset ?? null;
+  const zone = useTimeZone();
   const change = async (wanted: ChangePassword): Promise<void> => {
     setTrouble('');
     setDone(false);
@@ -29,11 +39,7 @@ export function PasswordPage({ first = false }: { first?: boolean }) {
   return (
     <Page
       title={first ? 'Choose a password of your own' : 'Change your password'}
-      lead={
-        first
-          ? 'The one on your card is a first one: somebody else has seen it. Choose one that only you know.'
-          : 'Wherever else you are signed in, you will be signed out.'
-      }
+      lead={first ? firstLead(madeAnew, zone) : 'Wherever else you are signed in, you will be signed out.'}
     >
       <form className="max-w-md" {...form}>
         <Trouble>{trouble}</Trouble>

@@ -1,5 +1,5 @@
 import { anyRecord, boolean, listOf, number, oneOf, oneOfNumbers, orNull, record, text, written } from './fields.js';
-import type { ValueOf } from './fields.js';
+import type { Field, ValueOf } from './fields.js';
 
 /**
  * The parts of a topic map and of an assignment, as version 1 of their files has them: what each field may hold is said
@@ -46,6 +46,14 @@ const colour = written(/^#[0-9a-fA-F]{6}$/);
 const fill = written(/^(none|#[0-9a-fA-F]{6})$/);
 const fontSize = number({ least: 4, most: 200 });
 const words = text(LIMITS.text);
+/** Of the web, or not finished yet; what a browser would run is none. */
+const address: Field<string> = { ...text(2000), allows: (value) => text(2000).allows(value) && !isRun(value as string) };
+const RUN = ['javascript:', 'vbscript:', 'data:', 'blob:', 'file:'];
+/** Browsers overlook white space and control characters in a scheme. */
+const isRun = (url: string): boolean => {
+  const scheme = [...url.slice(0, 200)].filter((sign) => sign > ' ').join('').toLowerCase();
+  return RUN.some((one) => scheme.startsWith(one));
+};
 const strokeWidth = number({ least: 0.1, most: 100 });
 
 export const TOPIC = record(
@@ -73,7 +81,7 @@ export const TOPIC = record(
     z: position,
     note: text(LIMITS.note),
     source: text(LIMITS.note),
-    weblinks: listOf(record({ url: text(2000) }, { title: words })),
+    weblinks: listOf(record({ url: address }, { title: words })),
     /** `src` says which (`picture-src`); its size where a hand set one, canvas units */
     pictures: listOf(record({ src: text(SHORT) }, { alt: text(2000), width: length, height: length })),
     files: listOf(record({ src: text(SHORT) }, { name: words })),

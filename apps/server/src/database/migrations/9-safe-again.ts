@@ -1,6 +1,7 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 const ID = 'CHAR(36) CHARACTER SET ascii COLLATE ascii_bin';
+const HASH = 'CHAR(64) CHARACTER SET ascii COLLATE ascii_bin';
 
 /**
  * Verdicts belong to a class: those of an assignment go to each of its publications in which something was handed in. What
@@ -17,6 +18,11 @@ const STEPS = [
     WHERE EXISTS (SELECT 1 FROM work w JOIN submission s ON s.work_id = w.id WHERE w.publication_id = p.id)`,
   `DROP TABLE class_verdict`,
   `RENAME TABLE publication_verdict TO class_verdict`,
+  `ALTER TABLE account ADD COLUMN reset_by ${ID} NULL, ADD COLUMN reset_at DATETIME(3) NULL,
+    ADD CONSTRAINT account_reset_by FOREIGN KEY (reset_by) REFERENCES account (id)`,
+  `CREATE TABLE known_device (
+    token_hash ${HASH} NOT NULL, account_id ${ID} NOT NULL, at DATETIME(3) NOT NULL, PRIMARY KEY (token_hash, account_id),
+    KEY known_device_at (at), FOREIGN KEY (account_id) REFERENCES account (id))`,
   `ALTER TABLE submission ADD COLUMN reading JSON NULL, ADD COLUMN shown JSON NULL, ADD COLUMN returned_mark JSON NULL`,
 ];
 
@@ -37,6 +43,8 @@ export class SafeAgain1700000000009 implements MigrationInterface {
         FROM class_verdict v JOIN publication p ON p.id = v.publication_id ORDER BY v.at`,
       `DROP TABLE class_verdict`,
       `RENAME TABLE assignment_verdict TO class_verdict`,
+      `DROP TABLE known_device`,
+      `ALTER TABLE account DROP FOREIGN KEY account_reset_by, DROP COLUMN reset_by, DROP COLUMN reset_at`,
       `ALTER TABLE submission DROP COLUMN reading, DROP COLUMN shown, DROP COLUMN returned_mark`,
     ])
       await runner.query(step);

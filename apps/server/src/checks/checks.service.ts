@@ -3,22 +3,28 @@ import type { Assignment, CheckContext, Report, TopicMap } from '@ichnograph/cor
 import type { Logger } from 'pino';
 import { refused } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
-import { TookTooLong, WorkerPool } from './worker-pool.js';
+import { TookTooLong, WorkerPool } from '../workers/index.js';
+import type { Lane, Run } from '../workers/index.js';
+import type * as tasks from './check.tasks.js';
 
 /** Milliseconds one check may take. */
 const PATIENCE = 20_000;
 
 /** Checks maps beside the requests of other people. */
 @Injectable()
-export class CheckPool {
-  constructor(
-    private readonly workers: WorkerPool,
-    @Inject(LOGGER) private readonly logger: Logger,
-  ) {}
+export class Checks {
+  private readonly run: Run<typeof tasks>;
 
-  async check(map: TopicMap, assignment: Assignment, context: CheckContext): Promise<Report> {
+  constructor(
+    workers: WorkerPool,
+    @Inject(LOGGER) private readonly logger: Logger,
+  ) {
+    this.run = workers.tasks(new URL('./check.tasks.js', import.meta.url));
+  }
+
+  async check(map: TopicMap, assignment: Assignment, context: CheckContext, lane: Lane): Promise<Report> {
     const { report, faults } = await this.inTime(() =>
-      this.workers.run('check', { map, assignment, context }, PATIENCE),
+      this.run('check', { map, assignment, context }, { lane, patience: PATIENCE }),
     );
     return this.understood(report, faults);
   }
@@ -28,9 +34,10 @@ export class CheckPool {
     map: TopicMap,
     assignment: Assignment,
     context: CheckContext,
+    lane: Lane,
   ): Promise<{ report: Report; reading: object }> {
     const { report, faults, reading } = await this.inTime(() =>
-      this.workers.run('freeze', { map, assignment, context }, PATIENCE),
+      this.run('freeze', { map, assignment, context }, { lane, patience: PATIENCE }),
     );
     return { report: this.understood(report, faults), reading: JSON.parse(reading) as object };
   }
