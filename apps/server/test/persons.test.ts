@@ -20,7 +20,8 @@ test('what is kept of a person is written out, and erased on request: what was h
   expect(kept).toMatchObject({
     account: { givenName: 'Odile', name: 'new-odile' },
     classes: [{ name: 'Technology 9B', part: 'student' }],
-    works: [{ state: 'returned', submissions: [{ note: 'From Odile.', map: { author: 'Odile Newcomer' } }] }],
+    works: [{ state: 'returned', map: { author: 'Odile Newcomer' } }],
+    submissions: [{ note: 'From Odile.', map: { author: 'Odile Newcomer' } }],
     comments: [{ text: 'Good.', written: 'to them' }],
     answers: [{ text: 'Thank you.' }],
   });

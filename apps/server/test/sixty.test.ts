@@ -115,14 +115,13 @@ test('sixty at one instant: each kind of act is done for each, once, and nobody 
   const moves = await Promise.all(
     people.flatMap((person) => {
       const headers = { [ACT_HEADER]: randomUUID() };
-      const move = () =>
-        tobias.call('POST', `classes/${room.id}/people/${person.id}/move`, { to: other.id }, headers);
+      const move = () => tobias.call('POST', `classes/${room.id}/people/${person.id}/move`, { to: other.id }, headers);
       return [move(), move()];
     }),
   );
   expect(statuses(moves)).toEqual([204]);
   expect((await tobias.get<RosterEntry[]>(`classes/${other.id}/people`)).body).toHaveLength(SIXTY + 1);
-  expect((await students[0]!.get<StudentTask[]>('today/student')).body.some((one) => one.publicationId === publicationId)).toBe(
-    false,
-  );
+  expect(
+    (await students[0]!.get<StudentTask[]>('today/student')).body.some((one) => one.publicationId === publicationId),
+  ).toBe(false);
 });

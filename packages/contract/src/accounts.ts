@@ -69,7 +69,8 @@ export class NewAccount extends NewPerson {
 export interface KeptOfPerson {
   account: AccountRow & { createdAt: string };
   classes: { name: string; part: string }[];
-  works: { assignment: string; state: string; begunAt: string; submissions: { handedInAt: string }[] }[];
+  works: { work: string; assignment: string; state: string; begunAt: string }[];
+  submissions: { work: string; handedInAt: string }[];
   comments: { text: string; at: string; written: 'by them' | 'to them' }[];
   answers: { text: string; at: string }[];
   assignments: { title: string }[];

@@ -8,11 +8,13 @@ import { SessionCookie } from './session-cookie.js';
 import { SessionGuard } from './session.guard.js';
 import { SessionsService } from './sessions.service.js';
 import { Tries } from './tries.js';
+import { AccountsKeeper } from './accounts.keeper.js';
 
 @Module({
   imports: [ActsModule],
   controllers: [AccountsController],
   providers: [
+    AccountsKeeper,
     AccountsService,
     SessionsService,
     SessionCookie,
@@ -20,6 +22,6 @@ import { Tries } from './tries.js';
     Tries,
     { provide: APP_GUARD, useClass: SessionGuard },
   ],
-  exports: [AccountsService, SessionsService, SessionCookie, Tries],
+  exports: [AccountsKeeper, AccountsService, SessionsService, SessionCookie, Tries],
 })
 export class AccountsModule {}

@@ -11,3 +11,4 @@ export { whoItIs } from './who-it-is.js';
 export { SESSION_COOKIE, SessionsService } from './sessions.service.js';
 export { Tries } from './tries.js';
 export type { SignedIn } from './sessions.service.js';
+export { AccountsKeeper } from './accounts.keeper.js';

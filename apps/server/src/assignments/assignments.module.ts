@@ -5,11 +5,12 @@ import { AssignmentsController } from './assignments.controller.js';
 import { AssignmentsService } from './assignments.service.js';
 import { DueTimes } from './due-times.service.js';
 import { Revisions } from './revisions.service.js';
+import { AssignmentsKeeper } from './assignments.keeper.js';
 
 @Module({
   imports: [AccountsModule, ClassesModule],
   controllers: [AssignmentsController],
-  providers: [AssignmentsService, DueTimes, Revisions],
-  exports: [AssignmentsService, DueTimes, Revisions],
+  providers: [AssignmentsKeeper, AssignmentsService, DueTimes, Revisions],
+  exports: [AssignmentsKeeper, AssignmentsService, DueTimes, Revisions],
 })
 export class AssignmentsModule {}

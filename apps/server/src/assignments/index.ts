@@ -8,3 +8,4 @@ export { Extension } from './extension.entity.js';
 export { Publication } from './publication.entity.js';
 export { Revision } from './revision.entity.js';
 export { Revisions } from './revisions.service.js';
+export { AssignmentsKeeper } from './assignments.keeper.js';

@@ -7,11 +7,12 @@ import { SheetsModule } from '../sheets/index.js';
 import { BeginningsController } from './beginnings.controller.js';
 import { ReadyMadeService } from './ready-made.service.js';
 import { StandingService } from './standing.service.js';
+import { BeginningsKeeper } from './beginnings.keeper.js';
 
 @Module({
   imports: [AccountsModule, ActsModule, AssignmentsModule, ClassesModule, SheetsModule],
   controllers: [BeginningsController],
-  providers: [ReadyMadeService, StandingService],
-  exports: [StandingService, ReadyMadeService],
+  providers: [BeginningsKeeper, ReadyMadeService, StandingService],
+  exports: [BeginningsKeeper, StandingService, ReadyMadeService],
 })
 export class BeginningsModule {}

@@ -2,3 +2,4 @@
 export { BeginningsModule } from './beginnings.module.js';
 export { ReadyMade } from './ready-made.entity.js';
 export { StandingService } from './standing.service.js';
+export { BeginningsKeeper } from './beginnings.keeper.js';

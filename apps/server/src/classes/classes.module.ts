@@ -4,11 +4,12 @@ import { ActsModule } from '../acts/index.js';
 import { ClassesController } from './classes.controller.js';
 import { ClassesService } from './classes.service.js';
 import { RostersService } from './rosters.service.js';
+import { ClassesKeeper } from './classes.keeper.js';
 
 @Module({
   imports: [AccountsModule, ActsModule],
   controllers: [ClassesController],
-  providers: [ClassesService, RostersService],
-  exports: [ClassesService],
+  providers: [ClassesKeeper, ClassesService, RostersService],
+  exports: [ClassesKeeper, ClassesService],
 })
 export class ClassesModule {}

@@ -151,6 +151,13 @@ export class ClassesService {
     this.left(accountId);
   }
 
+  /** Those who teach the classes that a person is in. */
+  async staffOf(accountId: string): Promise<string[]> {
+    const classIds = await this.classIdsOf(accountId, ['student', ...STAFF]);
+    const rows = await this.data.getRepository(Enrolment).findBy({ classId: In(classIds), part: In(STAFF) });
+    return [...new Set(rows.map((row) => row.accountId))];
+  }
+
   /** Tells those who must know that somebody may do less now. */
   left(accountId: string): void {
     for (const listener of this.leaveListeners) listener(accountId);

@@ -24,16 +24,19 @@ const ROOMS: readonly (readonly [address: string, room: Room | 'a file'])[] = [
   ['', { bytes: MB, values: 20_000 }],
 ];
 
-const json = ({ bytes, values }: Room): RequestHandler =>
+const json = ({ bytes, values }: Room, tooMuch: () => Problem): RequestHandler =>
   express.json({
     limit: bytes,
     // What is small when it comes and large when it is unpacked is not taken at all.
     inflate: false,
-    verify: (_request, _response, body) => insistPlain(body, values),
+    verify: (_request, _response, body) => insistPlain(body, values, tooMuch),
   });
+const tooMany = (): Problem =>
+  new Problem(413, 'Refused', 'That is too much at once to be taken. Send it in smaller parts.');
 const raw = express.raw({ type: 'application/octet-stream', limit: MOST_BYTES, inflate: false });
-const ofStranger = json(STRANGER);
-const rooms = ROOMS.map(([address, room]) => [address, room === 'a file' ? raw : json(room)] as const);
+// Whoever sends more than a name and a password has something else in mind, and is asked who they are.
+const ofStranger = json(STRANGER, signedOut);
+const rooms = ROOMS.map(([address, room]) => [address, room === 'a file' ? raw : json(room, tooMany)] as const);
 
 /** Reads the body of a request to the API, as far as who asks and what is asked for has room for it. */
 export function bodies(request: Request & { signedIn?: unknown }, response: Response, next: NextFunction): void {
@@ -56,7 +59,7 @@ const COMMA = 0x2c;
  * Looks at JSON before anybody parses it: one walk over the bytes, without recursion, that counts levels and values.
  * @throws where it is nested deeper, or holds more values, than anything here needs
  */
-export function insistPlain(body: Uint8Array, most: number): void {
+export function insistPlain(body: Uint8Array, most: number, tooMuch: () => Problem): void {
   let [depth, values, inString] = [0, 1, false];
   for (let i = 0; i < body.length; i++) {
     const byte = body[i]!;
@@ -68,7 +71,6 @@ export function insistPlain(body: Uint8Array, most: number): void {
       values += 1;
       if (++depth > DEEPEST) throw new Problem(400, 'Refused', 'That is nested too deep to be taken.');
     } else if (CLOSE.has(byte)) depth -= 1;
-    else if (byte === COMMA && ++values > most)
-      throw new Problem(413, 'Refused', 'That is too much at once to be taken. Send it in smaller parts.');
+    else if (byte === COMMA && ++values > most) throw tooMuch();
   }
 }

@@ -4,11 +4,12 @@ import { FilesController } from './files.controller.js';
 import { Drawing } from './drawing.js';
 import { FilesService } from './files.service.js';
 import { Store } from './store.js';
+import { FilesKeeper } from './files.keeper.js';
 
 @Module({
   imports: [AccountsModule],
   controllers: [FilesController],
-  providers: [Drawing, FilesService, Store],
-  exports: [FilesService],
+  providers: [FilesKeeper, Drawing, FilesService, Store],
+  exports: [FilesKeeper, FilesService],
 })
 export class FilesModule {}

@@ -70,6 +70,16 @@ export class UpdateLog {
     await this.data.manager.insert(LiveDocument, { name, compacted: Buffer.from(Y.encodeStateAsUpdate(doc)) });
   }
 
+  /** Whether any of these documents, as they are stored, holds a text: strings lie in them as they are. */
+  async says(names: readonly string[], text: string): Promise<boolean> {
+    if (names.length === 0) return false;
+    const [sought, where] = [{ text, names }, 'IN (:...names) AND LOCATE(:text,'];
+    const { manager } = this.data;
+    const base = manager.createQueryBuilder(LiveDocument, 'one').where(`one.name ${where} one.compacted) > 0`, sought);
+    const log = manager.createQueryBuilder(LiveUpdate, 'one').where(`one.document_name ${where} one.data) > 0`, sought);
+    return (await base.getExists()) || (await log.getExists());
+  }
+
   /** Lets go of a document and its whole log. Whoever had it open has been shown out. */
   async forget(name: string): Promise<void> {
     await this.drained(name);

@@ -16,3 +16,4 @@ export { Sums } from './sums.service.js';
 export { SecondMark } from './second-mark.entity.js';
 export { ClassVerdict, MapVerdict } from './verdict.entities.js';
 export { Verdicts } from './verdicts.service.js';
+export { MarkingKeeper } from './marking.keeper.js';

@@ -20,6 +20,7 @@ import { Sums } from './sums.service.js';
 import { Returning } from './returning.service.js';
 import { VerdictsController } from './verdicts.controller.js';
 import { Verdicts } from './verdicts.service.js';
+import { MarkingKeeper } from './marking.keeper.js';
 
 @Module({
   imports: [
@@ -34,6 +35,7 @@ import { Verdicts } from './verdicts.service.js';
   ],
   controllers: [MarkingController, RemarksController, SecondMarkingController, VerdictsController],
   providers: [
+    MarkingKeeper,
     Comments,
     JudgingService,
     Markable,
@@ -44,6 +46,6 @@ import { Verdicts } from './verdicts.service.js';
     Sums,
     Verdicts,
   ],
-  exports: [Markable, Comments, JudgingService, PileService, Remarks, Returning, Sums, Verdicts],
+  exports: [MarkingKeeper, Markable, Comments, JudgingService, PileService, Remarks, Returning, Sums, Verdicts],
 })
 export class MarkingModule {}

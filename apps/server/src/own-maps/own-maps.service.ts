@@ -6,6 +6,7 @@ import type { Legend, TopicMap } from '@ichnograph/core';
 import { ownMapDocument, workDocument } from '@ichnograph/contract';
 import type { ChangeOwnMap, NewOwnMap, OwnMapDetail, OwnMapRow } from '@ichnograph/contract';
 import type { Logger } from 'pino';
+import { In } from 'typeorm';
 import { Database } from '../common/database.js';
 import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
@@ -165,6 +166,15 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
     const rows = await this.data.getRepository(OwnMap).findBy({ ownerId });
     return Promise.all(
       rows.map(async ({ id, title, folder }) => ({ title, folder, map: writeMap(await this.mapOf(id)) })),
+    );
+  }
+
+  /** Whether an own map of one of these people, other than this one's, names a file. */
+  async name(hash: string, ownerIds: readonly string[], but: string): Promise<boolean> {
+    const rows = await this.data.getRepository(OwnMap).findBy({ ownerId: In(ownerIds.filter((id) => id !== but)) });
+    return this.log.says(
+      rows.map(({ id }) => ownMapDocument(id)),
+      hash,
     );
   }
 

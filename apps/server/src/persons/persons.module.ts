@@ -1,13 +1,32 @@
 import { Module } from '@nestjs/common';
 import { AccountsModule } from '../accounts/index.js';
+import { AssignmentsModule } from '../assignments/index.js';
+import { BeginningsModule } from '../beginnings/index.js';
+import { ClassesModule } from '../classes/index.js';
+import { MarkingModule } from '../marking/index.js';
+import { SheetsModule } from '../sheets/index.js';
+import { SubmissionsModule } from '../submissions/index.js';
+import { VersionsModule } from '../versions/index.js';
+import { WorksModule } from '../works/index.js';
 import { FilesModule } from '../files/index.js';
-import { LiveModule } from '../live/index.js';
 import { OwnMapsModule } from '../own-maps/index.js';
 import { PersonsController } from './persons.controller.js';
 import { PersonsService } from './persons.service.js';
 
 @Module({
-  imports: [FilesModule, OwnMapsModule, AccountsModule, LiveModule],
+  imports: [
+    AccountsModule,
+    AssignmentsModule,
+    BeginningsModule,
+    ClassesModule,
+    FilesModule,
+    MarkingModule,
+    OwnMapsModule,
+    SheetsModule,
+    SubmissionsModule,
+    VersionsModule,
+    WorksModule,
+  ],
   controllers: [PersonsController],
   providers: [PersonsService],
 })

@@ -8,11 +8,12 @@ import { PublicationsService } from './publications.service.js';
 import { SheetsController } from './sheets.controller.js';
 import { SheetsService } from './sheets.service.js';
 import { TrialMapsService } from './trial-maps.service.js';
+import { SheetsKeeper } from './sheets.keeper.js';
 
 @Module({
   imports: [AccountsModule, ActsModule, AssignmentsModule, ClassesModule, LiveModule],
   controllers: [SheetsController],
-  providers: [SheetsService, PublicationsService, TrialMapsService],
-  exports: [SheetsService, PublicationsService],
+  providers: [SheetsKeeper, SheetsService, PublicationsService, TrialMapsService],
+  exports: [SheetsKeeper, SheetsService, PublicationsService],
 })
 export class SheetsModule {}

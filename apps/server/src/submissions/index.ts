@@ -5,3 +5,4 @@ export { LookedAt } from './looked-at.entity.js';
 export { Submission } from './submission.entity.js';
 export { SubmissionsModule } from './submissions.module.js';
 export { SubmissionsService } from './submissions.service.js';
+export { SubmissionsKeeper } from './submissions.keeper.js';

@@ -10,11 +10,12 @@ import { HandInService } from './hand-in.service.js';
 import { SubmissionsController } from './submissions.controller.js';
 import { SubmissionsService } from './submissions.service.js';
 import { WorkPages } from './work-pages.service.js';
+import { SubmissionsKeeper } from './submissions.keeper.js';
 
 @Module({
   imports: [AccountsModule, ActsModule, AssignmentsModule, LiveModule, ChecksModule, WorksModule],
   controllers: [SubmissionsController],
-  providers: [AnswerChecks, HandInService, SubmissionsService, WorkPages],
-  exports: [HandInService, SubmissionsService],
+  providers: [SubmissionsKeeper, AnswerChecks, HandInService, SubmissionsService, WorkPages],
+  exports: [SubmissionsKeeper, HandInService, SubmissionsService],
 })
 export class SubmissionsModule {}

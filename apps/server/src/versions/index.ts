@@ -1,3 +1,4 @@
 /** What other folders may use of this one. */
 export { MapVersion } from './map-version.entity.js';
 export { VersionsModule } from './versions.module.js';
+export { VersionsKeeper } from './versions.keeper.js';

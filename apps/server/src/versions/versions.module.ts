@@ -5,10 +5,12 @@ import { LiveModule } from '../live/index.js';
 import { WorksModule } from '../works/index.js';
 import { VersionsController } from './versions.controller.js';
 import { VersionsService } from './versions.service.js';
+import { VersionsKeeper } from './versions.keeper.js';
 
 @Module({
   imports: [AccountsModule, ActsModule, LiveModule, WorksModule],
   controllers: [VersionsController],
-  providers: [VersionsService],
+  providers: [VersionsKeeper, VersionsService],
+  exports: [VersionsKeeper],
 })
 export class VersionsModule {}

@@ -5,3 +5,4 @@ export { GroupsService } from './groups.service.js';
 export { Work } from './work.entity.js';
 export { WorksModule } from './works.module.js';
 export { isOpen, lockWork, membersOf, nameOf, WorksService } from './works.service.js';
+export { WorksKeeper } from './works.keeper.js';

@@ -6,11 +6,12 @@ import { LiveModule } from '../live/index.js';
 import { GroupsController } from './groups.controller.js';
 import { GroupsService } from './groups.service.js';
 import { WorksService } from './works.service.js';
+import { WorksKeeper } from './works.keeper.js';
 
 @Module({
   imports: [AccountsModule, AssignmentsModule, ClassesModule, LiveModule],
   controllers: [GroupsController],
-  providers: [GroupsService, WorksService],
-  exports: [GroupsService, WorksService],
+  providers: [WorksKeeper, GroupsService, WorksService],
+  exports: [WorksKeeper, GroupsService, WorksService],
 })
 export class WorksModule {}

@@ -22,7 +22,7 @@ export function PersonPage() {
 
 function Kept({
   id,
-  kept: { account, classes, works, comments, answers, assignments, readyMade, marksGiven },
+  kept: { account, classes, works, submissions, comments, answers, assignments, readyMade, marksGiven },
 }: {
   id: string;
   kept: KeptOfPerson;
@@ -78,18 +78,21 @@ function Kept({
           ))}
         </Part>
         <Part title={`Maps · ${works.length}`}>
-          {works.map(({ assignment, state, begunAt, submissions }) => (
-            <li key={`${assignment} ${begunAt}`}>
-              {assignment}: {state}, begun {showMoment(begunAt, zone)}
-              {submissions.length > 0 && (
-                <span className="text-quiet">
-                  {' '}
-                  · handed in {submissions.length === 1 ? 'once' : `${submissions.length} times`}, last{' '}
-                  {showMoment(submissions.at(-1)!.handedInAt, zone)}
-                </span>
-              )}
-            </li>
-          ))}
+          {works.map(({ work, assignment, state, begunAt }) => {
+            const handedIn = submissions.filter((one) => one.work === work);
+            return (
+              <li key={work}>
+                {assignment}: {state}, begun {showMoment(begunAt, zone)}
+                {handedIn.length > 0 && (
+                  <span className="text-quiet">
+                    {' '}
+                    · handed in {handedIn.length === 1 ? 'once' : `${handedIn.length} times`}, last{' '}
+                    {showMoment(handedIn.at(-1)!.handedInAt, zone)}
+                  </span>
+                )}
+              </li>
+            );
+          })}
         </Part>
         <Part title="Words">
           <li>
