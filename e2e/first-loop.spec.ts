@@ -191,6 +191,9 @@ test('a student builds a map from the starter and hands it in; the teacher comme
   });
   await test.step('returns it', async () => {
     await teacher.getByRole('button', { name: 'Return to Amara' }).click();
+    // Two criteria are not judged: it asks, and says which.
+    await expect(teacher.getByRole('alertdialog')).toContainText('Understanding of forces');
+    await teacher.getByRole('button', { name: 'Return all the same' }).click();
     await expect(teacher.getByRole('button', { name: 'Return to Amara' })).toHaveCount(0);
   });
   await test.step('the student reads the comments in the margin and revises', async () => {

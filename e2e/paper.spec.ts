@@ -52,6 +52,7 @@ test('a map drawn on paper is handed in as it is, and marked with remarks pinned
   await maren.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(maren.getByRole('article')).toContainText('on this spot');
   await maren.getByRole('button', { name: 'Return to Amara' }).click();
+  await maren.getByRole('button', { name: 'Return all the same' }).click();
 
   await page.goto(school.url);
   await page.getByRole('link', { name: 'Read the comments' }).click();
@@ -74,6 +75,7 @@ test('a remark on a region: chosen by its title, put beside it, read by its stud
   await tobias.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(tobias.getByRole('article')).toContainText('on the region “What the night hides”');
   await tobias.getByRole('button', { name: 'Return to Mira' }).click();
+  await tobias.getByRole('button', { name: 'Return all the same' }).click();
   const mira = await enter(browser, school, 'mira');
   await mira
     .getByRole('link', { name: /comments/i })

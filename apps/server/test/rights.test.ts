@@ -109,7 +109,11 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
     expect: [204, 204, 204, 204, 204, 204, 204, 204],
   },
   'POST /password': {
-    ask: () => ({ path: 'password', body: { current: OWN_PASSWORD, next: 'another password of my own' }, apart: false }),
+    ask: () => ({
+      path: 'password',
+      body: { current: OWN_PASSWORD, next: 'another password of my own' },
+      apart: false,
+    }),
     expect: [401, 204, 204, 204, 204, 204, 204, 204],
   },
   'POST /first-administrator': {

@@ -41,8 +41,11 @@ const rooms = ROOMS.map(([address, room]) => [address, room === 'a file' ? raw :
 /** Reads the body of a request to the API, as far as who asks and what is asked for has room for it. */
 export function bodies(request: Request & { signedIn?: unknown }, response: Response, next: NextFunction): void {
   if (!request.signedIn) {
-    // Nothing large is read for somebody unknown, not even to be thrown away.
-    if (Number(request.headers['content-length'] ?? 0) > STRANGER.bytes) return next(signedOut());
+    // Nothing large is kept for somebody unknown: it runs past, so that they hear that they are signed out.
+    if (Number(request.headers['content-length'] ?? 0) > STRANGER.bytes) {
+      request.resume();
+      return next(signedOut());
+    }
     void ofStranger(request, response, next);
     return;
   }

@@ -30,7 +30,7 @@ export function PilePage() {
   return <PileTable pile={hidden ? pileWithoutNames(pile.data) : pile.data} />;
 }
 
-const FILTERS = ['All', 'Waiting', 'Not looked at', 'Late', 'To judge', 'Returned', 'Returned unjudged'] as const;
+const FILTERS = ['All', 'Waiting', 'Not looked at', 'Late', 'To judge', 'Returned', 'Left unjudged'] as const;
 type Filter = (typeof FILTERS)[number];
 const PASSES: Record<Filter, (entry: PileEntry) => boolean> = {
   All: () => true,
@@ -38,7 +38,7 @@ const PASSES: Record<Filter, (entry: PileEntry) => boolean> = {
   'Not looked at': (entry) => isWaiting(entry) && !entry.submission?.lookedAt,
   Late: ({ late }) => late,
   'To judge': (entry) => isWaiting(entry) && (entry.submission?.mark?.notJudged ?? 0) > 0,
-  'Returned unjudged': (entry) => isBack(entry) && (entry.submission?.mark?.notJudged ?? 0) > 0,
+  'Left unjudged': (entry) => isBack(entry) && (entry.submission?.mark?.notJudged ?? 0) > 0,
   Returned: ({ state }) => state === 'returned' || state === 'done',
 };
 
