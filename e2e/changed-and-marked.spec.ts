@@ -81,7 +81,10 @@ test('six maps are marked from the pile without a pointer', async ({ browser, sc
       await page.keyboard.press('Control+Enter');
       await expect(page.getByText('Read this link aloud').first()).toBeVisible();
     }
+    const left = (await mark.textContent())!.includes('Still to judge');
     await page.keyboard.press('Alt+Enter');
+    // A term that is nearly right is for a person to look at: it asks before that goes back unjudged.
+    if (left) await page.getByRole('button', { name: 'Return all the same' }).press('Enter');
     await expect(page.getByRole('heading', { level: 1 })).not.toHaveText(title!);
   }
   await page.goto(`${school.url}/`);

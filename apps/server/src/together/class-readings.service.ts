@@ -40,7 +40,8 @@ export class ClassReadings {
     const submissions = await this.newest(id);
     const stamp = [revisionId, ...submissions.map((one) => one.id)].join(' ');
     const known = this.classes.get(id);
-    if (known?.of === stamp) return known.read;
+    // What maps say stays as it was read; what was given for them and became of them is as it is now.
+    if (known?.of === stamp) return { ...(await known.read), submissions };
     const read = this.read(submissions, revisionId);
     keep(this.classes, id, { of: stamp, read }, CLASSES_KEPT);
     read.catch(() => this.classes.delete(id));
