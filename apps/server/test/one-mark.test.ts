@@ -132,7 +132,7 @@ async function insistOneMark(desk: Class): Promise<void> {
     expect(page.lines.reduce((sum, { points }) => sum + points, 0)).toBeCloseTo(page.sum, 9);
     expect(figuresOf(pile.entries.find(isIt)!.submission!.mark)).toEqual(wanted);
     const student = book.students.find(({ cells }) => cells.some(isIt))!;
-    expect(figuresOf(student.cells.find(isIt)!.mark as SubmissionRow['mark'])).toEqual(wanted);
+    expect(figuresOf(student.cells.find(isIt)!.mark)).toEqual(wanted);
     const row = csv.find((one) => one['Given name'] === student.person.givenName)!;
     expect(Number(row[desk.title])).toBe((page.shown as { percent: number }).percent);
     const inClass = insight.works.find(isIt)!.mark;

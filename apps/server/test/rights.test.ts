@@ -91,7 +91,7 @@ const returned = (rest = '', body?: unknown): Ask =>
 
 const file = (): object => {
   const made = readyMade('timeline')!;
-  return writeAssignment(assignmentOf(made.sheet, { starter: made.starter, reference: null })) as object;
+  return writeAssignment(assignmentOf(made.sheet, { starter: made.starter, reference: null }));
 };
 let count = 0;
 const fresh = (word: string): string => `${word}-${(count += 1)}`;
@@ -580,7 +580,7 @@ const GRANTED_ELSEWHERE = ['POST /first-administrator', 'GET /submissions/:id/re
 /** A stroke, drawn anew each time. */
 function sketch(): object {
   const stroke = { colour: '#16202e', size: 3, points: [10, 10, 0.5, 20 + (count += 1), 40, 0.5] };
-  return writeSketch({ width: 400, height: 300, strokes: [stroke] }) as object;
+  return writeSketch({ width: 400, height: 300, strokes: [stroke] });
 }
 
 /** A map of a class that the assistant marks a second time. */

@@ -183,7 +183,7 @@ class Look {
   private at(id: Y.ID): Struct | Y.GC {
     const found = holding(this.structs.get(id.client) ?? [], id.clock);
     if (found && !(found instanceof Y.Skip)) return found;
-    return Y.getItem(this.doc.store, id) as Y.Item | Y.GC;
+    return Y.getItem(this.doc.store, id);
   }
 
   /** Follows what an item stands beside until one says where it is; only as far as nobody has been before. */

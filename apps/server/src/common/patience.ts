@@ -34,7 +34,7 @@ export function withPatience(data: DataSource, patience = PATIENCE): DataSource 
         },
         (error: unknown) => {
           clearTimeout(timer);
-          reject(error as Error);
+          reject(error);
         },
       );
     });

@@ -47,7 +47,7 @@ export class Sums {
       const { id } = material.submission;
       marks.set(id, mark);
       const figures = { sum: mark.sum, sumOutOf: mark.outOf, notJudged: leftToJudge(mark), shown: mark.shown };
-      await this.data.manager.update(Submission, { id }, figures as object);
+      await this.data.manager.update(Submission, { id }, figures);
     }
     return marks;
   }
@@ -74,7 +74,7 @@ export class Sums {
     const mark = (await this.again([submissionId])).get(submissionId)!;
     const propositions = propositionsOf(material!, people);
     const frozen = { returnedMark: mark, returnedVerdicts: propositions };
-    await this.data.manager.update(Submission, { id: submissionId }, frozen as object);
+    await this.data.manager.update(Submission, { id: submissionId }, frozen);
     return { mark, propositions };
   }
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { outcomeKeyOf, keyOf } from '@ichnograph/core';
-import type { ClassPropositions, GiveVerdict, MapProposition, VerdictGiven, VerdictRow } from '@ichnograph/contract';
+import type { ClassPropositions, GiveVerdict, MapProposition, VerdictGiven } from '@ichnograph/contract';
 import { In } from 'typeorm';
 import { Database } from '../common/database.js';
 import { AccountsService } from '../accounts/index.js';

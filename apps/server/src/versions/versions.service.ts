@@ -94,7 +94,7 @@ export class VersionsService implements OnApplicationBootstrap, OnApplicationShu
 
   private async insert(point: Point, by: Pick<MapVersion, 'name' | 'byId'>): Promise<string> {
     const id = randomUUID();
-    await this.data.getRepository(MapVersion).insert({ id, ...point, ...by } as object);
+    await this.data.getRepository(MapVersion).insert({ id, ...point, ...by });
     return id;
   }
 

@@ -58,7 +58,7 @@ export class WorkerPool implements OnApplicationShutdown {
       return this.turns[lane](async (): Promise<AnswerOf<T, N>> => {
         try {
           const signal = AbortSignal.timeout(patience);
-          const answer: unknown = await this.pool.run(packed(task as object), { filename: file.href, name, signal });
+          const answer: unknown = await this.pool.run(packed(task), { filename: file.href, name, signal });
           return answer as AnswerOf<T, N>;
         } catch (error) {
           if ((error as Error).name !== 'AbortError') throw error;

@@ -4,7 +4,6 @@ import { Link, useParams } from 'react-router';
 import { markWords } from '@ichnograph/core';
 import type { Pile, PileEntry } from '@ichnograph/contract';
 import { showMoment } from '../app/dates';
-import { figure } from '../app/figures';
 import { useHiddenNames } from '../app/hidden-names';
 import { Page } from '../app/page';
 import { usePile, useTimeZone } from '../app/queries';

@@ -20,7 +20,7 @@ import {
   useTimeZone,
 } from '../app/queries';
 import { Waiting } from '../app/waiting';
-import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead, SettleComment, useFrozen } from '../map';
+import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead, SettleComment } from '../map';
 import type { FrozenView } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Dialog } from '../ui/dialog';

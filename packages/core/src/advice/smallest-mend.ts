@@ -7,7 +7,7 @@ import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import { isStructural } from '../map/kinds.js';
 import { MapIndex } from '../map-index/map-index.js';
-import type { Assignment, CheckContext, Link, Topic, TopicMap } from '../map/types.js';
+import type { Assignment, CheckContext, Link, Requirement, Topic, TopicMap } from '../map/types.js';
 import type { Result } from '../requirements/types.js';
 import { isBlank } from '../words/normal-form.js';
 import { againstReference } from '../together/against-reference.js';
@@ -53,7 +53,7 @@ interface Tried {
 /**
  * The fewest edits that would meet a requirement, found by search over the commands and verified by checking again: every
  * single edit first, then the most promising further. One edit that does it is the fewest there can be; two are, where every
- * single one was tried and did not.
+ * single one was tried and did not. What would do worse elsewhere, or lay lines over words, is none.
  * @param isOver asked between checks whether time is up
  * @returns null where the requirement is met, does not apply, or no way was found
  */
@@ -73,6 +73,7 @@ export function smallestMend(
     return checkMap(tried, alone, context).results[0]!;
   };
   if (requirements.length === 0) return null;
+  const breaks = breaksOf(map, assignment, requirementId, context);
   const first = check(map);
   if (first.status !== 'partly' && first.status !== 'unmet') return null;
   let beam: Tried[] = [{ map, edits: [], result: first }];
@@ -89,7 +90,10 @@ export function smallestMend(
         const changed = applyChanges(one.map, outcome.changes);
         const result = check(changed);
         const edits = [...one.edits, edit];
-        if (result.status === 'met') return { edits, fewest: depth === 1 || (depth === 2 && triedAll) };
+        if (result.status === 'met') {
+          if (!breaks(changed)) return { edits, fewest: depth === 1 || (depth === 2 && triedAll) };
+          continue;
+        }
         if ((result.fraction ?? 0) > (one.result.fraction ?? 0) + CLOSE) next.push({ map: changed, edits, result });
       }
     }
@@ -97,6 +101,33 @@ export function smallestMend(
     beam = next.sort((a, b) => (b.result.fraction ?? 0) - (a.result.fraction ?? 0)).slice(0, BEAM);
   }
   return null;
+}
+
+/** Asked of every map, whether its teacher asks for it or not: nobody is advised to lay lines over words. */
+const CLEAR: Requirement[] = (['clear-text', 'no-overlaps'] as const).map((type) => ({
+  id: `mend ${type}`,
+  type,
+  params: {},
+  level: 'should',
+  points: 0,
+}));
+
+/** Whether a mended map does worse than the first in anything but what is mended: advice leads into no other fault. */
+function breaksOf(
+  map: TopicMap,
+  assignment: Assignment,
+  requirementId: string,
+  context: CheckContext,
+): (mended: TopicMap) => boolean {
+  const others = assignment.requirements.filter(({ id }) => id !== requirementId);
+  const rest: Assignment = { ...assignment, requirements: [...others, ...CLEAR] };
+  let before: Result[] | null = null;
+  return (mended) => {
+    before ??= checkMap(map, rest, context).results;
+    return checkMap(mended, rest, context).results.some(
+      ({ fraction }, i) => fraction !== null && fraction < (before![i]!.fraction ?? 0) - CLOSE,
+    );
+  };
 }
 
 /** The single edits that are worth trying: those on what the evidence names, or on everything. */

@@ -75,6 +75,24 @@ requirementTester(
       flags: [],
     },
     {
+      name: 'one that lost its kind, and a copy that lost its words',
+      map: mapOf([
+        given('t1', 'Arch', { kind: 'own' }),
+        topic('x', { text: 'Bow', origin: 's1' }),
+        given('t2', 'Made of'),
+      ]),
+      status: 'partly',
+      fraction: 0.5,
+      flags: ['t1', 'x'],
+    },
+    {
+      name: 'one renamed, whose words stand on another topic by now',
+      map: mapOf([given('t1', 'Bow'), topic('x', { text: 'Arch' }), given('t2', 'Made of')]),
+      status: 'partly',
+      fraction: 0.5,
+      flags: ['t1'],
+    },
+    {
       name: 'one renamed',
       map: mapOf([given('t1', 'Bow'), given('t2', 'Made of')]),
       status: 'partly',

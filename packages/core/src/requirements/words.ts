@@ -13,9 +13,9 @@ export const linkKindNames = (
 
 export const percent = (share: number): number => Math.round(share * 100);
 
-/** "3 of 5 are short enough." Needs `partOf`. */
+/** "3 of 5 are short enough." Of none nothing can be said. Needs `partOf`. */
 export const ofThem = (what: string): string =>
-  `{left, plural, =0 {{of, plural, =1 {The one there is, is ${what}.} other {All {of} are ${what}.}}} other {{of, plural, =1 {The one there is, is not ${what}.} other {{count} of {of} {count, plural, one {is} other {are}} ${what}.}}}}`;
+  `{left, plural, =0 {{of, plural, =0 {There are none yet.} =1 {The one there is, is ${what}.} other {All {of} are ${what}.}}} other {{of, plural, =1 {The one there is, is not ${what}.} other {{count} of {of} {count, plural, one {is} other {are}} ${what}.}}}}`;
 
 /** A count, of how many, and how many are left. */
 export const partOf = (count: number, of: number): { count: number; of: number; left: number } => ({

@@ -13,6 +13,9 @@ export const termsUnchanged = requirementType({
     all: 'All {of} are as they were given.',
     some: '{count} of {of} are as they were given.',
     renamed: '“{now}” was given as “{text}”: give it its words back.',
+    renamedTwice:
+      '“{now}” was given as “{text}”, and another topic says that now: give this one its words back, move the links of the other here, and delete it.',
+    copied: '“{now}” was given as “{text}”, as another topic still is: mend that one.',
     otherKind: '“{text}” was given as another kind.',
     gone: '“{text}” was given and is gone: bring it back from the word bank.',
   },
@@ -28,10 +31,14 @@ export const termsUnchanged = requirementType({
         return [];
       const data = { text: given.text };
       if (here.length === 0) return [{ code: 'gone', data, term: given.text }];
+      // Given words that stand on another topic already would stand there twice.
+      const says = index.map.topics.filter((topic) => keepsWords(topic.text));
+      const renamed =
+        says.length === 0 ? 'renamed' : says.some((topic) => here.includes(topic)) ? 'copied' : 'renamedTwice';
       return here.map((topic) =>
         keepsWords(topic.text)
           ? { code: 'otherKind', data, topics: [topic.id] }
-          : { code: 'renamed', data: { ...data, now: topic.text }, topics: [topic.id] },
+          : { code: renamed, data: { ...data, now: topic.text }, topics: [topic.id] },
       );
     });
     const of = starter.topics.length;

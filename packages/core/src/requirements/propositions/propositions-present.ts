@@ -23,7 +23,8 @@ export const propositionsPresent = requirementType({
     found: '{count} of {of} found.',
     looks: '{count} of {of} found; your teacher looks at the words of the others.',
     otherWords: 'The two are linked, in other words: “{now}”. Say it more exactly.',
-    wrongWay: 'Turn this arrow round: it now reads “{now}”.',
+    wrongWay:
+      'This arrow leads the other way: it reads “{now}”. Turn it round, and word it so that it reads from “{from}”.',
     missing: 'Link “{from}” to “{to}”.',
   },
   check: ({ propositions, min }, { index, assignment: { legend } }) => {
@@ -37,7 +38,11 @@ export const propositionsPresent = requirementType({
       if (score === 0.5)
         return links.map((link) => ({ code: 'otherWords', data: { now: nowReads(link) }, links: [link.id] }));
       if (wrongWay.length > 0)
-        return wrongWay.map((link) => ({ code: 'wrongWay', data: { now: nowReads(link) }, links: [link.id] }));
+        return wrongWay.map((link) => ({
+          code: 'wrongWay',
+          data: { now: nowReads(link), from: wanted.from },
+          links: [link.id],
+        }));
       return [{ code: 'missing', data: { from: wanted.from, to: wanted.to }, term: nameOf(wanted) }];
     });
     const sum = found.reduce((total, { score }) => total + score, 0);
