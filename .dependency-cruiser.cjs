@@ -1,8 +1,15 @@
 // Imports go one way: core, then livemap and contract, then server, web and tools. See docs/architecture.md.
 const forbid = (name, comment, from, to) => ({ name, comment, severity: 'error', from: { path: from }, to: { path: to } });
 
+/** The server's features from below, as docs/architecture.md has them: each knows those before it and none after. */
+const SERVER = ['acts', 'workers', 'accounts', 'classes', 'files', 'assignments', 'live', 'checks', 'sheets', 'beginnings', 'works', 'versions', 'own-maps', 'submissions', 'together', 'marking', 'class-insight', 'papers', 'gradebook', 'revising', 'persons', 'today'];
+const inOrder = SERVER.slice(0, -1).map((feature, i) =>
+  forbid(`${feature}-knows-what-is-below`, 'the features of the server stand on each other in one order', `^apps/server/src/${feature}/`, `^apps/server/src/(${SERVER.slice(i + 1).join('|')})/`));
+
 module.exports = {
   forbidden: [
+    ...inOrder,
+    forbid('common-knows-no-feature', 'what all features stand on knows none of them', '^apps/server/src/common/', `^apps/server/src/(${SERVER.join('|')})/`),
     forbid('core-stands-alone', 'core imports only general-purpose pure libraries', '^packages/core/src', '^(packages/(livemap|contract)|apps|demo)|node_modules/(yjs|react|@nestjs|typeorm|zustand|@xyflow)/'),
     { name: 'core-has-no-node', comment: 'core has no Node', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$|/testing/' }, to: { dependencyTypes: ['core'] } },
     forbid('the-map-is-below', 'the model of a map knows no drawing and no requirement', '^packages/core/src/map/(?!.*\\.test)', '^packages/core/src/(geometry|marks|map-index|requirements|checking|evidence|advice|examples|render|formats|commands|wording)/'),
@@ -19,7 +26,8 @@ module.exports = {
       name: 'features-by-their-index', severity: 'error', comment: 'a feature uses of another what its index exports',
       // The router alone opens pages one by one, each when it is first needed.
       from: { path: '^apps/(server|web)/src/([^/]+)/', pathNot: 'app/router\\.tsx$' },
-      to: { path: '^apps/(server|web)/src/(accounts|acts|assignments|classes|live|map|marking|pictures|submissions|today|works)/', pathNot: '^apps/$1/src/($2/|[^/]+/index\\.ts$)' },
+      // common and database are ground that all stand on; ui and testing are parts, not features.
+      to: { path: '^apps/(server|web)/src/(?!(?:app|common|database|ui|testing|index\\.ts|main\\.tsx?)\\b)[^/]+/', pathNot: '^apps/$1/src/($2/|[^/]+/index\\.ts$|workers/thread\\.ts$)' },
     },
     { name: 'no-circles', comment: 'data walks one way', severity: 'error', from: { path: '^(packages|apps|demo)' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
   ],

@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import reactHooks from 'eslint-plugin-react-hooks';
+import { configs as regexp } from 'eslint-plugin-regexp';
 import ts from 'typescript-eslint';
 
 export default ts.config(
@@ -42,6 +43,42 @@ export default ts.config(
       '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'chance is passed in' }],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
+    },
+  },
+  {
+    // Patterns read what people send: none of them may go back and forth over it.
+    files: ['apps/server/src/**', 'packages/contract/src/**', 'packages/core/src/**', 'packages/livemap/src/**'],
+    plugins: regexp['flat/recommended'].plugins,
+    rules: {
+      'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],
+      'regexp/no-super-linear-move': 'error',
+      'regexp/no-misleading-capturing-group': 'error',
+      'regexp/no-empty-alternative': 'error',
+      'regexp/no-dupe-characters-character-class': 'error',
+    },
+  },
+  {
+    // Everything else goes through the unit of work: nothing inside one can reach a second connection.
+    files: ['apps/server/src/**'],
+    ignores: [
+      'apps/server/src/common/database.ts',
+      'apps/server/src/common/patience.ts',
+      'apps/server/src/app.module.ts',
+    ],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            { name: 'typeorm', importNames: ['DataSource', 'EntityManager'], message: 'ask for Database' },
+            {
+              name: '@nestjs/typeorm',
+              importNames: ['InjectDataSource', 'InjectRepository', 'InjectEntityManager'],
+              message: 'ask for Database',
+            },
+          ],
+        },
+      ],
     },
   },
   {

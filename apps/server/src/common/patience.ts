@@ -32,7 +32,7 @@ export function withPatience(data: DataSource, patience = PATIENCE): DataSource 
           if (late) connection.release();
           else resolve(connection);
         },
-        (error: unknown) => {
+        (error: Error) => {
           clearTimeout(timer);
           reject(error);
         },

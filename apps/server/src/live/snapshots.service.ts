@@ -26,7 +26,17 @@ export class Snapshots {
   /** @returns null for a document that nobody began */
   async of(name: string, lane: Lane = 'now'): Promise<Snapshot | null> {
     const pieces = await this.log.pieces(name);
-    if (!pieces) return null;
+    return pieces && this.read(pieces, lane);
+  }
+
+  /** Those of these documents that were begun, by name. */
+  async ofAll(names: readonly string[], lane: Lane): Promise<Map<string, Snapshot>> {
+    const read = new Map<string, Snapshot>();
+    for (const [name, pieces] of await this.log.piecesOfAll(names)) read.set(name, await this.read(pieces, lane));
+    return read;
+  }
+
+  private async read(pieces: Uint8Array[], lane: Lane): Promise<Snapshot> {
     const bytes = pieces.reduce((sum, { length }) => sum + length, 0);
     return bytes <= SMALL
       ? snapshotOf(documentOf(pieces))

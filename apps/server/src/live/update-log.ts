@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { grouped } from '@ichnograph/core';
 import { countersOf } from '@ichnograph/livemap';
 import type { Logger } from 'pino';
 import { In } from 'typeorm';
@@ -121,6 +122,20 @@ export class UpdateLog {
   /** The same in the pieces that it is stored in. */
   async pieces(name: string): Promise<Uint8Array[] | null> {
     return (await this.data.moment(() => this.readPieces(name)))?.pieces ?? null;
+  }
+
+  /** The same of several, by name, in as many statements as of one. */
+  async piecesOfAll(names: readonly string[]): Promise<Map<string, Uint8Array[]>> {
+    if (names.length === 0) return new Map();
+    return this.data.moment(async () => {
+      const bases = await this.data.manager.findBy(LiveDocument, { name: In([...names]) });
+      const documentName = In(bases.map(({ name }) => name));
+      const updates = await this.data.manager.find(LiveUpdate, { where: { documentName }, order: { id: 'ASC' } });
+      const logs = grouped(updates, (one) => one.documentName);
+      return new Map(
+        bases.map(({ name, compacted }) => [name, [compacted, ...(logs.get(name) ?? []).map(({ data }) => data)]]),
+      );
+    });
   }
 
   /** One consistent read: state and log are of one moment, whatever a compaction does meanwhile. */

@@ -69,14 +69,21 @@ export class RevisingService {
   /** The maps of all classes that have the assignment, for trying out what is asked. */
   async classMaps(id: string, accountId: string): Promise<ClassMap[]> {
     await this.assignments.changeable(id, accountId);
-    const maps: ClassMap[] = [];
-    for (const work of await this.works(id, accountId)) {
-      const submission = await this.submissionOf(work);
-      const map = submission ? await this.submissions.mapOf(submission.id) : await this.drawn(work);
+    const works = await this.works(id, accountId);
+    const handedIn = await this.submissions.newestOf(
+      works.filter(({ state }) => state !== 'in progress').map((work) => work.id),
+    );
+    const drawn = await this.snapshots.ofAll(
+      works.filter((work) => !handedIn.has(work.id)).map((work) => workDocument(work.id)),
+      'class',
+    );
+    return works.flatMap((work): ClassMap[] => {
+      const map = handedIn.get(work.id) ?? drawn.get(workDocument(work.id))?.map;
       const className = work.publication!.schoolClass!.name;
-      maps.push({ workId: work.id, members: membersOf(work), className, state: work.state, map: writeMap(map) });
-    }
-    return maps;
+      return map
+        ? [{ workId: work.id, members: membersOf(work), className, state: work.state, map: writeMap(map) }]
+        : [];
+    });
   }
 
   /** Makes the sheet, as it stands, the newest revision, and moves works on to it. */

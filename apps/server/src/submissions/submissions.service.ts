@@ -9,7 +9,7 @@ import {
 } from '@ichnograph/core';
 import type { Assignment, Report, TopicMap } from '@ichnograph/core';
 import type { SubmissionDetail } from '@ichnograph/contract';
-import { IsNull, Not } from 'typeorm';
+import { In, IsNull, Not } from 'typeorm';
 import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { AccountsService } from '../accounts/index.js';
@@ -54,6 +54,17 @@ export class SubmissionsService {
   /** The report it was handed in with. */
   async reportOf(id: string): Promise<Report> {
     return openStoredReport((await this.bodies(id)).report);
+  }
+
+  /** The maps that were handed in last of these works, by work. */
+  async newestOf(workIds: readonly string[]): Promise<Map<string, TopicMap>> {
+    if (workIds.length === 0) return new Map();
+    const rows = await this.submissions.find({
+      where: { workId: In([...workIds]) },
+      order: { number: 'ASC' },
+      select: { id: true, workId: true, map: true },
+    });
+    return new Map(rows.map(({ workId, map }) => [workId, openStoredMap(map)]));
   }
 
   bodies(id: string): Promise<Submission> {

@@ -22,7 +22,7 @@ export interface ConnectionState {
   open: boolean;
   readOnly: boolean;
   /** why it will not be opened again */
-  ended: 'closed' | 'full' | null;
+  ended: 'closed' | 'full' | 'not taken' | null;
 }
 
 /**
@@ -79,7 +79,8 @@ export class Connection {
   private lost(why: Failure): void {
     this.line?.destroy();
     this.line = null;
-    const ended = why === 'not yours' || why === 'signed out' ? 'closed' : why === 'full' ? 'full' : null;
+    const ended =
+      why === 'not yours' || why === 'signed out' ? 'closed' : why === 'full' || why === 'not taken' ? why : null;
     this.set({ open: false, ended });
     if (ended) return;
     const pause = PAUSES_MS[Math.min(this.failures, PAUSES_MS.length - 1)]!;
@@ -103,7 +104,7 @@ export class Connection {
   }
 }
 
-type Failure = LiveRefused | 'full' | 'silent' | 'no way';
+type Failure = LiveRefused | 'full' | 'not taken' | 'silent' | 'no way';
 
 /** The library connects again by itself, even after it was told to end; here each connection is tried once. */
 class OneTry extends HocuspocusProviderWebsocket {
@@ -194,6 +195,7 @@ class Line {
 
 function reasonOf({ code, reason }: { code: number; reason: string }): Failure {
   if (code === LIVE_CLOSED.signedOut.code) return 'signed out';
+  if (code === LIVE_CLOSED.misfit.code) return 'not taken';
   // 1009: a single change larger than a message may be.
   if (code === LIVE_CLOSED.full.code || code === 1009) return 'full';
   return reason === 'not yours' || reason === 'signed out' ? reason : 'no way';

@@ -9,9 +9,10 @@ import { keep, noteUnsent } from './kept';
  * `saved`: a committed transaction on the server holds every change this browser has, deletions included.
  * `saving`: it is on its way. `offline`: no connection; changes are kept here. `adrift`: no connection, and this browser
  * keeps nothing: the changes are in this page alone. `not stored`: the server has them and cannot store them just now.
- * `full`: the map is as large as it may be. `closed`: the session ended or the work is not this person's any more.
+ * `not taken`: something was sent that the server does not take. `full`: the map is as large as it may be. `closed`: the session ended or the work is not this person's any more.
  */
-export type SaveState = 'opening' | 'saved' | 'saving' | 'offline' | 'adrift' | 'not stored' | 'full' | 'closed';
+export type SaveState =
+  'opening' | 'saved' | 'saving' | 'offline' | 'adrift' | 'not stored' | 'not taken' | 'full' | 'closed';
 
 export interface LiveWork {
   live: LiveMap;
@@ -19,7 +20,15 @@ export interface LiveWork {
   destroy: () => void;
 }
 
-const newStore = () => createStore<{ state: SaveState; ready: boolean }>(() => ({ state: 'opening', ready: false }));
+const newStore = () =>
+  createStore<{ state: SaveState; ready: boolean; slow: boolean }>(() => ({
+    state: 'opening',
+    ready: false,
+    slow: false,
+  }));
+
+/** Longer than that nobody should read *Saving …* without a word. */
+const PATIENCE_MS = 5000;
 
 interface Wishes {
   accountId: string;
@@ -38,6 +47,9 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
   const store = newStore();
   let stored: Record<string, number> = {};
   let failing = false;
+  /** runs while something is waited for; once it has run out, that is said */
+  let patience: ReturnType<typeof setTimeout> | null = null;
+  let slow = false;
 
   const isCovered = (): boolean =>
     Object.entries(countersOf(doc)).every(([client, count]) => (stored[client] ?? 0) >= count);
@@ -48,13 +60,23 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
     if (!ready) return 'opening';
     if (!open) return kept.isKept() ? 'offline' : 'adrift';
     if (isCovered()) return 'saved';
-    return failing ? 'not stored' : 'saving';
+    return failing || slow ? 'not stored' : 'saving';
   };
   const tell = (): void => {
     const ready = doc.getMap('head').has('schema');
     if (ready) noteUnsent(accountId, id, !isCovered());
+    const waits = !ready || (connection.state.open && !isCovered());
+    if (!waits) {
+      clearTimeout(patience ?? undefined);
+      [patience, slow] = [null, false];
+    } else
+      patience ??= setTimeout(() => {
+        slow = true;
+        tell();
+      }, PATIENCE_MS);
     const [state, before] = [stateNow(), store.getState()];
-    if (before.state !== state || before.ready !== ready) store.setState({ state, ready });
+    if (before.state !== state || before.ready !== ready || before.slow !== slow)
+      store.setState({ state, ready, slow });
   };
   const hear = (message: LiveMessage): void => {
     if (message.type === 'work changed') onWorkChanged();
@@ -85,6 +107,7 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
     live,
     store,
     destroy: () => {
+      clearTimeout(patience ?? undefined);
       window.removeEventListener('beforeunload', warn);
       doc.off('afterTransaction', tell);
       connection.destroy();

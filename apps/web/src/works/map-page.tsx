@@ -55,13 +55,16 @@ export function OpenMap({ detail, source }: { detail: WorkDetail; source?: MapSo
 function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const ready = useStore(open.work.store, (store) => store.ready);
   const state = useStore(open.work.store, (store) => store.state);
+  const slow = useStore(open.work.store, (store) => store.slow);
   if (!ready)
     return (
       <Loading
         what={
           state === 'closed'
             ? 'This map could not be opened. Load the page again, or go to Today.'
-            : 'Opening the map …'
+            : slow
+              ? 'Opening the map … The server is slow to answer; this page keeps asking. What was saved is safe.'
+              : 'Opening the map …'
         }
       />
     );

@@ -38,7 +38,12 @@ const asked: Assignment = {
 const { legend } = asked;
 
 const changesOf = (outcome: Outcome): readonly Change[] => (outcome.ok ? outcome.changes : []);
-const set = (list: 'topics' | 'links', id: string, fields: object): Change => ({ do: 'set', in: list, id, fields });
+const set = (list: 'topics' | 'links', id: string, fields: Record<string, unknown>): Change => ({
+  do: 'set',
+  in: list,
+  id,
+  fields,
+});
 const textOf = (map: TopicMap, id: string): string => map.topics.find((topic) => topic.id === id)!.text;
 
 /** Links of a topic that goes are moved to another; what would join that to itself goes. */
@@ -60,19 +65,19 @@ const linksTo =
   (map, { links }) =>
     links.flatMap((id) => changesOf(change(map, id)));
 const kindNamed = (name: unknown): string | null =>
-  legend.topicKinds.find((kind) => String(name).includes(kind.name))?.id ?? null;
+  legend.topicKinds.find((kind) => (name as string).includes(kind.name))?.id ?? null;
 const recast: Obey = (map, { topics, data }) =>
   changesOf(setTopicKind(map, [...topics], kindNamed(data?.should), asked));
 const own: Obey = (map, { topics }) => changesOf(setTopicKind(map, [...topics], 'own', asked));
 
 const OBEY: Record<string, Record<string, Obey>> = {
   'terms-unchanged': {
-    renamed: (map, { topics, data }) => changesOf(setText(map, topics[0]!, String(data!.text), legend)),
+    renamed: (map, { topics, data }) => changesOf(setText(map, topics[0]!, data!.text as string, legend)),
     renamedTwice: (map, { topics, data }) => {
       const [id] = topics;
-      const other = map.topics.find((topic) => topic.id !== id && topic.text === data!.text)!;
+      const other = map.topics.find((topic) => topic.id !== id && topic.text === (data!.text as string))!;
       return [
-        ...changesOf(setText(map, id!, String(data!.text), legend)),
+        ...changesOf(setText(map, id!, data!.text as string, legend)),
         ...moved(map, other.id, id!),
         { do: 'remove', from: 'topics', id: other.id },
       ];

@@ -40,7 +40,7 @@ export function webAddress(text: string): string | null {
   if (whole.length > MOST_ADDRESS) return null;
   const isOpened =
     /^https?:\/\/(?:[^\s/?#@]+\.[^\s/?#@.]+|localhost|\[[\da-f:]+\])(?::\d+)?(?:[/?#]\S*)?$/i.test(whole) ||
-    /^mailto:[^\s@]+@[^\s@]+\.[^\s@]+$/i.test(whole);
+    /^mailto:[^\s@]+@[^\s@.]+(?:\.[^\s@.]+)+$/i.test(whole);
   return isOpened ? whole : null;
 }
 

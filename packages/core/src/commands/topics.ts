@@ -102,7 +102,7 @@ export function splitLink(
 export function setText(map: TopicMap, id: string, text: string, legend: Legend): Outcome {
   const topic = topicOf(map, id);
   if (!topic) return refused('topicGone');
-  const words = text.replace(/\s+$/, '');
+  const words = text.trimEnd();
   if (isBlank(words)) return refused('noWords');
   if (words.length > LIMITS.text) return TOO_LONG;
   if (words === topic.text) return done();

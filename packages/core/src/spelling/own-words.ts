@@ -32,7 +32,9 @@ export function ownWords(
   );
   const found = new Map<string, Set<string>>();
   const look = (text: string, id: string): void => {
-    for (const word of wordsIn(text.replace(/\S*\d\S*/g, ' ').replace(/\S+@\S+|https?:\S+/g, ' '))) {
+    // What has figures in it, and addresses, are no words to spell.
+    const spelt = text.split(/\s+/).filter((piece) => !/\d|.@.|https?:./.test(piece));
+    for (const word of spelt.flatMap((piece) => wordsIn(piece))) {
       const isShortForm = word.length > 1 && word === word.toUpperCase();
       if (word.length < 2 || isShortForm || given.has(plain(word).toLowerCase())) continue;
       found.set(plain(word), (found.get(plain(word)) ?? new Set()).add(id));
