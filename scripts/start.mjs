@@ -62,28 +62,30 @@ const WELL_MS = 60_000;
 const LONGEST_PAUSE_MS = 30_000;
 
 /**
- * Starts a server, and again when it ends by itself: after a pause that grows as long as it does not stay.
- * @param onServer told of each one that serves
+ * Starts something that serves, and again when it ends by itself: after a pause that grows as long as it does not stay.
+ * @param what it is called
+ * @param start starts it, and answers with its process
+ * @param onStart told of each one that serves
  */
-async function keepServing(start, onServer, isEnding) {
+async function keepServing(what, { start, onStart, isEnding }) {
   let wait = 1000;
   const watch = (server) => {
     const begun = Date.now();
-    onServer(server);
+    onStart(server);
     server.once('exit', (code, signal) => {
       if (isEnding()) return;
       if (Date.now() - begun > WELL_MS) wait = 1000;
-      void again(`The server ended by itself (${signal ?? code}).`);
+      void again(`The ${what} ended by itself (${signal ?? code}).`);
     });
   };
-  const again = async (what) => {
-    say(`${what} Starting it again in ${Math.round(wait / 1000)} s.`);
+  const again = async (why) => {
+    say(`${why} Starting it again in ${Math.round(wait / 1000)} s.`);
     await pause(wait);
     wait = Math.min(wait * 2, LONGEST_PAUSE_MS);
     if (isEnding()) return;
     try {
       watch(await start());
-      say('The server serves again.');
+      say(`The ${what} serves again.`);
     } catch (error) {
       if (!isEnding()) await again(error.message);
     }
@@ -131,21 +133,29 @@ await run(async () => {
     }
     if (!empty && !existsSync(database.data)) writeFileSync(half, '');
     say('Starting the database');
-    const settings = await database.start();
+    let settings;
+    await keepServing('database', {
+      start: async () => {
+        settings = await database.start();
+        return database.child;
+      },
+      onStart: () => undefined,
+      isEnding: () => ending,
+    });
     const env = { ...process.env, ...settings, ICHNOGRAPH_PORT: String(port) };
     if (!empty)
       await command('Loading the made-up school where there is none', process.execPath, ['demo/dist/load.js'], { env });
     rmSync(half, { force: true });
     if (ending) return;
     say('Starting the server');
-    server = await keepServing(
-      () => startServer({ port, database: settings, demo: !empty }),
-      (next) => {
+    server = await keepServing('server', {
+      start: () => startServer({ port, database: settings, demo: !empty }),
+      onStart: (next) => {
         server = next;
         remembered.is(next.pid);
       },
-      () => ending,
-    );
+      isEnding: () => ending,
+    });
     const address = `http://127.0.0.1:${port}`;
     say(`Ready: ${address}`);
     process.stdout.write(

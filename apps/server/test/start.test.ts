@@ -51,8 +51,12 @@ test('a start that was killed while the school was loading leaves nothing half, 
 
   // A server that ends by itself is started again.
   process.kill(Number(readFileSync(path.join(data, 'demo/server.pid'), 'utf8')), 'SIGKILL');
-  await until('the server again', () => second.said().includes('serves again'));
-  expect(second.said()).toContain('ended by itself');
+  await until('the server again', () => second.said().includes('The server serves again'));
+  expect(second.said()).toContain('The server ended by itself');
+  // So is a database, and it is said; the server finds it again by itself.
+  process.kill(Number(readFileSync(path.join(data, 'demo/database.pid'), 'utf8')), 'SIGKILL');
+  await until('the database again', () => second.said().includes('The database serves again'));
+  await until('the school again', async () => (await status()) === ON_THE_FIRST_PAGE);
   expect(await status()).toBe(ON_THE_FIRST_PAGE);
 
   // What a killed start left behind is our own, and no other program's.

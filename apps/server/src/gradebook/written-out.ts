@@ -17,20 +17,24 @@ function valueOf({ mark }: GradebookCell): Value {
   return mark.shown.as === 'percent' ? mark.shown.percent : markWords(mark.shown);
 }
 
-/** Two columns an assignment: the mark, and in what state it is. */
+/** What points are out of; a share, a name and a pass are out of nothing. */
+const outOf = ({ mark }: GradebookCell): Value => (mark?.shown.as === 'points' ? mark.shown.outOf : '');
+
+/** Three columns an assignment: the mark, what it is out of, and in what state it is. */
 const rowsOf = ({ students }: Gradebook): Value[][] =>
   students.map(({ person, cells }) => [
     person.familyName,
     person.givenName,
     ...cells.flatMap((cell) => [
       valueOf(cell),
+      outOf(cell),
       `${cell.state}${cell.late ? ', late' : ''}${cell.mark && cell.mark.notJudged > 0 ? ', not all judged' : ''}`,
     ]),
   ]);
 
 const headOf = ({ assignments }: Gradebook): string[] => [
   ...HEAD,
-  ...assignments.flatMap(({ title }) => [title, `${title}: state`]),
+  ...assignments.flatMap(({ title }) => [title, `${title}: out of`, `${title}: state`]),
 ];
 
 /**

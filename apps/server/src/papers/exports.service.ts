@@ -9,6 +9,8 @@ import { briefly } from '../common/briefly.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
 import { Markable } from '../marking/index.js';
+import type { Submission } from '../submissions/index.js';
+import { membersOf } from '../works/index.js';
 import { ClassReadings } from '../together/index.js';
 import type { MarkedPaper } from './marked-paper.js';
 import { Papers } from './papers.service.js';
@@ -66,7 +68,7 @@ export class Exports {
   }
 
   private async start(publication: Publication, as: Job['as'], account: Account): Promise<ExportState> {
-    const submissions = await this.readings.newest(publication.id);
+    const submissions = inOrderOfNames(await this.readings.newest(publication.id));
     if (submissions.length === 0) throw conflict('Nobody has handed in a map yet, so there is nothing to write out.');
     const name = `${publication.revision!.title}, ${publication.schoolClass!.name}`;
     const job: Job = {
@@ -144,6 +146,16 @@ export class Exports {
     }
   }
 }
+
+/** As a list of the class would have them. */
+const inOrderOfNames = (submissions: readonly Submission[]): Submission[] => {
+  const nameOf = ({ work }: Submission): string =>
+    membersOf(work!)
+      .map(({ familyName, givenName }) => `${familyName} ${givenName}`)
+      .sort()
+      .join(', ');
+  return submissions.toSorted((a, b) => nameOf(a).localeCompare(nameOf(b), 'en'));
+};
 
 const stateOf = ({ id, done, of, state }: Job): ExportState => ({ id, done, of, state });
 

@@ -330,7 +330,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
             />
           )}
           <Making detail={detail} map={map} assignment={assignment} />
-          {mode !== 'marks second' && <Trail submissionId={detail.id} assignment={assignment} />}
+          {mode !== 'marks second' && <Trail submissionId={detail.id} {...{ assignment, map, propositions }} />}
         </>
       )}
       card={(comment, letter, view) => (

@@ -1,6 +1,6 @@
-import type { Assignment } from '@ichnograph/core';
-import { requirementSentence } from '@ichnograph/core';
-import type { MarkChangeRow } from '@ichnograph/contract';
+import type { Assignment, TopicMap } from '@ichnograph/core';
+import { propositionOf, requirementSentence } from '@ichnograph/core';
+import type { MapProposition, MarkChangeRow } from '@ichnograph/contract';
 import { useState } from 'react';
 import { showMoment } from '../app/dates';
 import { figure } from '../app/figures';
@@ -8,24 +8,40 @@ import { useTimeZone, useTrail } from '../app/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 
-/** A proposition's key in words: its concepts and its phrase, folded as they are. */
-function saidWords(key: string): string {
-  try {
-    return (JSON.parse(key) as string[]).map((part) => part.replace(/^(term|text):/, '')).join(' ');
-  } catch {
-    return 'a sentence';
-  }
+/** A sentence as its map has it: its key holds stems, which nobody reads. */
+function saidWords(
+  key: string,
+  propositions: readonly MapProposition[],
+  map: TopicMap,
+  { legend }: Assignment,
+): string {
+  const id = propositions.find((one) => one.key === key)?.links[0];
+  const link = map.links.find((one) => one.id === id);
+  const [from, to] = [link?.from, link?.to].map((end) => map.topics.find((topic) => topic.id === end));
+  if (!link || !from || !to) return 'a sentence that the map no longer says';
+  const said = propositionOf(link, from, to, legend);
+  return `${said.from} ${said.phrase || '…'} ${said.to}`;
 }
 
 /** Who changed which mark, when, from what to what, and why. It is read here and changed nowhere. */
-export function Trail({ submissionId, assignment }: { submissionId: string; assignment: Assignment }) {
+export function Trail({
+  submissionId,
+  assignment,
+  map,
+  propositions,
+}: {
+  submissionId: string;
+  assignment: Assignment;
+  map: TopicMap;
+  propositions: readonly MapProposition[];
+}) {
   const [open, setOpen] = useState(false);
   const zone = useTimeZone();
   const trail = useTrail(open ? submissionId : null);
   const subjectOf = ({ kind, subject }: MarkChangeRow): string => {
     if (kind === 'criterion') return assignment.criteria.find(({ id }) => id === subject)?.name ?? subject;
     if (kind === 'feel') return 'By feel';
-    if (kind === 'verdict') return saidWords(subject);
+    if (kind === 'verdict') return saidWords(subject, propositions, map, assignment);
     const requirement = assignment.requirements.find(({ id }) => id === subject);
     return kind === 'result' && requirement
       ? requirementSentence(requirement, assignment)
