@@ -65,7 +65,7 @@ const linksTo =
   (map, { links }) =>
     links.flatMap((id) => changesOf(change(map, id)));
 const kindNamed = (name: unknown): string | null =>
-  legend.topicKinds.find((kind) => (name as string).includes(kind.name))?.id ?? null;
+  legend.topicKinds.find((kind) => JSON.stringify(name ?? null).includes(kind.name))?.id ?? null;
 const recast: Obey = (map, { topics, data }) =>
   changesOf(setTopicKind(map, [...topics], kindNamed(data?.should), asked));
 const own: Obey = (map, { topics }) => changesOf(setTopicKind(map, [...topics], 'own', asked));
