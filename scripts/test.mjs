@@ -119,6 +119,7 @@ async function statics() {
     ['Format', bin('prettier/bin/prettier.cjs'), '--check', '--log-level=warn', '**/*.{ts,tsx,mjs,css}'],
     ...TYPED.map((project) => [`Types of ${project}`, bin('typescript/bin/tsc'), '-p', project]),
     ['Unused', bin('knip/bin/knip.js'), '--no-config-hints'],
+    ['Patterns that backtrack', path.join(root, 'scripts/patterns.mjs')],
     ['Imports', bin('dependency-cruiser/bin/dependency-cruise.mjs'), '--config', '.dependency-cruiser.cjs', ...CODE],
   ]);
 }

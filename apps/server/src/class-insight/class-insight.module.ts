@@ -4,7 +4,7 @@ import { AssignmentsModule } from '../assignments/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { MarkingModule } from '../marking/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
-import { TogetherModule } from '../together/index.js';
+import { ClassReadingsModule } from '../class-readings/index.js';
 import { WorkersModule } from '../workers/index.js';
 import { ClassInsightController } from './class-insight.controller.js';
 import { ClassWeightsService } from './class-weights.service.js';
@@ -18,7 +18,7 @@ import { ClassInsightService } from './class-insight.service.js';
     AssignmentsModule,
     MarkingModule,
     SubmissionsModule,
-    TogetherModule,
+    ClassReadingsModule,
     WorkersModule,
   ],
   controllers: [ClassInsightController],

@@ -9,8 +9,8 @@ import { ClassesService } from '../classes/index.js';
 import { notFound } from '../common/problem.js';
 import { Markable } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
-import { ClassReadings } from '../together/index.js';
-import type { ReadClass } from '../together/index.js';
+import { ClassReadings } from '../class-readings/index.js';
+import type { ReadClass } from '../class-readings/index.js';
 import { membersOf } from '../works/index.js';
 
 /** More than so many pairs nobody looks through; the most alike stand first. */

@@ -4,7 +4,7 @@ import { In } from 'typeorm';
 import { Database } from '../common/database.js';
 import { Revisions } from '../assignments/index.js';
 import { JudgementEntry, Markable } from '../marking/index.js';
-import { ClassReadings } from '../together/index.js';
+import { ClassReadings } from '../class-readings/index.js';
 import { membersOf } from '../works/index.js';
 import { WorkerPool } from '../workers/index.js';
 import type { Run } from '../workers/index.js';

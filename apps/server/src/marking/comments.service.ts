@@ -15,7 +15,7 @@ import { SubmissionsService } from '../submissions/index.js';
 import { WorksService } from '../works/index.js';
 import { Comment } from './comment.entity.js';
 import { CommentAnswer } from './comment-answer.entity.js';
-import { commentsOf, rowsOf } from './comments.js';
+import { commentsOf, rowsOf } from './comment-rows.js';
 import { Markable } from './markable.service.js';
 
 /** What is said on a map that was handed in, and what is answered. */

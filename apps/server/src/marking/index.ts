@@ -2,7 +2,7 @@
 export { CommentAnswer } from './comment-answer.entity.js';
 export { Comment } from './comment.entity.js';
 export { Comments } from './comments.service.js';
-export { commentCounts } from './comments.js';
+export { commentCounts } from './comment-rows.js';
 export { JudgementEntry } from './judgement.entity.js';
 export { JudgingService } from './judging.service.js';
 export { Markable } from './markable.service.js';

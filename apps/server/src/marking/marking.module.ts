@@ -5,7 +5,7 @@ import { AssignmentsModule } from '../assignments/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { LiveModule } from '../live/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
-import { TogetherModule } from '../together/index.js';
+import { ClassReadingsModule } from '../class-readings/index.js';
 import { WorksModule } from '../works/index.js';
 import { Comments } from './comments.service.js';
 import { JudgingService } from './judging.service.js';
@@ -30,7 +30,7 @@ import { MarkingKeeper } from './marking.keeper.js';
     ClassesModule,
     LiveModule,
     SubmissionsModule,
-    TogetherModule,
+    ClassReadingsModule,
     WorksModule,
   ],
   controllers: [MarkingController, RemarksController, SecondMarkingController, VerdictsController],

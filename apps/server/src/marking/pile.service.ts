@@ -8,10 +8,10 @@ import { Publication } from '../assignments/index.js';
 import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { notFound } from '../common/problem.js';
+import { WhoIsHere } from '../common/who-is-here.js';
 import { LookedAt, Submission, submissionRowOf } from '../submissions/index.js';
 import { Work, WorkMember, WorksService } from '../works/index.js';
 import { JudgementEntry } from './judgement.entity.js';
-import { WhoIsWhere } from './who-is-where.js';
 
 /** A work with its members and the newest thing handed in of it, no bodies. */
 interface Standing {
@@ -23,7 +23,7 @@ interface Standing {
 /** What came of an assignment in a class: the pile to mark, and the same in numbers for Today. */
 @Injectable()
 export class PileService {
-  private readonly where = new WhoIsWhere();
+  private readonly whoIsHere = new WhoIsHere<string>();
 
   constructor(
     private readonly data: Database,
@@ -55,9 +55,10 @@ export class PileService {
   async here(workId: string, accountId: string): Promise<MarkerHere[]> {
     const { work, isStaff } = await this.works.seen(workId, accountId);
     if (!isStaff) throw notFound('map');
-    const others = this.where.note(work.publicationId, accountId, workId, this.clock.now().getTime());
+    const here = this.whoIsHere.note(work.publicationId, accountId, workId, this.clock.now().getTime());
+    const others = here.filter((one) => one.accountId !== accountId);
     const people = await this.accounts.people(others.map((one) => one.accountId));
-    return others.map((one) => ({ person: people.get(one.accountId)!, workId: one.workId }));
+    return others.map((one) => ({ person: people.get(one.accountId)!, workId: one.place }));
   }
 
   /** The piles of several publications at once, by publication. */

@@ -12,7 +12,7 @@ import type { Publication } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { notFound, Problem, refused } from '../common/problem.js';
 import { Submission } from '../submissions/index.js';
-import { ClassReadings } from '../together/index.js';
+import { ClassReadings } from '../class-readings/index.js';
 import { lockWork, membersOf, WorksService } from '../works/index.js';
 import { Comment } from './comment.entity.js';
 import { Markable } from './markable.service.js';

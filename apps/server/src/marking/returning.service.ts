@@ -14,7 +14,7 @@ import { conflict, Problem, refused } from '../common/problem.js';
 import { Submission } from '../submissions/index.js';
 import { Work, WorksService } from '../works/index.js';
 import { MarkChange } from './mark-change.entity.js';
-import { commentCounts } from './comments.js';
+import { commentCounts } from './comment-rows.js';
 import { Markable } from './markable.service.js';
 import { PileService } from './pile.service.js';
 import { Sums } from './sums.service.js';

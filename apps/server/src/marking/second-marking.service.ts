@@ -9,7 +9,7 @@ import { ClassesService } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, forbidden, notFound, refused } from '../common/problem.js';
 import { SubmissionsService } from '../submissions/index.js';
-import { ClassReadings } from '../together/index.js';
+import { ClassReadings } from '../class-readings/index.js';
 import { membersOf } from '../works/index.js';
 import { Markable } from './markable.service.js';
 import { JudgementEntry } from './judgement.entity.js';

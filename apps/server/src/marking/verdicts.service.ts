@@ -8,7 +8,7 @@ import { AccountsService } from '../accounts/index.js';
 import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { SubmissionsService } from '../submissions/index.js';
-import { ClassReadings } from '../together/index.js';
+import { ClassReadings } from '../class-readings/index.js';
 import { membersOf, WorksService } from '../works/index.js';
 import { CommentAnswer } from './comment-answer.entity.js';
 import { Comment } from './comment.entity.js';

@@ -11,7 +11,7 @@ import { LOGGER } from '../common/tokens.js';
 import { Markable } from '../marking/index.js';
 import type { Submission } from '../submissions/index.js';
 import { membersOf } from '../works/index.js';
-import { ClassReadings } from '../together/index.js';
+import { ClassReadings } from '../class-readings/index.js';
 import type { MarkedPaper } from './marked-paper.js';
 import { Papers } from './papers.service.js';
 

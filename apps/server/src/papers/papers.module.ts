@@ -4,7 +4,7 @@ import { AssignmentsModule } from '../assignments/index.js';
 import { FilesModule } from '../files/index.js';
 import { MarkingModule } from '../marking/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
-import { TogetherModule } from '../together/index.js';
+import { ClassReadingsModule } from '../class-readings/index.js';
 import { WorkersModule } from '../workers/index.js';
 import { Exports } from './exports.service.js';
 import { PapersController } from './papers.controller.js';
@@ -17,7 +17,7 @@ import { Papers } from './papers.service.js';
     FilesModule,
     MarkingModule,
     SubmissionsModule,
-    TogetherModule,
+    ClassReadingsModule,
     WorkersModule,
   ],
   controllers: [PapersController],

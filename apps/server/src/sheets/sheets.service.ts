@@ -23,9 +23,9 @@ import { Assignment, AssignmentsService, Revisions } from '../assignments/index.
 import { Clock } from '../common/clock.js';
 import { isTaken } from '../common/database-errors.js';
 import { conflict, notFound, refused } from '../common/problem.js';
+import { WhoIsHere } from '../common/who-is-here.js';
 import { filledWith, LiveService, Snapshots, UpdateLog } from '../live/index.js';
 import { understoodFile } from './understood-file.js';
-import { Presence } from './presence.js';
 import { SheetPart } from './sheet-part.entity.js';
 
 /** Whose standing rules a sheet is, or which revision of such it begins with. */
@@ -35,7 +35,7 @@ type Maps = Pick<AssignmentBody, 'starter' | 'reference'>;
 /** Assignments while they are written: parts that are saved one by one, and maps that are live documents. */
 @Injectable()
 export class SheetsService {
-  private readonly presence = new Presence();
+  private readonly whoIsHere = new WhoIsHere();
 
   constructor(
     private readonly data: Database,
@@ -208,7 +208,7 @@ export class SheetsService {
   /** Notes who is there. */
   async here(id: string, account: Account): Promise<SheetNow> {
     await this.assignments.changeable(id, account.id);
-    const ids = this.presence.note(id, account.id, this.clock.now().getTime());
+    const ids = this.whoIsHere.note(id, account.id, null, this.clock.now().getTime()).map((one) => one.accountId);
     const [people, parts, ahead] = await Promise.all([this.accounts.people(ids), this.parts(id), this.isAhead(id)]);
     return {
       here: ids.flatMap((one) => people.get(one) ?? []),

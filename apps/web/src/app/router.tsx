@@ -83,7 +83,7 @@ export const router = createBrowserRouter([
       },
       {
         path: 'class/:id/:view?',
-        lazy: async () => ({ Component: (await import('../together/class-page')).ClassPage }),
+        lazy: async () => ({ Component: (await import('../class-insight/class-page')).ClassPage }),
       },
       {
         path: 'gradebook/:id?',

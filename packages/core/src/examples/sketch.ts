@@ -122,7 +122,8 @@ export function sketch(rows: readonly string[], links: readonly string[] = [], m
     ...emptyMap(),
     topics,
     links: links.map((written, i): Link => {
-      const [, from = '', to = '', phrase = ''] = /^(.+?) > (.+?)(?:: (.*))?$/.exec(written) ?? [];
+      const [ends = '', phrase = ''] = written.split(': ');
+      const [from = '', to = ''] = ends.split(' > ');
       return { id: `link-${i + 1}`, from, to, phrase, kind: 'says', ...more.links?.[`${from} > ${to}`] };
     }),
     ...more.map,

@@ -47,11 +47,17 @@ const fill = written(/^(none|#[0-9a-fA-F]{6})$/);
 const fontSize = number({ least: 4, most: 200 });
 const words = text(LIMITS.text);
 /** Of the web, or not finished yet; what a browser would run is none. */
-const address: Field<string> = { ...text(2000), allows: (value) => text(2000).allows(value) && !isRun(value as string) };
+const address: Field<string> = {
+  ...text(2000),
+  allows: (value) => text(2000).allows(value) && !isRun(value as string),
+};
 const RUN = ['javascript:', 'vbscript:', 'data:', 'blob:', 'file:'];
 /** Browsers overlook white space and control characters in a scheme. */
 const isRun = (url: string): boolean => {
-  const scheme = [...url.slice(0, 200)].filter((sign) => sign > ' ').join('').toLowerCase();
+  const scheme = [...url.slice(0, 200)]
+    .filter((sign) => sign > ' ')
+    .join('')
+    .toLowerCase();
   return RUN.some((one) => scheme.startsWith(one));
 };
 const strokeWidth = number({ least: 0.1, most: 100 });

@@ -1,7 +1,7 @@
 import { Module } from '@nestjs/common';
 import { AssignmentsModule } from '../assignments/index.js';
 import { WorkersModule } from '../workers/index.js';
-import { ClassReadings } from './class-readings.service.js';
+import { ClassReadings } from './readings.service.js';
 
 @Module({ imports: [AssignmentsModule, WorkersModule], providers: [ClassReadings], exports: [ClassReadings] })
-export class TogetherModule {}
+export class ClassReadingsModule {}

@@ -7,7 +7,7 @@ import { Publication, Revisions } from '../assignments/index.js';
 import { Submission } from '../submissions/index.js';
 import { WorkerPool } from '../workers/index.js';
 import type { Run } from '../workers/index.js';
-import type * as tasks from './together.tasks.js';
+import type * as tasks from './reading.tasks.js';
 
 /** Milliseconds that one class may take to be read. */
 const PATIENCE = 120_000;
@@ -32,7 +32,7 @@ export class ClassReadings {
     private readonly revisions: Revisions,
     workers: WorkerPool,
   ) {
-    this.run = workers.tasks(new URL('./together.tasks.js', import.meta.url));
+    this.run = workers.tasks(new URL('./reading.tasks.js', import.meta.url));
   }
 
   /** Every newest map of a publication, read with its newest revision. */
