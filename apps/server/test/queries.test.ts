@@ -3,7 +3,7 @@ import type { Connection } from 'mysql2/promise';
 import type { TeacherTask, WorkDetail } from '@ichnograph/contract';
 import { Stack } from '../../../scripts/lib/stack.mjs';
 import { classAtWork } from './setup/class-at-work.js';
-import type { Person} from './setup/client.js';
+import type { Person } from './setup/client.js';
 import { until } from './setup/client.js';
 
 // Statements are counted by the database: nobody else may ask it anything meanwhile.

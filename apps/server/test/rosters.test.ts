@@ -122,3 +122,19 @@ test('a class put away while a student works: the map is read, nothing is handed
   await tobias.post(`classes/${room.id}/archive`, { archived: false });
   expect((await student.get<{ mayEdit: boolean }>(`works/${work.id}`)).body.mayEdit).toBe(true);
 });
+
+test('two lists that come at once get names of their own, each whole, and names in any script are plain letters', async () => {
+  const tobias = await Person.signedIn('tobias');
+  const { body: room } = await tobias.post<ClassRow>('classes', { name: 'Two lists' });
+  const list = (family: string) => ({
+    people: ['Quirin', 'Quirin', 'Ярослав', 'Δάφνη', '愛'].map((givenName) => ({ givenName, familyName: family })),
+  });
+  const both = await Promise.all(
+    ['Adler', 'Bauer'].map((family) => tobias.post<Card[]>(`classes/${room.id}/students`, list(family))),
+  );
+  expect(both.map(({ status }) => status)).toEqual([201, 201]);
+  const names = both.flatMap(({ body }) => body.map(({ name }) => name));
+  expect(new Set(names).size).toBe(10);
+  for (const name of names) expect(name).toMatch(/^[a-z][a-z0-9.]+$/);
+  expect(names.filter((name) => name.startsWith('yaroslav'))).toHaveLength(2);
+});

@@ -1,4 +1,5 @@
 import type { Logger } from 'pino';
+import * as Y from 'yjs';
 import type { Database } from '../common/database.js';
 import { UpdateLog } from './update-log.js';
 
@@ -110,4 +111,54 @@ test('what waits for the database has a bound, at which nothing more is taken; n
   expect(log.isFull).toBe(false);
   expect(database.commits.flat()).toHaveLength(8);
   expect(told.at(-1)).toBe('one stored {"tab":8}');
+});
+
+/** A database that holds one document and takes its time to store. */
+class SlowDatabase extends FakeDatabase {
+  private go: (() => void)[] = [];
+  override createQueryBuilder() {
+    const builder = super.createQueryBuilder();
+    const { execute } = builder;
+    builder.execute = async () => {
+      await new Promise<void>((resolve) => this.go.push(resolve));
+      return execute();
+    };
+    return builder;
+  }
+  get manager() {
+    return {
+      findOneBy: () => Promise.resolve({ name: 'one', compacted: Y.encodeStateAsUpdate(new Y.Doc()) }),
+      // Read before the INSERT that is under way is committed.
+      find: () => Promise.resolve([]),
+    };
+  }
+  moment<T>(reading: () => Promise<T>): Promise<T> {
+    return reading();
+  }
+  finish(): void {
+    for (const resolve of this.go.splice(0)) resolve();
+  }
+  get isAsked(): boolean {
+    return this.go.length > 0;
+  }
+}
+
+test('who opens a document while its last change is on its way to the database sees that change', async () => {
+  const slow = new SlowDatabase();
+  log = new UpdateLog(slow as unknown as Database, silent);
+  const doc = new Y.Doc();
+  doc.getMap('topics').set('arch', 1);
+  log.append('one', Y.encodeStateAsUpdate(doc), { tab: 1 });
+  while (!slow.isAsked) await new Promise((resolve) => setTimeout(resolve, 2));
+  const opened = await log.load('one');
+  expect(opened!.doc.getMap('topics').get('arch')).toBe(1);
+  // It is there, and not yet called stored.
+  expect(opened!.stored).toEqual({});
+  let rested = false;
+  const drained = log.drained('one').then(() => (rested = true));
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(rested).toBe(false);
+  slow.finish();
+  await drained;
+  expect(slow.stored).toHaveLength(1);
 });

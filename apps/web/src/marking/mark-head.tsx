@@ -34,10 +34,16 @@ export function MarkHead({
           {late > 0 && `${figure(earned)} before ${figure(late)} were taken off for being late`}
         </p>
       )}
-      {!asReturned && left > 0 && (
+      {left > 0 && (
         <p className="words text-sm text-indigo">
-          Still to judge: {notJudgedWords(mark, assignment).join(', ')}. Until then{' '}
-          {left === 1 ? 'it counts' : 'they count'} nothing.
+          {asReturned ? 'Returned without a judgement of' : 'Still to judge'}:{' '}
+          {notJudgedWords(mark, assignment).join(', ')}.{' '}
+          {asReturned
+            ? left === 1
+              ? 'It counted'
+              : 'They counted'
+            : `Until then ${left === 1 ? 'it counts' : 'they count'}`}{' '}
+          nothing.
         </p>
       )}
       <MarkLines mark={mark} onShow={onShow} />

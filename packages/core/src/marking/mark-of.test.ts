@@ -1,0 +1,74 @@
+import fc from 'fast-check';
+import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
+import { maps } from '../testing/random-maps.js';
+import type { Assignment } from '../map/types.js';
+import { checkMap } from '../checking/check-map.js';
+import { leftToJudge, markOf, readForMarks } from './mark-of.js';
+import { NOVAK_GOWIN } from './structural-score.js';
+import { PLAIN_MARKS } from './sum.js';
+import { VERDICTS } from './verdicts.js';
+import type { Verdict } from './verdicts.js';
+
+const structural = { points: 5, full: 20, ...NOVAK_GOWIN, exampleKinds: ['own'] };
+const asked: Assignment = assignmentOf({
+  root: 'Bridge',
+  requirements: [
+    { id: 'r', type: 'links-labelled', params: {}, level: 'must', points: 3 },
+    { id: 'x', type: 'link-count', params: { min: 1 }, level: 'extra', points: 1 },
+  ],
+  criteria: [
+    { id: 'c', name: 'Insight', levels: [0, 2, 4].map((points) => ({ name: `${points}`, points, description: '' })) },
+  ],
+  marks: { ...PLAIN_MARKS, late: { perDay: 0.1, most: 0.5 }, propositions: { points: 4, full: 3 }, structural },
+});
+const DUE = new Date('2026-03-01T12:00:00Z');
+const late = (days: number) => ({ due: DUE, handedIn: new Date(DUE.getTime() + days * 24 * 3_600_000) });
+const nothing = { points: {}, levels: {} };
+
+test('a reading outlives being written and read: what marks ask of a map needs no map', () => {
+  fc.assert(
+    fc.property(maps, fc.constantFrom<Verdict | undefined>(...VERDICTS, undefined), fc.nat(6), (map, verdict, days) => {
+      const report = checkMap(map, asked);
+      const reading = readForMarks(map, asked);
+      const kept = JSON.parse(JSON.stringify(reading)) as typeof reading;
+      const mark = (of: typeof reading) => markOf(report, of, asked, nothing, () => verdict, late(days));
+      expect(mark(kept)).toEqual(mark(reading));
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test('its lines add up to the sum, which is never negative; what is left is counted as the page counts it', () => {
+  fc.assert(
+    fc.property(
+      maps,
+      fc.array(fc.constantFrom<Verdict | undefined>(...VERDICTS, undefined), { minLength: 12, maxLength: 12 }),
+      fc.nat(9),
+      (map, verdicts, days) => {
+        const reading = readForMarks(map, asked);
+        const keys = Object.keys(reading.held);
+        const verdictOf = (key: string): Verdict | undefined => verdicts[keys.indexOf(key) % verdicts.length];
+        const mark = markOf(
+          checkMap(map, asked),
+          reading,
+          asked,
+          { points: {}, levels: { c: 1 } },
+          verdictOf,
+          late(days),
+        );
+        expect(mark.lines.reduce((sum, { points }) => sum + points, 0)).toBeCloseTo(mark.sum, 9);
+        expect(mark.sum).toBeGreaterThanOrEqual(-1e-9);
+        expect(mark.propositionsToJudge).toBe(keys.filter((key) => verdictOf(key) === undefined).length);
+        expect(leftToJudge(mark)).toBe(mark.propositionsToJudge + mark.toJudge.length);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+test('where neither sentences nor structure count, none of them waits to be judged', () => {
+  const plain = assignmentOf({ marks: PLAIN_MARKS });
+  const map = mapOf([topic('a'), topic('b')], [link('a', 'b')]);
+  const mark = markOf({ results: [] }, readForMarks(map, plain), plain, nothing, () => undefined, late(0));
+  expect([leftToJudge(mark), mark.structure, mark.sum, mark.outOf]).toEqual([0, null, 0, 0]);
+});
