@@ -71,11 +71,12 @@ function setPaper(sheet: Typesetter, paper: MarkedPaper, onePage: boolean): void
   ];
   setMap(sheet, paper, map, assignment);
   if (onePage) return;
-  sheet.page('portrait');
-  setHead(sheet, paper);
-  setComments(sheet, paper.comments, map, assignment);
-  setSentences(sheet, paper.propositions, map, assignment);
-  setResults(sheet, paper, report, assignment);
+  sheet.text((text) => {
+    setHead(text, paper);
+    setComments(text, paper.comments, map, assignment);
+    setSentences(text, paper.propositions, map, assignment);
+    setResults(text, paper, report, assignment);
+  });
 }
 
 function setMap(sheet: Typesetter, paper: MarkedPaper, map: TopicMap, assignment: Assignment): void {
