@@ -1,4 +1,5 @@
 /** What other folders may use of this one. */
 export { forget, hasUnsent } from './kept';
 export { openLive } from './live-work';
-export type { LiveWork, SaveState } from './live-work';
+export type { LiveWork } from './live-work';
+export type { SaveState } from './save-state';

@@ -4,15 +4,8 @@ import * as Y from 'yjs';
 import { createStore } from 'zustand/vanilla';
 import { Connection } from './connection';
 import { keep, noteUnsent } from './kept';
-
-/**
- * `saved`: a committed transaction on the server holds every change this browser has, deletions included.
- * `saving`: it is on its way. `offline`: no connection; changes are kept here. `adrift`: no connection, and this browser
- * keeps nothing: the changes are in this page alone. `not stored`: the server has them and cannot store them just now.
- * `not taken`: something was sent that the server does not take. `full`: the map is as large as it may be. `closed`: the session ended or the work is not this person's any more.
- */
-export type SaveState =
-  'opening' | 'saved' | 'saving' | 'offline' | 'adrift' | 'not stored' | 'not taken' | 'full' | 'closed';
+import { isCovered, saveStateOf, withStored } from './save-state';
+import type { Counters, SaveState } from './save-state';
 
 export interface LiveWork {
   live: LiveMap;
@@ -45,27 +38,19 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
   const doc = new Y.Doc();
   const live = new LiveMap(doc, String(doc.clientID));
   const store = newStore();
-  let stored: Record<string, number> = {};
+  let stored: Counters = {};
   let failing = false;
   /** runs while something is waited for; once it has run out, that is said */
   let patience: ReturnType<typeof setTimeout> | null = null;
   let slow = false;
 
-  const isCovered = (): boolean =>
-    Object.entries(countersOf(doc)).every(([client, count]) => (stored[client] ?? 0) >= count);
-  const stateNow = (): SaveState => {
-    const { open, ended } = connection.state;
-    if (ended) return ended;
-    const ready = doc.getMap('head').has('schema');
-    if (!ready) return 'opening';
-    if (!open) return kept.isKept() ? 'offline' : 'adrift';
-    if (isCovered()) return 'saved';
-    return failing || slow ? 'not stored' : 'saving';
-  };
+  const isReady = (): boolean => doc.getMap('head').has('schema');
+  const hasAll = (): boolean => isCovered(countersOf(doc), stored);
   const tell = (): void => {
-    const ready = doc.getMap('head').has('schema');
-    if (ready) noteUnsent(accountId, id, !isCovered());
-    const waits = !ready || (connection.state.open && !isCovered());
+    const { open: isOpen, ended } = connection.state;
+    const [ready, covered] = [isReady(), hasAll()];
+    if (ready) noteUnsent(accountId, id, !covered);
+    const waits = !ready || (isOpen && !covered);
     if (!waits) {
       clearTimeout(patience ?? undefined);
       [patience, slow] = [null, false];
@@ -74,7 +59,15 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
         slow = true;
         tell();
       }, PATIENCE_MS);
-    const [state, before] = [stateNow(), store.getState()];
+    const before = store.getState();
+    const state = saveStateOf({
+      isReady: ready,
+      ended,
+      isOpen,
+      isCovered: covered,
+      isKept: kept.isKept(),
+      isStuck: failing || slow,
+    });
     if (before.state !== state || before.ready !== ready || before.slow !== slow)
       store.setState({ state, ready, slow });
   };
@@ -82,9 +75,8 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
     if (message.type === 'work changed') onWorkChanged();
     if (message.type === 'not stored') failing = true;
     if (message.type === 'stored') {
-      for (const [client, count] of Object.entries(message.counters))
-        stored = { ...stored, [client]: Math.max(stored[client] ?? 0, count) };
-      if (isCovered()) failing = false;
+      stored = withStored(stored, message.counters);
+      if (hasAll()) failing = false;
     }
     tell();
   };
@@ -99,7 +91,7 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
     onDoubt,
   });
   const warn = (event: BeforeUnloadEvent): void => {
-    if (!kept.isKept() && !isCovered()) event.preventDefault();
+    if (!kept.isKept() && !hasAll()) event.preventDefault();
   };
   window.addEventListener('beforeunload', warn);
   doc.on('afterTransaction', tell);

@@ -21,7 +21,7 @@ import { TaskSection } from './sections/task';
 import { TermsSection } from './sections/terms';
 import { RulesDesk } from './rules/rules-desk';
 import { RulesToFollow } from './rules/rules-to-follow';
-import { Overtaken, SaveState } from './save-state';
+import { Overtaken, DraftSaved } from './draft-saved';
 import { goToSection, SheetIndex } from './sheet-index';
 import { AS_A_STUDENT } from './trial-names';
 import { TryOut } from './try-out/try-out';
@@ -63,7 +63,7 @@ function SheetDesk() {
     <WrittenProvider value={written}>
       <HeadOfPage
         crumbs={[{ name: 'Assignments', to: '/assignments' }, { name: title }]}
-        middle={<SaveState open={open} others={others} />}
+        middle={<DraftSaved open={open} others={others} />}
         actions={
           <>
             <SeeAsStudent open={open} assignment={written.assignment} />

@@ -3,7 +3,7 @@ import { HeadOfPage } from '../../app/crumbs';
 import { useTitle } from '../../app/page';
 import { useMe } from '../../app/queries';
 import { RequirementsSection } from '../requirements/requirements-section';
-import { Overtaken, SaveState } from '../save-state';
+import { Overtaken, DraftSaved } from '../draft-saved';
 import { CriteriaSection } from '../sections/criteria';
 import { LegendSection } from '../sections/legend';
 import { SheetIndex } from '../sheet-index';
@@ -20,7 +20,7 @@ export function RulesDesk({ of: { className } }: { of: ClassName }) {
     <WrittenProvider value={written}>
       <HeadOfPage
         crumbs={[{ name: 'People', to: '/people' }, { name: `Standing rules of ${className}` }]}
-        middle={<SaveState open={open} others={others} />}
+        middle={<DraftSaved open={open} others={others} />}
         actions={
           // The head of the window stands outside the sheet.
           <SheetProvider value={open}>

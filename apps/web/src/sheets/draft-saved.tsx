@@ -16,7 +16,7 @@ const WORDS: Record<PartState, string> = {
 const WORST: readonly PartState[] = ['refused', 'overtaken', 'unreachable', 'waiting'];
 
 /** Who else is there, and whether what is written is safe. It stands in the head of the window, outside the sheet. */
-export function SaveState({
+export function DraftSaved({
   open: { writing, starter, reference },
   others,
 }: {
