@@ -158,6 +158,16 @@ class Hostile {
     });
   }
 
+  /** Asks for all of the document so many times and takes none of the answers in. */
+  neverRead(times: number): void {
+    this.socket.pause();
+    for (let i = 0; i < times; i++)
+      this.say(MessageType.Sync, (encoder) => {
+        encoding.writeVarUint(encoder, 0);
+        encoding.writeVarUint8Array(encoder, Y.encodeStateVector(new Y.Doc()));
+      });
+  }
+
   close(): void {
     this.socket.terminate();
   }
@@ -306,6 +316,37 @@ describe('live documents', () => {
     const again = person.live(work.id);
     await again.opened();
     again.close();
+  });
+
+  test('who takes in nothing of what is sent is cut off, makes room, and who reads goes on', async () => {
+    const { person } = drawer;
+    const { id } = (await person.post<{ id: string }>('own-maps', { title: 'Heavy' })).body;
+    const own = person.document(ownMapDocument(id));
+    await own.opened();
+    const shape = { kind: null, x: 0, y: 0, width: 80, height: 40 };
+    for (let i = 0; i < 40; i++)
+      own.live.apply([
+        { do: 'add', to: 'topics', item: { id: `t${i}`, text: `t${i}`, note: 'load '.repeat(1000), ...shape } },
+      ]);
+    await own.saved();
+    const deaf: Hostile[] = [];
+    await whileOthersAsk(async () => {
+      for (let i = 0; i < 16; i++) {
+        const one = await Hostile.on(person, ownMapDocument(id));
+        if (one.refused) break;
+        one.neverRead(size(60, 400));
+        deaf.push(one);
+      }
+      expect(deaf.length).toBeGreaterThan(10);
+      const reader = await until('room for somebody who reads', async () => {
+        const one = await Hostile.on(person, ownMapDocument(id));
+        return one.refused ? null : one;
+      });
+      reader.close();
+    });
+    own.live.apply([{ do: 'entitle', fields: { title: 'Still heavy' } }]);
+    await own.saved();
+    for (const one of [...deaf, own]) one.close();
   });
 
   test('an address that a browser would run is not kept', async () => {

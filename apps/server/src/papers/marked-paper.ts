@@ -1,5 +1,5 @@
 import {
-  bestSheet,
+  bestPage,
   isCounted,
   numbered,
   openStoredAssignment,
@@ -81,7 +81,7 @@ function setPaper(sheet: Typesetter, paper: MarkedPaper, onePage: boolean): void
 
 function setMap(sheet: Typesetter, paper: MarkedPaper, map: TopicMap, assignment: Assignment): void {
   // The way round in which it is printed largest.
-  sheet.page(bestSheet(map, assignment.legend).sideways ? 'landscape' : 'portrait');
+  sheet.page(bestPage(map, assignment.legend).sideways ? 'landscape' : 'portrait');
   const { doc } = sheet;
   const { width, height } = doc.page;
   sheet.line(paper.names, MARGIN, MARGIN, { face: 'bold', size: 14 });

@@ -36,7 +36,7 @@ export function ClassPage() {
   const { id, view = 'sentences' } = useParams();
   const insight = useClassInsight(id!);
   const { hidden } = useHiddenNames();
-  if (!(view in VIEWS)) return <NotThere />;
+  if (!Object.hasOwn(VIEWS, view)) return <NotThere />;
   if (insight.data === undefined) return <Waiting of={insight} what="Reading the maps of the class …" />;
   const { works } = insight.data;
   const seen = hidden ? { ...insight.data, works: worksWithoutNames(works) } : insight.data;

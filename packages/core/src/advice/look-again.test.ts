@@ -1,6 +1,6 @@
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { lookAgainSentence } from '../wording/say.js';
-import { bestSheet, pointsOn } from '../paper/paper.js';
+import { bestPage, pointsOn } from '../on-paper/page.js';
 import { lookAgain } from './look-again.js';
 
 const assignment = { ...assignmentOf(), terms: [{ text: 'Keystone' }] };
@@ -29,7 +29,7 @@ test('what is worth another look is counted and named, with what it is about', (
 test('a map that is too wide for a sheet says how small it prints', () => {
   const near = mapOf([topic('a', { text: 'Keystone' }), topic('b', { x: 300 })], [link('a', 'b', { phrase: 'holds' })]);
   expect(lookAgain(near, assignment)).toEqual([]);
-  expect(pointsOn(near, assignment.legend, bestSheet(near, assignment.legend))).toBeGreaterThan(9);
+  expect(pointsOn(near, assignment.legend, bestPage(near, assignment.legend))).toBeGreaterThan(9);
   const wide = mapOf([near.topics[0]!, topic('b', { x: 6000 })], [...near.links]);
   expect(lookAgain(wide, assignment)).toMatchObject([{ code: 'small' }]);
 });

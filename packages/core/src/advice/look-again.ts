@@ -1,7 +1,7 @@
 import { bankChips } from '../map/bank.js';
 import { luminance } from '../map/colour.js';
 import { topicStyle } from '../map/style.js';
-import { bestSheet, LEAST_POINTS, pointsOn } from '../paper/paper.js';
+import { bestPage, LEAST_POINTS, pointsOn } from '../on-paper/page.js';
 import type { Assignment, TopicMap } from '../map/types.js';
 import { isBlank, wordsOf } from '../words/normal-form.js';
 
@@ -51,7 +51,7 @@ export function lookAgain(map: TopicMap, assignment: Assignment): LookAgain[] {
     ],
   ];
   const waiting = bankChips(map, assignment).filter(({ own, note }) => own === undefined && note === undefined).length;
-  const points = pointsOn(map, legend, bestSheet(map, legend));
+  const points = pointsOn(map, legend, bestPage(map, legend));
   return [
     ...(waiting > 0 ? [{ code: 'waiting', data: { count: waiting }, marks: [] } as const] : []),
     ...found

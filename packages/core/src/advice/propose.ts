@@ -1,6 +1,6 @@
 import type { RequirementId } from '../requirements/registry.js';
 import { MapIndex } from '../map-index/map-index.js';
-import { mapFromStarter } from '../marks/start.js';
+import { mapFromStarter } from '../drawn/start.js';
 import type { Assignment, Level, Requirement, TopicMap } from '../map/types.js';
 import { resultOf } from '../checking/check-map.js';
 import { withDefaults } from '../requirements/params.js';

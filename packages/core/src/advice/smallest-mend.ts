@@ -10,7 +10,7 @@ import { MapIndex } from '../map-index/map-index.js';
 import type { Assignment, CheckContext, Link, Requirement, Topic, TopicMap } from '../map/types.js';
 import type { Result } from '../requirements/types.js';
 import { isBlank } from '../words/normal-form.js';
-import { againstReference } from '../together/against-reference.js';
+import { againstReference } from '../class-readings/against-reference.js';
 import { safeHelp } from './safe-help.js';
 
 /** One edit of a mend, by what it does and to what. */

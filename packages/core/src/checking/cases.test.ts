@@ -4,7 +4,7 @@ import path from 'node:path';
 import { readAssignmentText } from '../formats/assignment-file.js';
 import { readContextText } from '../formats/context-file.js';
 import { readMapText } from '../formats/map-file.js';
-import { mend } from '../marks/mend.js';
+import { mend } from '../drawn/mend.js';
 import { checkMap } from './check-map.js';
 import { requirementTypeOf } from '../requirements/registry.js';
 import type { Result } from '../requirements/types.js';

@@ -5,7 +5,7 @@ import { tidyMap } from '../tidy/tidy.js';
 import { applyChanges, done } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import { reasonOf } from '../wording/say.js';
-import { mend } from '../marks/mend.js';
+import { mend } from '../drawn/mend.js';
 import type { TopicMap } from '../map/types.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
 import { lineUp, makeRoom, moveClear, sameSize, setInRow, setLayer, stretchRow } from './arrange.js';

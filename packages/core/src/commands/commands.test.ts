@@ -1,6 +1,6 @@
 import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
-import { mapFromStarter } from '../marks/start.js';
+import { mapFromStarter } from '../drawn/start.js';
 import type { TopicMap } from '../map/types.js';
 import { bankChips } from '../map/bank.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';

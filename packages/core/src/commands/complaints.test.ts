@@ -5,7 +5,7 @@ import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import { linkStyle, topicStyle } from '../map/style.js';
 import type { TopicMap } from '../map/types.js';
-import { pointsOn } from '../paper/paper.js';
+import { pointsOn } from '../on-paper/page.js';
 import { propositionOf } from '../propositions/sentence.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { goBackTo } from './go-back.js';

@@ -1,5 +1,5 @@
-import { drawMark } from '../marks/marks.js';
-import { signsOf } from '../marks/topic-signs.js';
+import { drawMark } from '../drawn/drawn.js';
+import { signsOf } from '../drawn/topic-signs.js';
 import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import { bankChips } from '../map/bank.js';

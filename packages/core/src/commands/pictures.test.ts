@@ -6,8 +6,8 @@ import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import { pictureSrc } from '../map/picture-src.js';
 import type { TopicMap } from '../map/types.js';
-import { drawMark } from '../marks/marks.js';
-import { mend } from '../marks/mend.js';
+import { drawMark } from '../drawn/drawn.js';
+import { mend } from '../drawn/mend.js';
 import { mapToSvg } from '../render/svg.js';
 import { assignmentOf, mapOf, topic } from '../testing/make.js';
 import {

@@ -3,8 +3,8 @@ import type { Change, Maker, Outcome } from '../map/changes.js';
 import { bankChips } from '../map/bank.js';
 import { LIMITS } from '../map/types.js';
 import type { Assignment, Collection, Topic, TopicMap } from '../map/types.js';
-import { markTypes, marksOf } from '../marks/marks.js';
-import type { AnyMark } from '../marks/marks.js';
+import { markTypes, marksOf } from '../drawn/drawn.js';
+import type { AnyMark } from '../drawn/drawn.js';
 import { onMap } from './maker.js';
 import { isBlank, normalForm } from '../words/normal-form.js';
 

@@ -3,10 +3,10 @@ import path from 'node:path';
 import { readAssignmentText } from '../formats/assignment-file.js';
 import { readMapText } from '../formats/map-file.js';
 import { understood } from '../formats/problems.js';
-import { mend } from '../marks/mend.js';
+import { mend } from '../drawn/mend.js';
 import { readMarksText } from '../formats/marks-file.js';
 import { CannotWeigh, learnWeights } from '../marking/learned-weights.js';
-import { togetherOf } from '../together/class-together.js';
+import { togetherOf } from '../class-readings/class-together.js';
 import { differenceOf } from './difference.js';
 
 const here = path.join(process.cwd(), 'packages/core/testdata/comparison-cases');

@@ -1,5 +1,5 @@
-import { mend } from '../marks/mend.js';
-import { drawnBox, drawnMarks } from '../marks/marks.js';
+import { mend } from '../drawn/mend.js';
+import { drawnBox, drawnMarks } from '../drawn/drawn.js';
 import { boxesMeet } from '../geometry/boxes.js';
 import { boxOf } from '../geometry/points.js';
 import { READY_MADE, readyMade } from '../ready-made/ready-made.js';

@@ -1,4 +1,4 @@
-import { mend } from '../marks/mend.js';
+import { mend } from '../drawn/mend.js';
 import { paramProblems } from '../requirements/params.js';
 import { requirementTypes } from '../requirements/registry.js';
 import { say } from '../wording/say.js';

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { checkMap } from '../checking/check-map.js';
 import { reportForStudents } from '../checking/for-students.js';
-import { mend } from '../marks/mend.js';
+import { mend } from '../drawn/mend.js';
 import { assignmentOf, mapOf, topic } from '../testing/make.js';
 import { need } from '../testing/random-maps.js';
 import { say } from '../wording/say.js';

@@ -3,7 +3,7 @@ import { pathOf } from '../propositions/running-text.js';
 import { agreementOf } from './agreement.js';
 import { markLines } from './mark-lines.js';
 import { evidenceOf, fillBlanks } from './remark-blanks.js';
-import { readHeld } from '../together/class-together.js';
+import { readHeld } from '../class-readings/class-together.js';
 import { NOVAK_GOWIN, scoredStructureOf, structuralScoreOf } from './structural-score.js';
 import type { Verdict } from './verdicts.js';
 import { PLAIN_MARKS, sumOf } from './sum.js';

@@ -1,7 +1,7 @@
 import type { Assignment, TopicMap } from '../map/types.js';
 import type { Report } from '../requirements/types.js';
-import { readHeld } from '../together/class-together.js';
-import type { Held } from '../together/class-together.js';
+import { readHeld } from '../class-readings/class-together.js';
+import type { Held } from '../class-readings/class-together.js';
 import { markLines } from './mark-lines.js';
 import type { MarkLine } from './mark-lines.js';
 import { onScale } from './scale.js';

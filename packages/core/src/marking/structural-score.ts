@@ -1,7 +1,7 @@
 import { MapIndex } from '../map-index/map-index.js';
 import { levelsFrom } from '../map-index/graph.js';
 import type { Assignment, StructuralScoring, TopicMap } from '../map/types.js';
-import type { Held } from '../together/class-together.js';
+import type { Held } from '../class-readings/class-together.js';
 import type { Verdict } from './verdicts.js';
 
 /** What of a map's structure a score may count, by ids: all that summing needs, so that it needs no map. */

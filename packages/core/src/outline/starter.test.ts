@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { boxOf } from '../geometry/points.js';
 import { boxesMeet } from '../geometry/boxes.js';
 import { MapIndex } from '../map-index/map-index.js';
-import { mend } from '../marks/mend.js';
+import { mend } from '../drawn/mend.js';
 import type { Term } from '../map/types.js';
 import { assignmentOf } from '../testing/make.js';
 import { readOutline } from './outline.js';

@@ -2,7 +2,7 @@ import { legendDistances } from '../advice/legend-distances.js';
 import { reviewRequirements } from '../advice/review/review-requirements.js';
 import { checkMap } from '../checking/check-map.js';
 import { readAssignment, writeAssignment } from '../formats/assignment-file.js';
-import { mapFromStarter } from '../marks/start.js';
+import { mapFromStarter } from '../drawn/start.js';
 import { isSheetPart, SHEET_PARTS } from '../sheet/sheet.js';
 import { assignmentOfReadyMade } from './plan.js';
 import { READY_MADE, readyMade } from './ready-made.js';

@@ -1,6 +1,6 @@
 import { drawLink } from '../geometry/draw-link.js';
 import { boxOf } from '../geometry/points.js';
-import { markBoxes } from '../marks/marks.js';
+import { markBoxes } from '../drawn/drawn.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { anchorPoint } from './anchor-point.js';
 

@@ -2,7 +2,7 @@ import { drawLink } from '../geometry/draw-link.js';
 import { pointAlong } from '../geometry/points.js';
 import type { Point } from '../geometry/points.js';
 import type { Legend, TopicMap } from '../map/types.js';
-import { markBoxes } from '../marks/marks.js';
+import { markBoxes } from '../drawn/drawn.js';
 
 /** Canvas units from the upper edge of a region to the middle of its title. */
 const TITLE = 11;

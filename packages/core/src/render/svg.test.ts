@@ -1,6 +1,6 @@
 import { sentenceOf } from '../propositions/sentence.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
-import { drawnMarks } from '../marks/marks.js';
+import { drawnMarks } from '../drawn/drawn.js';
 import { mapToSvg } from './svg.js';
 
 const { legend } = assignmentOf();

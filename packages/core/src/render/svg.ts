@@ -1,5 +1,5 @@
-import { drawnBox, drawnMarks } from '../marks/marks.js';
-import type { DrawnShape, Drawing } from '../marks/mark-type.js';
+import { drawnBox, drawnMarks } from '../drawn/drawn.js';
+import type { DrawnShape, Drawing } from '../drawn/mark-type.js';
 import { dashArray } from './strokes.js';
 import { escaped, fixed, textSvg } from './svg-text.js';
 import { BLOCK_WIDTH, titleBlockSvg } from './title-block.js';

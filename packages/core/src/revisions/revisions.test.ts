@@ -1,6 +1,6 @@
 import { applyChanges } from '../map/changes.js';
-import { mapFromStarter } from '../marks/start.js';
-import { mend } from '../marks/mend.js';
+import { mapFromStarter } from '../drawn/start.js';
+import { mend } from '../drawn/mend.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { adoptRevision } from './adopt-revision.js';
 import { differsInWordingOnly, newsOf } from './news.js';

@@ -1,4 +1,4 @@
-import { mend } from '../marks/mend.js';
+import { mend } from '../drawn/mend.js';
 import type { Assignment, Topic, TopicMap } from '../map/types.js';
 import { seeded } from '../random.js';
 import { checkMap } from '../checking/check-map.js';

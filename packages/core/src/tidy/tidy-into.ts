@@ -1,7 +1,7 @@
 import { applyChanges } from '../map/changes.js';
 import type { Change } from '../map/changes.js';
 import type { Legend, TopicMap } from '../map/types.js';
-import { drawnBox } from '../marks/marks.js';
+import { drawnBox } from '../drawn/drawn.js';
 import type { Pulse } from '../pulse.js';
 import { TIDY_WAYS, tidyMap } from './tidy.js';
 

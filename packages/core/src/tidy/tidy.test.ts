@@ -5,7 +5,7 @@ import { boxOf } from '../geometry/points.js';
 import { MapIndex } from '../map-index/map-index.js';
 import { applyChanges } from '../map/changes.js';
 import type { Requirement, TopicMap } from '../map/types.js';
-import { drawnBox } from '../marks/marks.js';
+import { drawnBox } from '../drawn/drawn.js';
 import { seeded } from '../random.js';
 import { bridges, bridgesMap } from '../testing/bridges.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';

@@ -1,4 +1,4 @@
-import { bestSheet, LEAST_POINTS, mapToSvg, PAPERS, pointsOn, PRINT_MARGIN, worksheetOf } from '@ichnograph/core';
+import { bestPage, LEAST_POINTS, mapToSvg, PAPERS, pointsOn, PRINT_MARGIN, worksheetOf } from '@ichnograph/core';
 import type { Blanks, Paper, TitleBlockText } from '@ichnograph/core';
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -46,7 +46,7 @@ function OnPaper({ block }: { block: TitleBlockText }) {
   const map = useEditorState((state) => state.map);
   const [ink, setInk] = useState<Ink>('Colours');
   const [paper, setPaper] = useState<Paper>('A4');
-  const [sideways, setSideways] = useState(() => bestSheet(map, legend, BLOCK).sideways);
+  const [sideways, setSideways] = useState(() => bestPage(map, legend, BLOCK).sideways);
   const [blanks, setBlanks] = useState<Blanks>({ topics: 'none', phrases: 'none' });
   const [seed, setSeed] = useState(1);
   const { map: shown, words } = useMemo(() => worksheetOf(map, blanks, seed), [map, blanks, seed]);

@@ -1,5 +1,5 @@
 import { MapIndex } from '../../map-index/map-index.js';
-import { mend } from '../../marks/mend.js';
+import { mend } from '../../drawn/mend.js';
 import type { Assignment, Topic, TopicMap } from '../../map/types.js';
 import { resultOf } from '../../checking/check-map.js';
 import { say } from '../../wording/say.js';

@@ -1,7 +1,7 @@
 import { emptyMap } from '../map/types.js';
 import type { Assignment, Topic, TopicMap } from '../map/types.js';
-import { markTypes, marksOf } from './marks.js';
-import type { AnyMark } from './marks.js';
+import { markTypes, marksOf } from './drawn.js';
+import type { AnyMark } from './drawn.js';
 
 /**
  * The map a student begins with: the starter with new ids, each topic and link remembering its origin; without a

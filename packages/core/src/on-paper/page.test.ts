@@ -1,5 +1,5 @@
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
-import { bestSheet, pointsOn, printedOn } from './paper.js';
+import { bestPage, pointsOn, printedOn } from './page.js';
 import { worksheetOf } from './worksheet.js';
 
 const { legend } = assignmentOf();
@@ -20,8 +20,8 @@ describe('on paper', () => {
     expect(pointsOn(mapOf([]), legend, A4)).toBe(Infinity);
   });
   test('a high map stands, a wide one lies', () => {
-    expect(bestSheet(mapOf([topic('a'), topic('b', { y: 3000 })]), legend).sideways).toBe(false);
-    expect(bestSheet(mapOf([topic('a'), topic('b', { x: 3000 })]), legend).sideways).toBe(true);
+    expect(bestPage(mapOf([topic('a'), topic('b', { y: 3000 })]), legend).sideways).toBe(false);
+    expect(bestPage(mapOf([topic('a'), topic('b', { x: 3000 })]), legend).sideways).toBe(true);
   });
 });
 

@@ -48,7 +48,7 @@ export function signsOf({ note, source, weblinks, files, pictures, marks }: Topi
     ...(weblinks?.length ? ['address'] : []),
     ...(files?.length ? ['file'] : []),
     ...(pictures?.length && !isShown ? ['picture'] : []),
-    ...(marks ?? []).filter((mark) => mark in TOPIC_MARKS),
+    ...(marks ?? []).filter((mark) => Object.hasOwn(TOPIC_MARKS, mark)),
   ];
 }
 

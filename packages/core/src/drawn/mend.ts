@@ -4,8 +4,8 @@ import { plainValue } from '../map/plain.js';
 import type { Unfit } from '../map/plain.js';
 import { TITLE_ROOM, TOPIC } from '../map/types.js';
 import type { TopicMap } from '../map/types.js';
-import { markTypes, marksOf } from './marks.js';
-import type { AnyMark } from './marks.js';
+import { markTypes, marksOf } from './drawn.js';
+import type { AnyMark } from './drawn.js';
 import type { MarkType } from './mark-type.js';
 import { cut } from './repair.js';
 

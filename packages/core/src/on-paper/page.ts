@@ -1,4 +1,4 @@
-import { drawnBox } from '../marks/marks.js';
+import { drawnBox } from '../drawn/drawn.js';
 import { PHRASE_SIZE } from '../geometry/draw-link.js';
 import { linkStyle, topicStyle } from '../map/style.js';
 import type { Legend, TopicMap } from '../map/types.js';
@@ -13,13 +13,13 @@ export const [PRINT_MARGIN, POINTS_PER_MM, POINTS_PER_UNIT] = [10, 72 / 25.4, 0.
 /** Letters that are smaller cannot be read on paper, points. */
 export const LEAST_POINTS = 6;
 
-export interface Sheet {
+export interface PaperPage {
   paper: Paper;
   sideways: boolean;
 }
 
-/** What of a sheet is printed on, points. */
-export function printedOn({ paper, sideways }: Sheet): { width: number; height: number } {
+/** What of a page is printed on, points. */
+export function printedOn({ paper, sideways }: PaperPage): { width: number; height: number } {
   const { width, height } = PAPERS[paper];
   const [across, down] = sideways ? [height, width] : [width, height];
   return {
@@ -29,13 +29,13 @@ export function printedOn({ paper, sideways }: Sheet): { width: number; height: 
 }
 
 /**
- * How high the smallest letters of a map are when it is fitted to a sheet, points; whole halves. An empty map has none.
+ * How high the smallest letters of a map are when it is fitted to a page, points; whole halves. An empty map has none.
  * @param below what stands below the map, such as its title block, canvas units
  */
-export function pointsOn(map: TopicMap, legend: Legend | undefined, sheet: Sheet, below = 0): number {
+export function pointsOn(map: TopicMap, legend: Legend | undefined, page: PaperPage, below = 0): number {
   const box = drawnBox(map, legend);
   if (!box) return Infinity;
-  const { width, height } = printedOn(sheet);
+  const { width, height } = printedOn(page);
   const fitted = Math.min(
     1,
     width / POINTS_PER_UNIT / (box.right - box.left || 1),
@@ -47,8 +47,8 @@ export function pointsOn(map: TopicMap, legend: Legend | undefined, sheet: Sheet
   return Math.round(smallest * POINTS_PER_UNIT * fitted * 2) / 2;
 }
 
-/** The sheet on which a map is printed largest, of those that lie in a school's printer. */
-export function bestSheet(map: TopicMap, legend: Legend | undefined, below = 0): Sheet {
+/** The page on which a map is printed largest, of those that lie in a school's printer. */
+export function bestPage(map: TopicMap, legend: Legend | undefined, below = 0): PaperPage {
   const upright = pointsOn(map, legend, { paper: 'A4', sideways: false }, below);
   const sideways = pointsOn(map, legend, { paper: 'A4', sideways: true }, below);
   return { paper: 'A4', sideways: sideways >= upright };

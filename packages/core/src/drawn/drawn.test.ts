@@ -10,7 +10,7 @@ import { fileSchemas } from '../formats/schemas.js';
 import { readMap, writeMap } from '../formats/map-file.js';
 import { mapToSvg } from '../render/svg.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
-import { drawnBox, drawnMarks, markAt, markTypes, sceneOf } from './marks.js';
+import { drawnBox, drawnMarks, markAt, markTypes, sceneOf } from './drawn.js';
 import { mapFromStarter } from './start.js';
 
 const { legend } = assignmentOf();
