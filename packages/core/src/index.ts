@@ -85,7 +85,7 @@ export { CannotWeigh, learnWeights } from './marking/learned-weights.js';
 export type { LearnedWeights } from './marking/learned-weights.js';
 export { onScale, toDecimals } from './marking/scale.js';
 export type { ShownMark } from './marking/scale.js';
-export { countsVerdicts, isCounted, lateShare, PLAIN_MARKS, pointsOf, sumOf } from './marking/sum.js';
+export { countsVerdicts, isCounted, lateShare, levelOf, PLAIN_MARKS, pointsOf, sumOf } from './marking/sum.js';
 export type { Judgement, MarkSum, Timing } from './marking/sum.js';
 export { grouped } from './grouped.js';
 export { pick, seeded, shuffled } from './random.js';

@@ -1,6 +1,7 @@
 import {
   bestPage,
   isCounted,
+  levelOf,
   numbered,
   openStoredAssignment,
   openStoredMap,
@@ -176,9 +177,11 @@ function setResults(sheet: Typesetter, paper: MarkedPaper, report: Report, assig
   }
   if (assignment.criteria.length === 0) return;
   sheet.heading('Criteria');
-  for (const { id, name, levels } of assignment.criteria) {
-    const level = levels[paper.judgement.levels[id] ?? -1];
-    sheet.paragraph(`${name}: ${level ? `${level.name} (${figure(level.points)})` : 'not judged'}`, { gap: 0 });
+  for (const criterion of assignment.criteria) {
+    const level = levelOf(criterion, paper.judgement);
+    sheet.paragraph(`${criterion.name}: ${level ? `${level.name} (${figure(level.points)})` : 'not judged'}`, {
+      gap: 0,
+    });
     if (level?.description) sheet.paragraph(level.description, { indent: 14, size: 9, ink: QUIET });
   }
 }

@@ -135,7 +135,10 @@ export class Typesetter {
     // A heading or a first line is not left alone at the foot of a page.
     if (doc.y > doc.page.height - MARGIN - 2 * size) this.page('portrait');
     all.forEach(({ text: run, part }, i) => {
-      doc.font(part.name).fontSize(size * closer).fillColor(ink);
+      doc
+        .font(part.name)
+        .fontSize(size * closer)
+        .fillColor(ink);
       const options = { width: this.width - indent, continued: i < all.length - 1 };
       if (i === 0) doc.text(run, MARGIN + indent, doc.y, options);
       else doc.text(run, options);

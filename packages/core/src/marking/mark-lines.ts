@@ -2,7 +2,7 @@ import type { Assignment } from '../map/types.js';
 import type { Report } from '../requirements/types.js';
 import { toDecimals } from './scale.js';
 import type { StructuralScore } from './structural-score.js';
-import { isCounted, pointsOf } from './sum.js';
+import { isCounted, levelOf, pointsOf } from './sum.js';
 import type { Judgement, MarkSum } from './sum.js';
 
 const rounded = (value: number): string => String(toDecimals(value, 1));
@@ -36,13 +36,13 @@ export function markLines(
       outOf: total(required.map((one) => one.outOf)),
     },
     ...(sum.extra > 0 ? [{ what: 'Extra', points: sum.extra, outOf: null }] : []),
-    ...criteria.map(({ id, name, levels }): MarkLine => {
-      const level = levels[judgement.levels[id] ?? -1];
+    ...criteria.map((criterion): MarkLine => {
+      const level = levelOf(criterion, judgement);
       return {
-        what: name,
+        what: criterion.name,
         how: level?.name ?? 'not judged yet',
         points: level?.points ?? 0,
-        outOf: Math.max(0, ...levels.map(({ points }) => points)),
+        outOf: Math.max(0, ...criterion.levels.map(({ points }) => points)),
       };
     }),
     ...(propositions

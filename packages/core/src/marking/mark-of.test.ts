@@ -72,3 +72,49 @@ test('where neither sentences nor structure count, none of them waits to be judg
   const mark = markOf({ results: [] }, readForMarks(map, plain), plain, nothing, () => undefined, late(0));
   expect([leftToJudge(mark), mark.structure, mark.sum, mark.outOf]).toEqual([0, null, 0, 0]);
 });
+
+describe('ids that every object answers to', () => {
+  const WORDS = ['constructor', 'toString', '__proto__', 'valueOf'];
+  const named: Assignment = {
+    ...asked,
+    requirements: WORDS.map((id, i) => ({
+      id,
+      type: i === 0 ? 'links-labelled' : 'link-count',
+      params: i === 0 ? {} : { min: 1 },
+      level: 'must',
+      points: 2,
+    })),
+    criteria: WORDS.map((id) => ({
+      id,
+      name: id,
+      levels: [0, 1].map((points) => ({ name: `${points}`, points, description: '' })),
+    })),
+    marks: PLAIN_MARKS,
+  };
+  const map = mapOf([topic('a'), topic('b')], [link('a', 'b', { phrase: 'holds' })]);
+  const report = checkMap(map, named);
+  const read = (judgement: { points: Record<string, number>; levels: Record<string, number> }) =>
+    markOf(report, readForMarks(map, named), named, judgement, () => undefined, { due: null, handedIn: null });
+  const of = (value: number): Record<string, number> => Object.fromEntries(WORDS.map((id) => [id, value]));
+
+  test('are judged by nobody until somebody does', () => {
+    const mark = read(nothing);
+    expect(mark.notJudged).toEqual(WORDS);
+    expect(mark.sum).toBe(report.results.reduce((sum, { points }) => sum + points, 0));
+    expect(mark.lines.reduce((sum, { points }) => sum + points, 0)).toBe(mark.sum);
+    expect(mark.outOf).toBe(2 * WORDS.length + WORDS.length);
+  });
+
+  test('take points and levels like any other', () => {
+    const mark = read({ points: of(0.5), levels: of(1) });
+    expect(mark.notJudged).toEqual([]);
+    expect(mark.sum).toBe(WORDS.length * 1.5);
+    expect(mark.lines.filter(({ how }) => how === '1').map(({ what }) => what)).toEqual(WORDS);
+  });
+
+  test('are kept through being written and read', () => {
+    const judgement = JSON.parse(JSON.stringify({ points: of(1), levels: of(0) })) as Parameters<typeof read>[0];
+    expect(read(judgement).sum).toBe(WORDS.length);
+    expect(read(judgement).notJudged).toEqual([]);
+  });
+});

@@ -1,6 +1,8 @@
-import type { Assignment, MarkRules } from '../map/types.js';
+import type { Assignment, Criterion, MarkRules } from '../map/types.js';
 import type { Report, Result } from '../requirements/types.js';
 import type { VerdictCounts } from './verdicts.js';
+
+type Level = Criterion['levels'][number];
 
 /** What a teacher gave: points in place of a result's, a level of each criterion, verdicts on propositions counted. */
 export interface Judgement {
@@ -54,9 +56,17 @@ export const PLAIN_MARKS: MarkRules = {
 
 export const isCounted = ({ status }: Pick<Result, 'status'>): boolean => status !== 'not-applicable';
 
+/** What was given under an id; what objects answer to by themselves was given by nobody. */
+const given = (to: Readonly<Record<string, number>>, id: string): number | undefined =>
+  Object.hasOwn(to, id) ? to[id] : undefined;
+
 /** Points of one result, a teacher's in place of the computer's. */
 export const pointsOf = (result: Result, { points }: Pick<Judgement, 'points'>): number =>
-  isCounted(result) ? (points[result.id] ?? result.points) : 0;
+  isCounted(result) ? (given(points, result.id) ?? result.points) : 0;
+
+/** The level of a criterion that was given, if one was. */
+export const levelOf = ({ id, levels }: Criterion, judgement: Pick<Judgement, 'levels'>): Level | undefined =>
+  levels[given(judgement.levels, id) ?? -1];
 
 /** Whether verdicts on propositions count towards the mark. */
 export const countsVerdicts = ({ propositions, structural }: Pick<MarkRules, 'propositions' | 'structural'>): boolean =>
@@ -82,7 +92,7 @@ export function sumOf(
   const counted = results.filter(isCounted);
   const extra = total(counted.filter(({ level }) => level === 'extra').map((one) => pointsOf(one, judgement)));
   const required = counted.filter(({ level }) => level !== 'extra');
-  const levels = criteria.map((criterion) => criterion.levels[judgement.levels[criterion.id] ?? -1]);
+  const levels = criteria.map((criterion) => levelOf(criterion, judgement));
   const { sound = 0, shaky = 0, toJudge = 0 } = judgement.verdicts ?? {};
   const { propositions, structural } = marks;
   const ofPropositions = propositions ? propositions.points * Math.min(1, (sound + shaky / 2) / propositions.full) : 0;
@@ -108,7 +118,9 @@ export function sumOf(
     late,
     sum: earned - late,
     notJudged: criteria.filter((_, i) => !levels[i]).map(({ id }) => id),
-    toJudge: results.filter(({ id, status }) => status === 'judge' && !(id in judgement.points)).map(({ id }) => id),
+    toJudge: results
+      .filter(({ id, status }) => status === 'judge' && given(judgement.points, id) === undefined)
+      .map(({ id }) => id),
     propositionsToJudge: countsVerdicts({ propositions, structural }) ? toJudge : 0,
   };
 }

@@ -1,5 +1,7 @@
+import fc from 'fast-check';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { bestPage, pointsOn, printedOn } from './page.js';
+import type { Paper } from './page.js';
 import { worksheetOf } from './worksheet.js';
 
 const { legend } = assignmentOf();
@@ -43,5 +45,41 @@ describe('a worksheet', () => {
     expect(some(1)).toHaveLength(2);
     expect(some(1)).toEqual(some(1));
     expect([2, 3, 4, 5].some((seed) => some(seed).join() !== some(1).join())).toBe(true);
+  });
+});
+
+describe('a page for a map of any shape', () => {
+  const wide = fc.integer({ min: 0, max: 9000 });
+  const stretched = fc.record({ x: wide, y: wide }).map((far) => mapOf([topic('a'), topic('b', far)]));
+  const at = (paper: Paper, sideways: boolean) => ({ paper, sideways });
+
+  test('the best way round is never worse than the other, and a larger page never smaller in print', () => {
+    fc.assert(
+      fc.property(stretched, fc.nat(200), (map, below) => {
+        const best = pointsOn(map, legend, bestPage(map, legend, below), below);
+        for (const sideways of [true, false]) {
+          const [small, large] = (['A4', 'A3'] as const).map((paper) =>
+            pointsOn(map, legend, at(paper, sideways), below),
+          );
+          expect(best).toBeGreaterThanOrEqual(small!);
+          expect(large).toBeGreaterThanOrEqual(small!);
+        }
+      }),
+    );
+  });
+
+  test('what stands below it takes room from it, and letters are counted in whole halves of a point', () => {
+    fc.assert(
+      fc.property(stretched, fc.nat(400), (map, below) => {
+        const [alone, above] = [0, below].map((under) => pointsOn(map, legend, at('A4', false), under));
+        expect(above).toBeLessThanOrEqual(alone!);
+        expect((above! * 2) % 1).toBe(0);
+      }),
+    );
+  });
+
+  test('an empty map has no letters that could be small', () => {
+    expect(pointsOn(mapOf([]), legend, at('A4', true))).toBe(Infinity);
+    expect(bestPage(mapOf([]), legend)).toEqual(at('A4', true));
   });
 });
