@@ -26,14 +26,14 @@ export const placeOfRemark = (
 
 /** Draws a map as large as a frame has room for, from the shapes core draws on screens and in pictures. */
 export function drawMap(
-  sheet: Typesetter,
+  pages: Typesetter,
   map: TopicMap,
   legend: Legend,
   frame: Box,
   pictures: Pictures,
   letters: readonly LetterAt[],
 ): void {
-  const { doc } = sheet;
+  const { doc } = pages;
   const box = withLetters(drawnBox(map, legend) ?? { left: 0, top: 0, right: 100, bottom: 60 }, letters);
   const scale = Math.min(
     1,
@@ -45,10 +45,10 @@ export function drawMap(
   for (const { drawing } of drawnMarks(map, legend)) {
     doc.save();
     doc.translate(drawing.at.x, drawing.at.y);
-    for (const shape of drawing.shapes) drawShape(sheet, shape, pictures);
+    for (const shape of drawing.shapes) drawShape(pages, shape, pictures);
     doc.restore();
   }
-  for (const { letter, at } of letters) drawLetter(sheet, letter, at);
+  for (const { letter, at } of letters) drawLetter(pages, letter, at);
   doc.restore();
 }
 
@@ -60,8 +60,8 @@ const withLetters = (box: Box, letters: readonly LetterAt[]): Box => ({
   bottom: Math.max(box.bottom, ...letters.map(({ at }) => at.y + LETTER)) + AIR,
 });
 
-function drawShape(sheet: Typesetter, shape: DrawnShape, pictures: Pictures): void {
-  const { doc } = sheet;
+function drawShape(pages: Typesetter, shape: DrawnShape, pictures: Pictures): void {
+  const { doc } = pages;
   switch (shape.draw) {
     case 'path': {
       const { d, fill, opacity = 1, stroke } = shape;
@@ -91,7 +91,7 @@ function drawShape(sheet: Typesetter, shape: DrawnShape, pictures: Pictures): vo
     case 'image': {
       const { src, box, instead, opacity = 1 } = shape;
       const content = pictures[src];
-      if (!content) return instead.forEach((one) => drawShape(sheet, one, pictures));
+      if (!content) return instead.forEach((one) => drawShape(pages, one, pictures));
       doc.save().opacity(opacity);
       doc.image(Buffer.from(content), box.left, box.top, {
         fit: [box.right - box.left, box.bottom - box.top],
@@ -103,17 +103,17 @@ function drawShape(sheet: Typesetter, shape: DrawnShape, pictures: Pictures): vo
     }
     case 'words': {
       const face: Face = shape.bold ? (shape.italic ? 'bold italic' : 'bold') : shape.italic ? 'italic' : 'regular';
-      for (const { text, x, y } of shape.lines) sheet.line(text, x, y, { face, size: shape.size, ink: shape.ink });
+      for (const { text, x, y } of shape.lines) pages.line(text, x, y, { face, size: shape.size, ink: shape.ink });
     }
   }
 }
 
-function drawLetter(sheet: Typesetter, letter: string, at: Point): void {
-  const { doc } = sheet;
+function drawLetter(pages: Typesetter, letter: string, at: Point): void {
+  const { doc } = pages;
   doc
     .rect(at.x + 1, at.y - LETTER / 2, LETTER, LETTER)
     .lineWidth(1)
     .fillAndStroke('#ffffff', INDIGO);
-  const width = sheet.widthOf(letter, { face: 'bold', size: 11 });
-  sheet.line(letter, at.x + 1 + (LETTER - width) / 2, at.y + 4, { face: 'bold', size: 11, ink: INDIGO });
+  const width = pages.widthOf(letter, { face: 'bold', size: 11 });
+  pages.line(letter, at.x + 1 + (LETTER - width) / 2, at.y + 4, { face: 'bold', size: 11, ink: INDIGO });
 }

@@ -57,22 +57,22 @@ const letterOf = (index: number): string =>
 /** One student's paper: the marked map on a page of its own, then mark, remarks, sentences, results and criteria. */
 export async function markedPaperPdf(papers: readonly MarkedPaper[], onePage = false): Promise<Uint8Array> {
   const [first] = papers;
-  const sheet = new Typesetter(first!.title, new Date(first!.at));
-  for (const paper of papers) setPaper(sheet, paper, onePage);
-  return sheet.end(
+  const pages = new Typesetter(first!.title, new Date(first!.at));
+  for (const paper of papers) setPaper(pages, paper, onePage);
+  return pages.end(
     (page, of) => `${first!.title} · ${papers.length === 1 ? `${first!.names} · ` : ''}${page} of ${of}`,
   );
 }
 
-function setPaper(sheet: Typesetter, paper: MarkedPaper, onePage: boolean): void {
+function setPaper(pages: Typesetter, paper: MarkedPaper, onePage: boolean): void {
   const [map, assignment, report] = [
     openStoredMap(paper.map),
     openStoredAssignment(paper.assignment),
     openStoredReport(paper.report),
   ];
-  setMap(sheet, paper, map, assignment);
+  setMap(pages, paper, map, assignment);
   if (onePage) return;
-  sheet.text((text) => {
+  pages.text((text) => {
     setHead(text, paper);
     setComments(text, paper.comments, map, assignment);
     setSentences(text, paper.propositions, map, assignment);
@@ -80,15 +80,15 @@ function setPaper(sheet: Typesetter, paper: MarkedPaper, onePage: boolean): void
   });
 }
 
-function setMap(sheet: Typesetter, paper: MarkedPaper, map: TopicMap, assignment: Assignment): void {
+function setMap(pages: Typesetter, paper: MarkedPaper, map: TopicMap, assignment: Assignment): void {
   // The way round in which it is printed largest.
-  sheet.page(bestPage(map, assignment.legend).sideways ? 'landscape' : 'portrait');
-  const { doc } = sheet;
+  pages.page(bestPage(map, assignment.legend).sideways ? 'landscape' : 'portrait');
+  const { doc } = pages;
   const { width, height } = doc.page;
-  sheet.line(paper.names, MARGIN, MARGIN, { face: 'bold', size: 14 });
+  pages.line(paper.names, MARGIN, MARGIN, { face: 'bold', size: 14 });
   const about = `${paper.title} · ${paper.className} · ${paper.handedIn}`;
-  sheet.line(about, MARGIN, MARGIN + 14, { size: 9, ink: QUIET });
-  sheet.line(paper.mark, width - MARGIN - sheet.widthOf(paper.mark, { face: 'bold', size: 14 }), MARGIN, {
+  pages.line(about, MARGIN, MARGIN + 14, { size: 9, ink: QUIET });
+  pages.line(paper.mark, width - MARGIN - pages.widthOf(paper.mark, { face: 'bold', size: 14 }), MARGIN, {
     face: 'bold',
     size: 14,
   });
@@ -97,34 +97,34 @@ function setMap(sheet: Typesetter, paper: MarkedPaper, map: TopicMap, assignment
     return at ? [{ letter: letterOf(i), at }] : [];
   });
   const frame = { left: MARGIN, top: MARGIN + 24, right: width - MARGIN, bottom: height - MARGIN + 10 };
-  drawMap(sheet, map, assignment.legend, frame, paper.pictures, letters);
+  drawMap(pages, map, assignment.legend, frame, paper.pictures, letters);
 }
 
-function setHead(sheet: Typesetter, paper: MarkedPaper): void {
-  const { doc } = sheet;
-  sheet.paragraph(paper.names, { face: 'bold', size: 16, gap: 0 });
-  sheet.paragraph(`${paper.title}, ${paper.className}`, { size: 11, gap: 0 });
-  sheet.paragraph([paper.handedIn, paper.returned].filter(Boolean).join(' '), { size: 9, ink: QUIET, gap: 8 });
-  sheet.paragraph(paper.mark, { face: 'bold', size: 14, gap: 4 });
+function setHead(pages: Typesetter, paper: MarkedPaper): void {
+  const { doc } = pages;
+  pages.paragraph(paper.names, { face: 'bold', size: 16, gap: 0 });
+  pages.paragraph(`${paper.title}, ${paper.className}`, { size: 11, gap: 0 });
+  pages.paragraph([paper.handedIn, paper.returned].filter(Boolean).join(' '), { size: 9, ink: QUIET, gap: 8 });
+  pages.paragraph(paper.mark, { face: 'bold', size: 14, gap: 4 });
   for (const { what, how, points, outOf } of paper.lines) {
     const y = doc.y;
     const figures = outOf === null ? figure(points) : `${figure(points)} of ${figure(outOf)}`;
-    sheet.paragraph(how === undefined ? what : `${what}: ${how}`, { gap: 1 });
+    pages.paragraph(how === undefined ? what : `${what}: ${how}`, { gap: 1 });
     const below = doc.y;
-    sheet.line(figures, doc.page.width - MARGIN - sheet.widthOf(figures), y + 9);
+    pages.line(figures, doc.page.width - MARGIN - pages.widthOf(figures), y + 9);
     doc.y = below;
   }
 }
 
-function setComments(sheet: Typesetter, comments: readonly CommentRow[], map: TopicMap, { legend }: Assignment): void {
+function setComments(pages: Typesetter, comments: readonly CommentRow[], map: TopicMap, { legend }: Assignment): void {
   if (comments.length === 0) return;
-  sheet.heading('Remarks');
+  pages.heading('Remarks');
   comments.forEach(({ anchor, target, text, answers }, i) => {
-    sheet.paragraph(`${letterOf(i)}  ${aboutWords(map, legend, anchor, target)}`, { size: 9, ink: QUIET, gap: 0 });
-    sheet.paragraph(text, { indent: 14, gap: 1 });
+    pages.paragraph(`${letterOf(i)}  ${aboutWords(map, legend, anchor, target)}`, { size: 9, ink: QUIET, gap: 0 });
+    pages.paragraph(text, { indent: 14, gap: 1 });
     for (const answer of answers)
-      sheet.paragraph(`${answer.by.givenName}: ${answer.text}`, { indent: 24, size: 9, gap: 1 });
-    sheet.doc.y += 3;
+      pages.paragraph(`${answer.by.givenName}: ${answer.text}`, { indent: 24, size: 9, gap: 1 });
+    pages.doc.y += 3;
   });
 }
 
@@ -140,48 +140,48 @@ function aboutWords(map: TopicMap, legend: Assignment['legend'], anchor: string,
 }
 
 function setSentences(
-  sheet: Typesetter,
+  pages: Typesetter,
   propositions: readonly MapProposition[],
   map: TopicMap,
   { legend }: Assignment,
 ): void {
   const judged = propositions.filter((one) => one.judged);
   if (judged.length === 0) return;
-  sheet.heading('Sentences');
+  pages.heading('Sentences');
   for (const { links, judged: verdict } of judged) {
     const link = map.links.find(({ id }) => id === links[0])!;
     const [from, to] = [link.from, link.to].map((id) => map.topics.find((one) => one.id === id)!);
     const read = propositionOf(link, from!, to!, legend);
     const word = `${verdict!.verdict}${verdict!.thin ? ', say how' : ''}`;
-    sheet.paragraph(`${read.from} ${read.phrase || '…'} ${read.to}: ${word}`, { gap: verdict!.remark ? 0 : 2 });
-    if (verdict!.remark) sheet.paragraph(verdict!.remark, { indent: 14, size: 9, ink: QUIET, gap: 2 });
+    pages.paragraph(`${read.from} ${read.phrase || '…'} ${read.to}: ${word}`, { gap: verdict!.remark ? 0 : 2 });
+    if (verdict!.remark) pages.paragraph(verdict!.remark, { indent: 14, size: 9, ink: QUIET, gap: 2 });
   }
 }
 
-function setResults(sheet: Typesetter, paper: MarkedPaper, report: Report, assignment: Assignment): void {
-  sheet.heading('Requirements');
+function setResults(pages: Typesetter, paper: MarkedPaper, report: Report, assignment: Assignment): void {
+  pages.heading('Requirements');
   for (const { number, ...result } of numbered(report.results)) {
     const requirement = assignment.requirements.find(({ id }) => id === result.id);
     if (!requirement) continue;
     const points = isCounted(result) ? `${figure(pointsOf(result, paper.judgement))} of ${figure(result.outOf)}` : '–';
-    sheet.paragraph(`${number}  ${requirementSentence(requirement, assignment)}`, { gap: 0 });
-    sheet.paragraph(`${STATES[result.status]}, ${points}. ${say(result.type, result)}`, {
+    pages.paragraph(`${number}  ${requirementSentence(requirement, assignment)}`, { gap: 0 });
+    pages.paragraph(`${STATES[result.status]}, ${points}. ${say(result.type, result)}`, {
       indent: 18,
       size: 9,
       ink: QUIET,
       gap: 1,
     });
     const own = paper.judgements.find(({ kind, subject }) => kind === 'result' && subject === result.id);
-    if (own) sheet.paragraph(`Your teacher: ${own.reason}`, { indent: 18, size: 9, gap: 1 });
-    sheet.doc.y += 3;
+    if (own) pages.paragraph(`Your teacher: ${own.reason}`, { indent: 18, size: 9, gap: 1 });
+    pages.doc.y += 3;
   }
   if (assignment.criteria.length === 0) return;
-  sheet.heading('Criteria');
+  pages.heading('Criteria');
   for (const criterion of assignment.criteria) {
     const level = levelOf(criterion, paper.judgement);
-    sheet.paragraph(`${criterion.name}: ${level ? `${level.name} (${figure(level.points)})` : 'not judged'}`, {
+    pages.paragraph(`${criterion.name}: ${level ? `${level.name} (${figure(level.points)})` : 'not judged'}`, {
       gap: 0,
     });
-    if (level?.description) sheet.paragraph(level.description, { indent: 14, size: 9, ink: QUIET });
+    if (level?.description) pages.paragraph(level.description, { indent: 14, size: 9, ink: QUIET });
   }
 }

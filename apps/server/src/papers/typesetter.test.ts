@@ -3,13 +3,13 @@ import { MARGIN, Typesetter } from './typesetter.js';
 const AT = new Date('2026-09-01T08:00:00Z');
 
 /** A document of so many remarks, and how far down its last page they reach. */
-function set(remarks: number): { sheet: Typesetter; pages: number; reach: number } {
-  const sheet = new Typesetter('Bridges', AT);
-  sheet.text((text) => {
+function set(remarks: number): { typesetter: Typesetter; pages: number; reach: number } {
+  const typesetter = new Typesetter('Bridges', AT);
+  typesetter.text((text) => {
     text.heading('Remarks');
     for (let i = 0; i < remarks; i++) text.paragraph(`${i + 1}  Say what carries the load here.`);
   });
-  return { sheet, pages: sheet.doc.bufferedPageRange().count, reach: sheet.doc.y };
+  return { typesetter, pages: typesetter.doc.bufferedPageRange().count, reach: typesetter.doc.y };
 }
 
 test('no page holds a few lines alone where a page is just full', () => {
@@ -21,31 +21,31 @@ test('no page holds a few lines alone where a page is just full', () => {
 });
 
 test('what fits on its pages as it is keeps its size', async () => {
-  const { sheet, pages } = set(12);
+  const { typesetter, pages } = set(12);
   expect(pages).toBe(1);
-  const text = Buffer.from(await sheet.end((page, of) => `${page} of ${of}`)).toString('latin1');
+  const text = Buffer.from(await typesetter.end((page, of) => `${page} of ${of}`)).toString('latin1');
   expect(text.match(/\/Type \/Page\b/g)).toHaveLength(1);
 });
 
 test('the same twice is the same file, to the byte', async () => {
   const foot = (page: number, of: number): string => `${page} of ${of}`;
-  const [one, other] = await Promise.all([set(70).sheet.end(foot), set(70).sheet.end(foot)]);
+  const [one, other] = await Promise.all([set(70).typesetter.end(foot), set(70).typesetter.end(foot)]);
   expect(Buffer.from(one).equals(Buffer.from(other))).toBe(true);
 });
 
 test('letters of another part of the font stand in the line they belong to, and are as wide as they are drawn', () => {
-  const sheet = new Typesetter('Bridges', AT);
-  sheet.page('portrait');
-  const [plain, other] = ['Zofia', 'Łucja'].map((name) => sheet.widthOf(name));
+  const typesetter = new Typesetter('Bridges', AT);
+  typesetter.page('portrait');
+  const [plain, other] = ['Zofia', 'Łucja'].map((name) => typesetter.widthOf(name));
   expect(plain).toBeGreaterThan(0);
   expect(other).toBeGreaterThan(0);
-  expect(sheet.widthOf('Zofia Łucja')).toBeGreaterThan(plain! + other!);
-  expect(sheet.widthOf('Zofia', { face: 'bold' })).not.toBe(plain);
+  expect(typesetter.widthOf('Zofia Łucja')).toBeGreaterThan(plain! + other!);
+  expect(typesetter.widthOf('Zofia', { face: 'bold' })).not.toBe(plain);
 });
 
 test('control characters of what people wrote do not reach the page', () => {
-  const sheet = new Typesetter('Bridges', AT);
-  sheet.page('portrait');
-  expect(sheet.widthOf('a\u0000b')).toBeCloseTo(sheet.widthOf('a b'), 6);
-  expect(() => sheet.paragraph('')).not.toThrow();
+  const typesetter = new Typesetter('Bridges', AT);
+  typesetter.page('portrait');
+  expect(typesetter.widthOf('a\u0000b')).toBeCloseTo(typesetter.widthOf('a b'), 6);
+  expect(() => typesetter.paragraph('')).not.toThrow();
 });

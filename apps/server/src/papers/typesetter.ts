@@ -79,7 +79,7 @@ export class Typesetter {
   }
 
   /** Pages of text, set a little closer where that spares a last page that held a few lines alone. */
-  text(write: (sheet: Typesetter) => void): void {
+  text(write: (pages: Typesetter) => void): void {
     const spares = CLOSER.find((closer) => {
       const trial = new Typesetter('', new Date(0));
       trial.writeCloser(write, closer);
@@ -89,7 +89,7 @@ export class Typesetter {
     this.writeCloser(write, spares ?? 1);
   }
 
-  private writeCloser(write: (sheet: Typesetter) => void, closer: number): void {
+  private writeCloser(write: (pages: Typesetter) => void, closer: number): void {
     this.closer = closer;
     this.page('portrait');
     write(this);
