@@ -61,8 +61,8 @@ export default ts.config(
     // Everything else goes through the unit of work: nothing inside one can reach a second connection.
     files: ['apps/server/src/**'],
     ignores: [
-      'apps/server/src/common/database.ts',
-      'apps/server/src/common/patience.ts',
+      'apps/server/src/common/database{,.test}.ts',
+      'apps/server/src/common/patience{,.test}.ts',
       'apps/server/src/app.module.ts',
     ],
     rules: {

@@ -1,4 +1,4 @@
-import { Problem } from '../common/problem.js';
+import type { Problem } from '../common/problem.js';
 import { Tries } from './tries.js';
 
 const SECOND = 1000;
