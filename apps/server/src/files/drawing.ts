@@ -1,10 +1,13 @@
 import { fileURLToPath } from 'node:url';
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import type { OnApplicationShutdown } from '@nestjs/common';
 import pLimit from 'p-limit';
 import type { LimitFunction } from 'p-limit';
+import type { Logger } from 'pino';
 import { pool } from 'workerpool';
+import { briefly } from '../common/briefly.js';
 import { refused } from '../common/problem.js';
+import { LOGGER } from '../common/tokens.js';
 import type { Drawn } from './drawing-process.js';
 
 /** Milliseconds one picture may take; then its process is ended, and the next picture gets a new one. */
@@ -34,6 +37,8 @@ export class Drawing implements OnApplicationShutdown {
   private readonly turn = pLimit(AT_ONCE);
   private readonly turns = new Map<string, LimitFunction>();
 
+  constructor(@Inject(LOGGER) private readonly logger: Logger) {}
+
   /** @param density pixels an inch, for drawings in lines */
   async draw(bytes: Buffer, by: string, density: number | null = null): Promise<Picture> {
     const own = this.turns.get(by) ?? pLimit(1);
@@ -49,8 +54,10 @@ export class Drawing implements OnApplicationShutdown {
     try {
       const drawn = (await this.processes.exec('draw', [bytes.toString('base64'), density]).timeout(PATIENCE)) as Drawn;
       return { ...drawn, content: Buffer.from(drawn.content, 'base64') };
-    } catch {
-      // The library says what is wrong with the bytes, or that it was ended, which helps nobody who chose a file.
+    } catch (error) {
+      // What is wrong with the bytes, or that drawing was ended, helps nobody who chose a file; whoever runs the school may
+      // want to know that it was memory or the process.
+      this.logger.info(briefly(error), 'a picture could not be drawn');
       throw BROKEN;
     }
   }

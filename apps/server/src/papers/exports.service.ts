@@ -170,6 +170,6 @@ export const fileName = (title: string): string =>
 function free(name: string, files: Readonly<Record<string, unknown>>): string {
   for (let i = 1; ; i++) {
     const tried = i === 1 ? `${name}.pdf` : `${name} (${i}).pdf`;
-    if (!(tried in files)) return tried;
+    if (!Object.hasOwn(files, tried)) return tried;
   }
 }
