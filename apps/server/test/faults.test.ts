@@ -1,11 +1,14 @@
+import type { TopicMap } from '@ichnograph/core';
 import { Stack } from '../../../scripts/lib/stack.mjs';
 import { Person, until } from './setup/client.js';
 import type { LiveClient } from './setup/client.js';
 import type {
+  AssignmentDetail,
   ExportState,
   MarkChangeRow,
   Pile,
   ReturnedMaps,
+  SheetDetail,
   SubmissionDetail,
   WorkDetail,
 } from '@ichnograph/contract';
@@ -41,13 +44,15 @@ const put = (id: string): void =>
   ]);
 const drop = (id: string): void => client.live.apply([{ do: 'remove', from: 'topics', id }]);
 /** What somebody else sees who opens the map now. */
-async function stored(): Promise<string[]> {
+async function snapshot(): Promise<TopicMap> {
   const other = person.live(work.id);
   await other.opened();
-  const texts = other.live.snapshot.topics.filter(({ origin }) => origin === undefined).map(({ id }) => id);
+  const map = other.live.snapshot;
   other.close();
-  return texts;
+  return map;
 }
+const stored = async (): Promise<string[]> =>
+  (await snapshot()).topics.filter(({ origin }) => origin === undefined).map(({ id }) => id);
 
 test('a killed database: the client is told, and nothing is lost when it is back', async () => {
   put('before');
@@ -85,6 +90,51 @@ test('what is made while the server is away arrives when it is back', async () =
   await client.saved();
   expect(await stored()).toEqual(expect.arrayContaining(['made offline']));
   expect(await stored()).not.toContain('round 3');
+}, 180_000);
+
+test('a database that goes away in the middle of a revision: every work moves on when it is back, with no server started for it', async () => {
+  const maren = await Person.signedIn('maren', stack.url);
+  const { publicationId, assignmentId } = await maren.teacherTask();
+  const { body: sheet } = await maren.get<SheetDetail>(`assignments/${assignmentId}/sheet`);
+  const { version, body } = sheet.parts.requirements!;
+  const later = { id: 'later', type: 'topic-count', params: { min: 3 }, level: 'should', points: 1 };
+  const requirements = [...(body as { requirements: object[] }).requirements, later];
+  const saved = await maren.call('PUT', `assignments/${assignmentId}/sheet/requirements`, {
+    version,
+    body: { requirements },
+  });
+  expect(saved.status).toBe(200);
+  const { entries } = (await maren.get<Pile>(`publications/${publicationId}/pile`)).body;
+  const waiting = entries.flatMap(({ state, submission }) =>
+    submission && (state === 'handed in' || state === 'being marked') ? [submission.id] : [],
+  );
+  expect(waiting.length).toBeGreaterThanOrEqual(9);
+  const moved = async (): Promise<number> => {
+    const details = await Promise.all(waiting.map((id) => maren.get<SubmissionDetail>(`submissions/${id}`)));
+    return details.filter(({ body: { report } }) =>
+      (report.results as { id: string }[]).some(({ id }) => id === 'later'),
+    ).length;
+  };
+  const revising = maren.post(`assignments/${assignmentId}/next-revision`).catch(() => null);
+  await until('the new revision', async () => {
+    const { status, body: now } = await maren.get<AssignmentDetail>(`assignments/${assignmentId}`);
+    return status === 200 && now.revision === 2;
+  });
+  await stack.killDatabase();
+  await revising;
+  await stack.startDatabase();
+  // It was ended in the middle: there is something left to do.
+  expect(await moved()).toBeLessThan(waiting.length);
+  await until('every work to be moved on', async () => (await moved()) === waiting.length);
+  const own = (await person.get<WorkDetail>(`works/${work.id}`)).body;
+  expect(own.revision).toBe(2);
+  // Nothing that was given stands there twice.
+  const origins = (await snapshot()).topics.flatMap(({ origin }) => origin ?? []);
+  expect(new Set(origins).size).toBe(origins.length);
+  for (const id of waiting) {
+    const trail = (await maren.get<MarkChangeRow[]>(`submissions/${id}/trail`)).body;
+    expect(trail.filter(({ kind }) => kind === 'check again')).toHaveLength(1);
+  }
 }, 180_000);
 
 test('a server killed in the middle of a return-all and of an export: no map is half returned, and the same again does the rest', async () => {

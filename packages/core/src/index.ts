@@ -62,6 +62,7 @@ export type { Likeness } from './class-readings/likeness.js';
 export type { StrongTie } from './class-readings/strongest.js';
 export { FIGURES } from './class-readings/structure-figures.js';
 export type { StructureFigures } from './class-readings/structure-figures.js';
+export { judgementOf } from './marking/judgement-of.js';
 export { agreementOf } from './marking/agreement.js';
 export type { TwoLevels } from './marking/agreement.js';
 export { NOVAK_GOWIN, scoredStructureOf, structuralScoreOf } from './marking/structural-score.js';

@@ -1,28 +1,26 @@
-import type { IncomingMessage, Server as HttpServer } from 'node:http';
-import type { Duplex } from 'node:stream';
+import type { Server as HttpServer } from 'node:http';
 import { Inject, Injectable } from '@nestjs/common';
 import type { BeforeApplicationShutdown } from '@nestjs/common';
 import { Hocuspocus } from '@hocuspocus/server';
 import type { Connection, Document } from '@hocuspocus/server';
 import type { Change, TopicMap } from '@ichnograph/core';
 import { countersOf, lookAtUpdate, snapshotOf, writeChanges } from '@ichnograph/livemap';
-import { LIVE_CLOSED, LIVE_PATH } from '@ichnograph/contract';
+import { LIVE_CLOSED } from '@ichnograph/contract';
 import type { LiveMessage, LiveRefused } from '@ichnograph/contract';
 import type { Logger } from 'pino';
-import { WebSocketServer } from 'ws';
 import { messageYjsSyncStep1 } from 'y-protocols/sync';
 import * as Y from 'yjs';
-import { SESSION_COOKIE, SessionsService } from '../accounts/index.js';
+import { SessionsService } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { ClassesService } from '../classes/index.js';
 import { briefly } from '../common/briefly.js';
 import { Clock } from '../common/clock.js';
 import { Database } from '../common/database.js';
-import { sameOrigin } from '../common/same-origin.js';
 import { LOGGER } from '../common/tokens.js';
 import { keepAuthors } from './authorship.js';
 import { readDocumentName } from './document-names.js';
-import { GatedSocket } from './gated-socket.js';
+import type { GatedSocket } from './gated-socket.js';
+import { Sockets } from './sockets.js';
 import { UpdateLog } from './update-log.js';
 import type { Counters } from './update-log.js';
 
@@ -41,31 +39,20 @@ interface Held {
   clients: Map<number, string>;
 }
 
-const MAX_MESSAGE = 8 * 1024 * 1024;
 /** A document's state, encoded. The largest map that can be handed in needs about 6 MiB. */
 const MAX_DOCUMENT = 24 * 1024 * 1024;
-/** Tabs that one person has open at once; more than anyone looks at. */
-const MOST_SOCKETS = 16;
-/** Bytes that may wait to be read by one client. */
-const MOST_UNREAD = 1024 * 1024;
 /** Often enough for a page to know within seconds that the way to here is free, or is not. */
 const HEARTBEAT_MS = 3000;
 
 /** Live documents over WebSocket on the API's port: who may connect, what is stored, who is told. */
 @Injectable()
 export class LiveService implements BeforeApplicationShutdown {
-  private readonly sockets = new WebSocketServer({
-    noServer: true,
-    maxPayload: MAX_MESSAGE,
-    WebSocket: GatedSocket as never,
-  });
-  private readonly signedIn = new Map<GatedSocket, SignedIn>();
+  private readonly sockets: Sockets;
   private readonly rights = new Map<string, RightOf>();
   private readonly held = new Map<string, Held>();
   private readonly turns = new Map<string, Promise<void>>();
   /** Let in at the door, and not looked at since because the database was away. */
   private readonly toLookAt = new Set<Connection>();
-  private readonly deaf = new WeakSet<GatedSocket>();
   private readonly timers: NodeJS.Timeout[] = [];
 
   private readonly hocuspocus: Hocuspocus = new Hocuspocus({
@@ -110,7 +97,7 @@ export class LiveService implements BeforeApplicationShutdown {
       for (const connection of this.toLookAt)
         if (!document.getConnections().includes(connection) && connection.document === document)
           this.toLookAt.delete(connection);
-      for (const socket of this.signedIn.keys())
+      for (const socket of this.sockets.all())
         if (!document.getConnections().some(({ webSocket }) => webSocket === socket)) socket.open.delete(documentName);
       return Promise.resolve();
     },
@@ -125,10 +112,14 @@ export class LiveService implements BeforeApplicationShutdown {
     private readonly sessions: SessionsService,
     private readonly data: Database,
     private readonly log: UpdateLog,
-    private readonly clock: Clock,
+    clock: Clock,
     classes: ClassesService,
     @Inject(LOGGER) private readonly logger: Logger,
   ) {
+    this.sockets = new Sockets(sessions, clock, logger, (socket, request, signedIn) => {
+      socket.refusesChange = (name) => this.refusesChange(name);
+      this.hocuspocus.handleConnection(socket, request, { signedIn } satisfies Context);
+    });
     log.listen({
       stored: (name, counters) => {
         const held = this.held.get(name);
@@ -137,7 +128,7 @@ export class LiveService implements BeforeApplicationShutdown {
       },
       notStored: (name) => this.tell(name, { type: 'not stored' }),
     });
-    sessions.onEnd((ids) => this.showOut(({ session }) => ids.includes(session.id)));
+    sessions.onEnd((ids) => this.sockets.showOut(({ session }) => ids.includes(session.id)));
     classes.onLeave((accountId) => {
       for (const [name, connection] of this.connections())
         if (contextOf(connection)?.signedIn.account.id === accountId)
@@ -153,69 +144,17 @@ export class LiveService implements BeforeApplicationShutdown {
     this.rights.set(kind, rightOf);
   }
 
-  /** Takes WebSocket upgrades of the live path; all others are none of its business and are ended. */
+  /** Takes WebSocket upgrades of the API's server, and keeps those who have a map open told. */
   attach(server: HttpServer): void {
-    server.on('upgrade', (request: IncomingMessage, socket: Duplex, head: Buffer) => {
-      this.upgrade(request, socket, head).catch((error: unknown) => {
-        this.logger.warn(briefly(error), 'a live connection could not be opened');
-        refuse(socket, '503 Service Unavailable');
-      });
-    });
+    this.sockets.attach(server);
     this.timers.push(
-      setInterval(() => this.showOut(({ session }) => session.expiresAt <= this.clock.now()), 60_000),
+      setInterval(() => this.sockets.showOutTheExpired(), 60_000),
       setInterval(() => {
-        this.cutOffTheDeaf();
+        this.sockets.cutOffTheDeaf();
         for (const name of this.hocuspocus.documents.keys()) this.tell(name, this.storedOf(name));
         for (const connection of this.toLookAt)
           void this.inTurn(connection.document.name, () => this.lookAfterTheDoor(connection));
       }, HEARTBEAT_MS),
-    );
-  }
-
-  private async upgrade(request: IncomingMessage, socket: Duplex, head: Buffer): Promise<void> {
-    socket.on('error', () => socket.destroy());
-    if (!URL.canParse(request.url ?? '/', 'http://host')) return refuse(socket, '400 Bad Request');
-    if (new URL(request.url ?? '/', 'http://host').pathname !== LIVE_PATH) return refuse(socket, '404 Not Found');
-    if (!sameOrigin(request.headers)) return refuse(socket, '403 Forbidden');
-    const signedIn = await this.sessions.find(cookieOf(request.headers.cookie));
-    if (!signedIn) return refuse(socket, '401 Unauthorized');
-    if (signedIn.account.mustChangePassword) return refuse(socket, '403 Forbidden');
-    if (this.socketsOf(signedIn.account.id).length >= MOST_SOCKETS) return refuse(socket, '429 Too Many Requests');
-    this.sockets.handleUpgrade(request, socket, head, (webSocket) => {
-      this.welcome(webSocket as GatedSocket, request, signedIn);
-    });
-  }
-
-  private socketsOf(accountId: string): GatedSocket[] {
-    return [...this.signedIn].flatMap(([socket, { account }]) => (account.id === accountId ? [socket] : []));
-  }
-
-  /** Who does not read what is sent fills the server's memory: told twice that something waits, they are cut off. */
-  private cutOffTheDeaf(): void {
-    for (const socket of this.signedIn.keys()) {
-      const isDeaf = socket.bufferedAmount > MOST_UNREAD;
-      if (isDeaf && this.deaf.has(socket)) socket.terminate();
-      else if (isDeaf) this.deaf.add(socket);
-      else this.deaf.delete(socket);
-    }
-  }
-
-  private welcome(socket: GatedSocket, request: IncomingMessage, signedIn: SignedIn): void {
-    // A broken frame is that client's trouble: without a listener it would end the process.
-    socket.on('error', (error: Error) => {
-      this.logger.info(briefly(error), 'a live connection was broken off');
-      socket.terminate();
-    });
-    this.signedIn.set(socket, signedIn);
-    socket.once('close', () => this.signedIn.delete(socket));
-    socket.refusesChange = (name) => this.refusesChange(name);
-    this.hocuspocus.handleConnection(socket, request, { signedIn } satisfies Context);
-    // Somebody may have signed out between the question at the door and now.
-    this.sessions.isLive(signedIn.session).then(
-      (live) => {
-        if (!live) socket.showOut(LIVE_CLOSED.signedOut);
-      },
-      () => socket.showOut(LIVE_CLOSED.tryAgain),
     );
   }
 
@@ -358,13 +297,9 @@ export class LiveService implements BeforeApplicationShutdown {
     this.hocuspocus.documents.get(documentName)?.broadcastStateless(JSON.stringify(message));
   }
 
-  private showOut(is: (signedIn: SignedIn) => boolean): void {
-    for (const [socket, signedIn] of this.signedIn) if (is(signedIn)) socket.showOut(LIVE_CLOSED.signedOut);
-  }
-
   async beforeApplicationShutdown(): Promise<void> {
     for (const timer of this.timers) clearInterval(timer);
-    for (const socket of this.signedIn.keys()) socket.close(1001, 'the server ends');
+    this.sockets.close();
     await this.log.close();
   }
 }
@@ -391,14 +326,4 @@ class Refusal extends Error {
   constructor(readonly reason: LiveRefused) {
     super('');
   }
-}
-
-const cookieOf = (header: string | undefined): string | undefined =>
-  header
-    ?.split(';')
-    .map((part) => part.trim().split('='))
-    .find(([name]) => name === SESSION_COOKIE)?.[1];
-
-function refuse(socket: Duplex, status: string): void {
-  socket.end(`HTTP/1.1 ${status}\r\nConnection: close\r\n\r\n`);
 }

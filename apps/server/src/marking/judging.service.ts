@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { carriedJudgements, isCounted } from '@ichnograph/core';
+import { carriedJudgements, isCounted, judgementOf } from '@ichnograph/core';
 import type { Assignment, MarkDetail, Report, Result } from '@ichnograph/core';
 import type { Judge, JudgementRow, MarkChangeRow } from '@ichnograph/contract';
 import { Database } from '../common/database.js';
@@ -87,10 +87,7 @@ export class JudgingService {
   async carry(submissionId: string, before: Assignment, after: Assignment, results: readonly Result[]): Promise<void> {
     const { manager } = this.data;
     const rows = await manager.findBy(JudgementEntry, { submissionId });
-    const valuesOf = (kind: JudgementEntry['kind']): Record<string, number> =>
-      Object.fromEntries(rows.filter((row) => row.kind === kind).map(({ subject, value }) => [subject, value]));
-    const given = { points: valuesOf('result'), levels: valuesOf('criterion') };
-    const carried = carriedJudgements(given, before.criteria, after.criteria, results);
+    const carried = carriedJudgements(judgementOf(rows), before.criteria, after.criteria, results);
     for (const { kind, subject, value, reason, authorId } of rows) {
       if (kind === 'feel') continue;
       const now = (kind === 'result' ? carried.points : carried.levels)[subject] ?? null;

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { leftToJudge, markOf, openStoredMap, openStoredReport, readForMarks } from '@ichnograph/core';
+import { judgementOf, leftToJudge, markOf, openStoredMap, openStoredReport, readForMarks } from '@ichnograph/core';
 import type { Assignment, MarkDetail, MarkReading, Report, Verdict } from '@ichnograph/core';
 import type { MapProposition, Person, VerdictRow } from '@ichnograph/contract';
 import { In } from 'typeorm';
@@ -157,13 +157,11 @@ export class Sums {
 }
 
 function markOfMaterial({ submission, report, reading, assignment, judgements, verdicts }: Material): MarkDetail {
-  const valuesOf = (kind: JudgementEntry['kind']): Record<string, number> =>
-    Object.fromEntries(judgements.filter((row) => row.kind === kind).map(({ subject, value }) => [subject, value]));
   return markOf(
     report,
     reading,
     assignment,
-    { points: valuesOf('result'), levels: valuesOf('criterion') },
+    judgementOf(judgements),
     (key): Verdict | undefined => verdicts.get(key)?.verdict,
     { due: submission.due, handedIn: submission.handedInAt },
   );

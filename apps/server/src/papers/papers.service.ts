@@ -1,7 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { markWords, openStoredMap } from '@ichnograph/core';
+import { judgementOf, markWords, openStoredMap } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
-import type { JudgementRow } from '@ichnograph/contract';
 import type { Logger } from 'pino';
 import sharp from 'sharp';
 import { Database } from '../common/database.js';
@@ -92,7 +91,7 @@ export class Papers {
       report: detail.report,
       mark: markWords(mark.shown),
       lines: mark.lines,
-      judgement: { points: valuesOf(judgements, 'result'), levels: valuesOf(judgements, 'criterion') },
+      judgement: judgementOf(judgements),
       judgements,
       propositions,
       comments,
@@ -127,6 +126,3 @@ export class Papers {
     return school?.timeZone ?? 'UTC';
   }
 }
-
-const valuesOf = (rows: readonly JudgementRow[], wanted: JudgementRow['kind']): Record<string, number> =>
-  Object.fromEntries(rows.filter(({ kind }) => kind === wanted).map(({ subject, value }) => [subject, value]));

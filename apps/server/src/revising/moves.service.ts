@@ -6,6 +6,7 @@ import type { Report, TopicMap } from '@ichnograph/core';
 import { workDocument } from '@ichnograph/contract';
 import pLimit from 'p-limit';
 import { IsNull, Not } from 'typeorm';
+import type { FindOperator } from 'typeorm';
 import type { Logger } from 'pino';
 import { Database } from '../common/database.js';
 import { Revisions } from '../assignments/index.js';
@@ -31,7 +32,7 @@ interface Frozen {
 /**
  * Moves works on to the revision they are to have (`movingTo`, set in the transaction that made it): their map takes what
  * is new, what waits to be marked is checked again, and their members are told. What a crash left undone is done at the
- * next start.
+ * next start, what the database was away for when it is back.
  */
 @Injectable()
 export class Moves implements OnApplicationBootstrap {
@@ -52,29 +53,34 @@ export class Moves implements OnApplicationBootstrap {
   ) {}
 
   onApplicationBootstrap(): void {
-    this.all().catch((error: unknown) => this.logger.error(briefly(error), 'works could not be moved on'));
+    void this.waiting(Not(IsNull()));
   }
 
-  /** Moves every work that waits for it; who said so leaves their name on what is checked again. */
-  async all(by?: string): Promise<void> {
-    const works = await this.data.getRepository(Work).findBy({ movingTo: Not(IsNull()) });
-    await this.these(
-      works.map(({ id }) => id),
-      by,
-    );
+  /** Moves all on that wait for a revision; who said so leaves their name on what is checked again. */
+  to(revisionId: string, by: string): Promise<void> {
+    return this.waiting(revisionId, by);
   }
 
-  /** Moves these on, if they still wait for it. One that cannot be moved just now is tried again, and holds up no other. */
-  async these(workIds: readonly string[], by?: string): Promise<void> {
-    await Promise.all(workIds.map((id) => this.turn(() => this.tried(id, by))));
+  private waiting(movingTo: string | FindOperator<string>, by?: string): Promise<void> {
+    return this.untilDone('works could not be moved on', async () => {
+      const works = await this.data.getRepository(Work).findBy({ movingTo });
+      await Promise.all(
+        works.map(({ id }) =>
+          this.untilDone(`the work ${id} could not be moved on`, () =>
+            this.turn(() => this.inTurn(id, () => this.one(id, by))),
+          ),
+        ),
+      );
+    });
   }
 
-  private async tried(id: string, by: string | undefined): Promise<void> {
+  /** What cannot be done just now is tried again, and holds up nothing else: nobody waits for that. */
+  private async untilDone(failure: string, work: () => Promise<void>): Promise<void> {
     try {
-      await this.inTurn(id, () => this.one(id, by));
+      await work();
     } catch (error) {
-      this.logger.warn({ ...briefly(error), work: id }, 'a work could not be moved on; it is tried again');
-      setTimeout(() => void this.turn(() => this.tried(id, by)), AGAIN_MS).unref();
+      this.logger.warn(briefly(error), `${failure}; it is tried again`);
+      setTimeout(() => void this.untilDone(failure, work), AGAIN_MS).unref();
     }
   }
 

@@ -94,7 +94,7 @@ export class RevisingService {
     const given = { assignmentId: id, classId: In(classIds) };
     if (!(await this.data.getRepository(Publication).existsBy(given)))
       throw conflict('Give the assignment to a class of yours first.');
-    await this.acts.once(named, 'revise', async () => {
+    const made = await this.acts.once(named, 'revise', async () => {
       const revisionId = await this.publications.revisionOf(id, next);
       // Held alone, each class before its works: what is judged or handed in there comes before or after.
       const publications = await this.data.manager.find(Publication, {
@@ -115,11 +115,7 @@ export class RevisingService {
         .execute();
       return revisionId;
     });
-    const moving = await this.works(id, named.accountId);
-    await this.moves.these(
-      moving.flatMap((work) => (work.movingTo ? work.id : [])),
-      named.accountId,
-    );
+    await this.moves.to(made, named.accountId);
   }
 
   /** @throws unless this person may change it, and it is an assignment that a class can have */

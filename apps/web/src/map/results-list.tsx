@@ -1,10 +1,13 @@
-import { GROUP_TITLES, inGroups, numbered, say, sumsOf } from '@ichnograph/core';
+import { GROUP_TITLES, inGroups, judgementOf, numbered, say, sumsOf } from '@ichnograph/core';
 import type { Assignment, Report, Result } from '@ichnograph/core';
 import type { ReactNode } from 'react';
 import { figure, sumWords } from '../app/figures';
 import { Balloon } from '../ui/balloon';
 import { STATUS_WORDS, StatusMark } from '../ui/status-mark';
 import { Sentence } from './requirement-sentence';
+
+/** Nobody gave points of their own. */
+const NONE = judgementOf([]).points;
 
 /** What can be done with a result, as a row of the list or as a card beside a rail. */
 export interface ResultActions {
@@ -55,7 +58,7 @@ function Row({
   onGo,
   showPoints = false,
   termAction,
-  ownPoints = {},
+  ownPoints = NONE,
   resultAction,
 }: Omit<Props, 'report'> & {
   requirement: Assignment['requirements'][number];
@@ -115,7 +118,7 @@ export function RequirementCard({
   showPoints = false,
   onGo,
   termAction,
-  ownPoints = {},
+  ownPoints = NONE,
   resultAction,
 }: Props & { id: string }) {
   const at = assignment.requirements.findIndex((one) => one.id === id);

@@ -1,3 +1,4 @@
+import { judgementOf } from '@ichnograph/core';
 import type { Judgement } from '@ichnograph/core';
 import type { JudgementKind, JudgementRow } from '@ichnograph/contract';
 
@@ -9,11 +10,9 @@ export interface Judged {
 }
 
 export function judgedOf(rows: readonly JudgementRow[]): Judged {
-  const valuesOf = (kind: JudgementKind): Record<string, number> =>
-    Object.fromEntries(rows.filter((row) => row.kind === kind).map(({ subject, value }) => [subject, value]));
   return {
     rows,
-    judgement: { points: valuesOf('result'), levels: valuesOf('criterion') },
+    judgement: judgementOf(rows),
     of: (kind, subject) => rows.find((row) => row.kind === kind && row.subject === subject),
   };
 }

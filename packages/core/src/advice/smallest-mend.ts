@@ -7,10 +7,11 @@ import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import { isStructural } from '../map/kinds.js';
 import { MapIndex } from '../map-index/map-index.js';
-import type { Assignment, CheckContext, Link, Requirement, Topic, TopicMap } from '../map/types.js';
+import type { Assignment, CheckContext, Link, Topic, TopicMap } from '../map/types.js';
 import type { Result } from '../requirements/types.js';
 import { isBlank } from '../words/normal-form.js';
 import { againstReference } from '../class-readings/against-reference.js';
+import { breaksOf } from './breaks.js';
 import { safeHelp } from './safe-help.js';
 
 /** One edit of a mend, by what it does and to what. */
@@ -101,33 +102,6 @@ export function smallestMend(
     beam = next.sort((a, b) => (b.result.fraction ?? 0) - (a.result.fraction ?? 0)).slice(0, BEAM);
   }
   return null;
-}
-
-/** Asked of every map, whether its teacher asks for it or not: nobody is advised to lay lines over words. */
-const CLEAR: Requirement[] = (['clear-text', 'no-overlaps'] as const).map((type) => ({
-  id: `mend ${type}`,
-  type,
-  params: {},
-  level: 'should',
-  points: 0,
-}));
-
-/** Whether a mended map does worse than the first in anything but what is mended: advice leads into no other fault. */
-function breaksOf(
-  map: TopicMap,
-  assignment: Assignment,
-  requirementId: string,
-  context: CheckContext,
-): (mended: TopicMap) => boolean {
-  const others = assignment.requirements.filter(({ id }) => id !== requirementId);
-  const rest: Assignment = { ...assignment, requirements: [...others, ...CLEAR] };
-  let before: Result[] | null = null;
-  return (mended) => {
-    before ??= checkMap(map, rest, context).results;
-    return checkMap(mended, rest, context).results.some(
-      ({ fraction }, i) => fraction !== null && fraction < (before![i]!.fraction ?? 0) - CLOSE,
-    );
-  };
 }
 
 /** The single edits that are worth trying: those on what the evidence names, or on everything. */

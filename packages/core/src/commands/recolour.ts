@@ -1,5 +1,6 @@
 import { done, refused } from '../map/changes.js';
 import type { Change, Outcome } from '../map/changes.js';
+import { contrast } from '../map/colour.js';
 import { isStructural } from '../map/kinds.js';
 import { kindOfTopic } from '../map/style.js';
 import type { Topic, TopicMap } from '../map/types.js';
@@ -60,14 +61,22 @@ export function colourBranch(map: TopicMap, ids: readonly string[], fill: string
   return done(...filled(map, branchOf(map, ids), fill, rules));
 }
 
-function filled(map: TopicMap, ids: readonly string[], fill: string, { legend }: Ruled): Change[] {
+/** Least contrast of words on what is filled (WCAG 2.2, 1.4.3). */
+const READABLE = 4.5;
+
+/** A fill; an ink that a hand chose for another one goes where it could not be read on this. */
+export function filled(map: TopicMap, ids: readonly string[], fill: string, { legend }: Ruled): Change[] {
   const wanted = new Set(ids);
   return map.topics
     .filter((topic) => {
       const kind = kindOfTopic(legend, topic.kind);
       return wanted.has(topic.id) && topic.fill !== fill && (!kind || isStructural(kind));
     })
-    .map((topic): Change => ({ do: 'set', in: 'topics', id: topic.id, fields: refitted(topic, { fill }, legend) }));
+    .map((topic): Change => {
+      const isFaint = topic.ink !== undefined && contrast(topic.ink, fill) < READABLE;
+      const fields = refitted(topic, { fill }, legend);
+      return { do: 'set', in: 'topics', id: topic.id, fields: isFaint ? { ...fields, ink: undefined } : fields };
+    });
 }
 
 /** The fill a new topic takes from the branch it grows on: one that was given by hand, where it does not say a kind. */

@@ -1,5 +1,5 @@
 import { drawnPart } from '../geometry/drawn-part.js';
-import { boxesMeet } from '../geometry/boxes.js';
+import { boxesMeet, entersBox } from '../geometry/boxes.js';
 import { meetingPoint } from '../geometry/meetings.js';
 import { boxOf, polyline } from '../geometry/points.js';
 import type { Polyline } from '../geometry/points.js';
@@ -35,14 +35,19 @@ export class CrossingCounter {
     return { link, line: polyline(drawnPart(link, byId.get(link.from)!, byId.get(link.to)!, this.legend)) };
   }
 
-  /** Crossings of links that hang on these topics, where those stand by `places`, or where they are. */
-  of(ids: ReadonlySet<string>, places?: ReadonlyMap<string, Spot>): number {
+  /** The map with topics where `places` says, or as it is: what hangs on these topics, drawn so, and all other links. */
+  private placed(ids: ReadonlySet<string>, places?: ReadonlyMap<string, Spot>) {
     const hangs = ({ from, to }: Link): boolean => ids.has(from) || ids.has(to);
     const byId = places
       ? new Map([...this.byId].map(([id, topic]) => [id, places.has(id) ? { ...topic, ...places.get(id)! } : topic]))
       : this.byId;
     const own = this.drawn.filter(({ link }) => hangs(link)).map((one) => (places ? this.draw(one.link, byId) : one));
-    const rest = this.drawn.filter(({ link }) => !hangs(link));
+    return { byId, own, rest: this.drawn.filter(({ link }) => !hangs(link)) };
+  }
+
+  /** Crossings of links that hang on these topics, where those stand by `places`, or where they are. */
+  of(ids: ReadonlySet<string>, places?: ReadonlyMap<string, Spot>): number {
+    const { own, rest } = this.placed(ids, places);
     let count = 0;
     own.forEach((one, i) => {
       for (const other of rest) if (cross(one, other)) count++;
@@ -51,7 +56,27 @@ export class CrossingCounter {
     return count;
   }
 
-  /** The one topic whose move takes most crossings away, where to, and how many; null where none does. */
+  /** How often its links run over topics that are not their ends, and other lines over these topics. */
+  private overTopics(ids: ReadonlySet<string>, places?: ReadonlyMap<string, Spot>): number {
+    const { byId, own, rest } = this.placed(ids, places);
+    const topics = [...byId.values()];
+    const runsOver = ({ link, line }: Drawn, topic: Topic): boolean =>
+      topic.id !== link.from && topic.id !== link.to && entersBox(line, boxOf(topic));
+    const over = (lines: readonly Drawn[], under: readonly Topic[]): number =>
+      lines.reduce((sum, line) => sum + under.filter((topic) => runsOver(line, topic)).length, 0);
+    return (
+      over(own, topics) +
+      over(
+        rest,
+        topics.filter(({ id }) => ids.has(id)),
+      )
+    );
+  }
+
+  /**
+   * The one topic whose move takes most crossings away, where to, and how many; null where none does. What would lay lines
+   * over topics instead is none.
+   */
   bestMove(): { id: string; at: Spot; fewer: number } | null {
     const worst = this.map.topics
       .map((topic) => ({ topic, count: this.of(new Set([topic.id])) }))
@@ -61,9 +86,11 @@ export class CrossingCounter {
     let best: { id: string; at: Spot; fewer: number } | null = null;
     for (const { topic, count } of worst) {
       const ids = new Set([topic.id]);
+      const over = this.overTopics(ids);
       for (const at of this.spotsFor(topic)) {
-        const fewer = count - this.of(ids, new Map([[topic.id, at]]));
-        if (fewer > (best?.fewer ?? 0)) best = { id: topic.id, at, fewer };
+        const there = new Map([[topic.id, at]]);
+        const fewer = count - this.of(ids, there);
+        if (fewer > (best?.fewer ?? 0) && this.overTopics(ids, there) <= over) best = { id: topic.id, at, fewer };
       }
     }
     return best;

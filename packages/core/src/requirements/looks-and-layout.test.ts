@@ -37,6 +37,14 @@ requirementTester('kind-style', guided, [
     fraction: 0,
     flags: ['a'],
   },
+  {
+    name: 'free style: no kind is given by students',
+    assignment: assignmentOf({ styleMode: 'free', legend: { topicKinds: [], linkKinds: [] } }),
+    map: mapOf([topic('a')]),
+    status: 'unmet',
+    fraction: 0,
+    flags: ['a'],
+  },
 ]);
 
 const shows = (id: string, more = {}) => link('t', id, { kind: 'shows', ...more });

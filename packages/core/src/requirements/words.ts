@@ -17,6 +17,10 @@ export const percent = (share: number): number => Math.round(share * 100);
 export const ofThem = (what: string): string =>
   `{left, plural, =0 {{of, plural, =0 {There are none yet.} =1 {The one there is, is ${what}.} other {All {of} are ${what}.}}} other {{of, plural, =1 {The one there is, is not ${what}.} other {{count} of {of} {count, plural, one {is} other {are}} ${what}.}}}}`;
 
+/** Of a topic where no kind is given by students. */
+export const NOT_GIVEN =
+  'was not given, and there is no kind for ideas of your own here: take it away, or ask your teacher.';
+
 /** A count, of how many, and how many are left. */
 export const partOf = (count: number, of: number): { count: number; of: number; left: number } => ({
   count,

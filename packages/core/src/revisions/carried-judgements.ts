@@ -1,4 +1,5 @@
 import type { Criterion } from '../map/types.js';
+import { valuesBy } from '../marking/judgement-of.js';
 import { isCounted } from '../marking/sum.js';
 import type { Judgement } from '../marking/sum.js';
 import type { Result } from '../requirements/types.js';
@@ -18,13 +19,13 @@ export function carriedJudgements(
 ): Given {
   const counted = new Map(results.filter(isCounted).map((one) => [one.id, one]));
   return {
-    points: Object.fromEntries(
+    points: valuesBy(
       Object.entries(points).flatMap(([id, value]): [string, number][] => {
         const result = counted.get(id);
         return result ? [[id, Math.min(value, result.outOf)]] : [];
       }),
     ),
-    levels: Object.fromEntries(
+    levels: valuesBy(
       Object.entries(levels).flatMap(([id, level]): [string, number][] => {
         const name = before.find((one) => one.id === id)?.levels[level]?.name;
         const now = after.find((one) => one.id === id)?.levels.findIndex((one) => one.name === name) ?? -1;

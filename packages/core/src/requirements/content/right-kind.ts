@@ -3,7 +3,7 @@ import type { Topic } from '../../map/types.js';
 import { share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
-import { kindNames } from '../words.js';
+import { kindNames, NOT_GIVEN } from '../words.js';
 
 export const rightKind = requirementType({
   id: 'right-kind',
@@ -15,9 +15,9 @@ export const rightKind = requirementType({
     all: '{of, plural, =1 {The one topic has.} other {All {of} have.}}',
     some: '{count} of {of} have.',
     bare: '“{text}” has no kind: make it {should}.',
-    bareOwn: '“{text}” has no kind: make it one of your own kinds.',
+    bareOwn: `“{text}” ${NOT_GIVEN}`,
     wrong: '“{text}” is marked {kind}: make it {should}.',
-    wrongOwn: '“{text}” is marked {kind}: make it one of your own kinds.',
+    wrongOwn: `“{text}” is marked {kind} and ${NOT_GIVEN}`,
     wrongNone: '“{text}” is marked {kind}: it was given without a kind.',
   },
   check: (_, { index, assignment }) => {

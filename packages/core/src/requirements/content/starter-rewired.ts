@@ -1,6 +1,8 @@
 import { effectiveKind, isStructural } from '../../map/kinds.js';
 import { MapIndex } from '../../map-index/map-index.js';
 import { standingsOf } from '../../map-index/rewired.js';
+import type { Topic } from '../../map/types.js';
+import { NEARLY_MESSAGES } from '../nearly.js';
 import { ramp, share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import { kindNames, percent } from '../words.js';
@@ -21,6 +23,7 @@ export const starterRewired = requirementType({
     noStarter: 'This assignment has no starter map.',
     share: '{count} of {of} have found a place of their own.',
     asGiven: '“{text}” hangs where it was handed out: link it to the idea it belongs to.',
+    beside: NEARLY_MESSAGES.beside,
   },
   check: ({ minShare, kinds }, { index, assignment }) => {
     const { starter } = assignment;
@@ -38,11 +41,15 @@ export const starterRewired = requirementType({
       figures: { rewired: count, given: of },
       code: 'share',
       data: { count, of },
-      evidence: others.map(({ standing }) => ({
-        code: 'asGiven',
-        data: { text: standing[0]!.text },
-        topics: standing.map(({ id }) => id),
-      })),
+      evidence: others.map(({ standing }) => {
+        const [{ text }] = standing as [Topic];
+        const topics = standing.map(({ id }) => id);
+        // What stands beside the structure cannot be tied into it.
+        const kind = standing.some((topic) => isStructural(index.kindOf(topic))) ? null : index.kindOf(standing[0]!);
+        return kind
+          ? { code: 'beside', data: { text, kind: kind.name }, topics }
+          : { code: 'asGiven', data: { text }, topics };
+      }),
     };
   },
 });

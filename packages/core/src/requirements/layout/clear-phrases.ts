@@ -18,8 +18,9 @@ export const clearPhrases = requirementType({
     none: 'No link has words yet.',
     share: ofThem('clear'),
     onTopic: '“{phrase}” lies on “{text}”: move the topic, or the words along their link.',
-    onPhrase: '“{phrase}” and “{other}” lie on each other: move one along its link.',
-    onLine: 'Another line runs through “{phrase}”: move the words along their link.',
+    onPhrase:
+      '“{phrase}” and “{other}” lie on each other: move one along its link, bow the link, or draw its topics apart.',
+    onLine: 'Another line runs through “{phrase}”: move the words along their link, or the line out of their way.',
     amid: '“{phrase}” is in the way of {others, plural, one {1 other thing} other {{others} other things}}: give it room.',
     under: '{others, plural, one {1 phrase} other {{others} phrases}} on “{text}”: give it room.',
   },

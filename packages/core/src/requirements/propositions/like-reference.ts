@@ -1,6 +1,7 @@
 import { grouped } from '../../grouped.js';
 import { MapIndex } from '../../map-index/map-index.js';
 import { ramp, share } from '../fractions.js';
+import { NEARLY_MESSAGES } from '../nearly.js';
 import { requirementType } from '../types.js';
 import type { Finding } from '../types.js';
 import { percent } from '../words.js';
@@ -20,7 +21,9 @@ export const likeReference = requirementType({
     noReference: 'This assignment has no reference map.',
     close: '{closeness} % alike.',
     alone: '“{text}” is tied to nothing that it belongs with: which others does it have to do with?',
+    mateless: 'Nothing that “{text}” belongs with is in the structure of this map yet.',
     missing: '“{text}” belongs on this map.',
+    beside: NEARLY_MESSAGES.beside,
   },
   check: ({ min }, { index, assignment }) => {
     const { reference, terms } = assignment;
@@ -36,12 +39,14 @@ export const likeReference = requirementType({
     const compared = reference.topics.filter(({ id }) => (theirs.neighbours.get(id)?.size ?? 0) > 0);
     const scores = compared.map((topic) => {
       const mine = here.get(topic.id) ?? null;
-      if (!mine) return { topic, mine, score: 0 };
+      const mates = [...theirs.neighbours.get(topic.id)!].map((id) => here.get(id)?.id);
+      if (!mine) return { topic, mine, score: 0, isMateless: false };
       // An unmatched neighbour there stands for itself: nothing here can be it.
-      const there = new Set([...theirs.neighbours.get(topic.id)!].map((id) => here.get(id)?.id ?? `reference:${id}`));
+      const there = new Set(mates.map((id, i) => id ?? i));
       const around = new Set([...(index.neighbours.get(mine.id) ?? [])].filter((id) => matchedHere.has(id)));
-      const common = [...there].filter((id) => around.has(id)).length;
-      return { topic, mine, score: share(common, there.size + around.size - common) };
+      const common = mates.filter((id) => id !== undefined && around.has(id)).length;
+      const isMateless = !mates.some((id) => id !== undefined && index.neighbours.has(id));
+      return { topic, mine, score: share(common, there.size + around.size - common), isMateless };
     });
     const closeness = share(
       scores.reduce((sum, { score }) => sum + score, 0),
@@ -49,11 +54,14 @@ export const likeReference = requirementType({
     );
     const evidence = scores
       .filter(({ score }) => score === 0)
-      .map(({ topic, mine }): Finding =>
-        mine
-          ? { code: 'alone', data: { text: mine.text }, topics: [mine.id] }
-          : { code: 'missing', data: { text: topic.text }, term: topic.text },
-      );
+      .map(({ topic, mine, isMateless }): Finding => {
+        if (!mine) return { code: 'missing', data: { text: topic.text }, term: topic.text };
+        const data = { text: mine.text };
+        const beside = index.neighbours.has(mine.id) ? undefined : index.kindOf(mine)?.name;
+        return beside
+          ? { code: 'beside', data: { ...data, kind: beside }, topics: [mine.id] }
+          : { code: isMateless ? 'mateless' : 'alone', data, topics: [mine.id] };
+      });
     return {
       fraction: ramp(closeness, min),
       figures: { closeness },

@@ -193,6 +193,13 @@ requirementTester(
       fraction: 0,
       flags: ['Arch', 'Pier', 'Deck'],
     },
+    {
+      name: 'one alone, nothing of what it belongs with in the structure',
+      map: mapOf([pier, { ...arch, kind: 'target' }, { ...deck, kind: 'target' }]),
+      status: 'unmet',
+      fraction: 0,
+      flags: ['Arch', 'Pier', 'Deck'],
+    },
     { name: 'no reference', assignment: assignmentOf(), map: mapOf([arch]), status: 'not-applicable', fraction: null },
   ],
   ['met', 'partly', 'unmet', 'not-applicable'],

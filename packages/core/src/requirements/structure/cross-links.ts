@@ -4,6 +4,7 @@ import { sentenceOf } from '../../propositions/sentence.js';
 import { isBlank } from '../../words/normal-form.js';
 import { ramp } from '../fractions.js';
 import { requirementType } from '../types.js';
+import type { Said } from '../types.js';
 
 export const crossLinks = requirementType({
   id: 'cross-links',
@@ -20,6 +21,10 @@ export const crossLinks = requirementType({
   messages: {
     enough: '{count} found.',
     few: '{count, plural, =0 {None yet} other {{count} found}}: add {missing} more.',
+    noRoot: 'There is no starting topic for branches to leave from.',
+    oneBranch:
+      '{branches, plural, =0 {No branch leaves} other {Only one branch leaves}} from “{root}” so far: ' +
+      'such a tie joins two of them.',
     tie: 'This one counts: {sentence}',
     wordless: 'This one would count, but it has no words yet: {sentence}',
     hangs:
@@ -33,8 +38,7 @@ export const crossLinks = requirementType({
     return {
       fraction: ramp(count, min),
       figures: { crossLinks: count },
-      code: count < min ? 'few' : 'enough',
-      data: { count, missing: min - count },
+      ...summaryOf(count, min, index),
       evidence: [...links.map((link) => ({ link, code: 'tie' })), ...nearlyTies(index, links)].map(
         ({ link, code, ...more }) => ({
           code,
@@ -46,6 +50,16 @@ export const crossLinks = requirementType({
     };
   },
 });
+
+/** Without two branches there is nothing to tie. */
+function summaryOf(count: number, min: number, { root, mainBranches }: MapIndex): Said {
+  const data = { count, missing: min - count };
+  if (count >= min) return { code: 'enough', data };
+  if (!root) return { code: 'noRoot' };
+  return mainBranches.length < 2
+    ? { code: 'oneBranch', data: { root: root.text, branches: mainBranches.length } }
+    : { code: 'few', data };
+}
 
 interface NearlyTie {
   link: Link;

@@ -197,6 +197,21 @@ requirementTester('cross-links', rooted, [
     fraction: 0,
     flags: [],
   },
+  {
+    name: 'with one branch there is nothing to tie',
+    map: mapOf(topics, [link('Bridge', 'a'), link('a', 'c')]),
+    status: 'unmet',
+    fraction: 0,
+    flags: [],
+  },
+  {
+    name: 'without a starting topic there are no branches',
+    assignment: assignmentOf(),
+    map: mapOf([topic('a'), topic('b')], [link('a', 'b')]),
+    status: 'unmet',
+    fraction: 0,
+    flags: [],
+  },
 ]);
 
 requirementTester(

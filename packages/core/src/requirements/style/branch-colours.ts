@@ -17,7 +17,7 @@ export const branchColours = requirementType({
   messages: {
     noRoot: 'There is no starting topic for branches to leave from.',
     share: ofThem('of one colour and told apart'),
-    off: '“{text}” hangs from “{branch}”: give it the fill of that branch.',
+    off: '“{text}” hangs from “{branch}”: give it the fill of that branch, and its ink.',
     near: '“{text}” and “{other}” look alike: give one of the two branches another fill.',
   },
   check: ({ tolerance }, { index, assignment: { legend } }) => {

@@ -5,7 +5,7 @@ import type { Topic, TopicKind } from '../../map/types.js';
 import { allBut } from '../all-but.js';
 import type { CheckInput, Finding } from '../types.js';
 import { requirementType } from '../types.js';
-import { kindNames, ofThem } from '../words.js';
+import { kindNames, NOT_GIVEN, ofThem } from '../words.js';
 
 const PLAIN_OUTLINE = '#333333';
 
@@ -77,7 +77,8 @@ export const kindStyle = requirementType({
   messages: {
     share: ofThem('drawn so'),
     wrong: '“{text}” has lost the {what} of a {kind}: give it the looks of its kind.',
-    none: '“{text}” looks like no kind of the legend: give it the shape and fill of one.',
+    none: '“{text}” looks like no kind that is for ideas of your own: give it the shape and fill of {should}.',
+    noneOwn: `“{text}” ${NOT_GIVEN}`,
     shape: 'shape',
     fill: 'fill',
     outline: 'outline',
@@ -89,9 +90,12 @@ export const kindStyle = requirementType({
       const kind = compared.get(id);
       return kind !== undefined && (!kinds || (kind !== null && kinds.includes(kind.id)));
     });
+    const own = assignment.legend.topicKinds.filter(({ givenBy }) => givenBy === 'student');
+    const unlike =
+      own.length > 0 ? { code: 'none', data: { should: { anyOf: own.map(({ name }) => name) } } } : { code: 'noneOwn' };
     const evidence = topics.flatMap((topic): Finding[] => {
       const kind = compared.get(topic.id) ?? null;
-      if (!kind) return [{ code: 'none', data: { text: topic.text }, topics: [topic.id] }];
+      if (!kind) return [{ ...unlike, data: { ...unlike.data, text: topic.text }, topics: [topic.id] }];
       const style = topicStyle(topic, assignment.legend);
       const far = (a: string, b: string): boolean => colourDistance(a, b) > tolerance + CLOSE;
       const lost = [
