@@ -10,6 +10,9 @@ module.exports = {
   forbidden: [
     ...inOrder,
     forbid('common-knows-no-feature', 'what all features stand on knows none of them', '^apps/server/src/common/', `^apps/server/src/(${SERVER.join('|')})/`),
+    forbid('web-common-knows-no-feature', 'what all pages stand on knows none of them', '^apps/web/src/(common|ui)/', '^apps/web/src/(?!common/|ui/)[^/]+/'),
+    { name: 'the-roof-is-above', comment: 'routes and shell know the pages, and no page knows them', severity: 'error', from: { path: '^apps/web/src/(?!app/|main\\.tsx$)' }, to: { path: '^apps/web/src/app/' } },
+    forbid('ui-knows-no-server', 'parts of the interface know nothing of what is asked of the server', '^apps/web/src/ui/', '^apps/web/src/common/(api|queries)'),
     forbid('core-stands-alone', 'core imports only general-purpose pure libraries', '^packages/core/src', '^(packages/(livemap|contract)|apps|demo)|node_modules/(yjs|react|@nestjs|typeorm|zustand|@xyflow)/'),
     { name: 'core-has-no-node', comment: 'core has no Node', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$|/testing/' }, to: { dependencyTypes: ['core'] } },
     forbid('the-map-is-below', 'the model of a map knows no drawing and no requirement', '^packages/core/src/map/(?!.*\\.test)', '^packages/core/src/(geometry|drawn|map-index|requirements|checking|evidence|advice|examples|render|formats|commands|wording)/'),
@@ -27,7 +30,7 @@ module.exports = {
       // The router alone opens pages one by one, each when it is first needed.
       from: { path: '^apps/(server|web)/src/([^/]+)/', pathNot: 'app/router\\.tsx$' },
       // common and database are ground that all stand on; ui and testing are parts, not features.
-      to: { path: '^apps/(server|web)/src/(?!(?:app|common|database|ui|testing|index\\.ts|main\\.tsx?)\\b)[^/]+/', pathNot: '^apps/$1/src/($2/|[^/]+/index\\.ts$|workers/thread\\.ts$)' },
+      to: { path: '^apps/(server|web)/src/(?!(?:common|database|ui|testing|index\\.ts|main\\.tsx?)\\b)[^/]+/', pathNot: '^apps/$1/src/($2/|[^/]+/index\\.ts$|workers/thread\\.ts$)' },
     },
     { name: 'no-circles', comment: 'data walks one way', severity: 'error', from: { path: '^(packages|apps|demo)' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
   ],

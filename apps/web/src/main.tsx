@@ -4,8 +4,8 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
-import { Announcer } from './app/announcer';
-import { queries } from './app/queries';
+import { Announcer } from './common/announcer';
+import { queries } from './common/queries';
 import { router } from './app/router';
 
 createRoot(document.getElementById('root')!).render(

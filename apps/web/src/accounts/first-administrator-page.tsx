@@ -1,9 +1,9 @@
 import { FirstAdministrator } from '@ichnograph/contract';
 import { useState } from 'react';
-import { api, sentenceOfError } from '../app/api';
-import { Page } from '../app/page';
-import { refresh } from '../app/queries';
-import { useFields } from '../app/use-fields';
+import { api, sentenceOfError } from '../common/api';
+import { Page } from '../common/page';
+import { refresh } from '../common/queries';
+import { useFields } from '../common/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
 

@@ -1,12 +1,12 @@
 import { ChangePassword, PASSWORD_LEAST } from '@ichnograph/contract';
 import { useState } from 'react';
 import type { Me } from '@ichnograph/contract';
-import { announce } from '../app/announcer';
-import { showMoment } from '../app/dates';
-import { api, sentenceOfError } from '../app/api';
-import { Page } from '../app/page';
-import { refresh, useTimeZone, useWelcome } from '../app/queries';
-import { useFields } from '../app/use-fields';
+import { announce } from '../common/announcer';
+import { showMoment } from '../common/dates';
+import { api, sentenceOfError } from '../common/api';
+import { Page } from '../common/page';
+import { refresh, useTimeZone, useWelcome } from '../common/queries';
+import { useFields } from '../common/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
 

@@ -1,10 +1,10 @@
 import { SignIn } from '@ichnograph/contract';
 import { useState } from 'react';
-import { api, sentenceOfError } from '../app/api';
-import { Mark } from '../app/mark';
-import { useTitle } from '../app/page';
-import { refresh, useDemoPeople, useWelcome } from '../app/queries';
-import { useFields } from '../app/use-fields';
+import { api, sentenceOfError } from '../common/api';
+import { Mark } from '../common/mark';
+import { useTitle } from '../common/page';
+import { refresh, useDemoPeople, useWelcome } from '../common/queries';
+import { useFields } from '../common/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
 

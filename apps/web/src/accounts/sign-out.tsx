@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Me } from '@ichnograph/contract';
-import { alertAloud, announce } from '../app/announcer';
-import { api, ApiError, sentenceOfError } from '../app/api';
-import { queries } from '../app/queries';
+import { alertAloud, announce } from '../common/announcer';
+import { api, ApiError, sentenceOfError } from '../common/api';
+import { queries } from '../common/queries';
 import { forget, hasUnsent } from '../live';
 import { Confirm } from '../ui/dialog';
 

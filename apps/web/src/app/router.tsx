@@ -1,6 +1,6 @@
 import { createBrowserRouter } from 'react-router';
-import { NotThere, PageFailed } from './failures';
-import { Loading } from './page';
+import { NotThere, PageFailed } from '../common/failures';
+import { Loading } from '../common/page';
 import { Shell } from './shell';
 
 /** Pages by address. Each is loaded when it is first opened; only those with a canvas bring the canvas. */

@@ -4,13 +4,13 @@ import { Check, ChevronDown } from 'lucide-react';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import type { Me } from '@ichnograph/contract';
 import { FirstAdministratorPage, PasswordPage, SignInPage, useSignOut } from '../accounts';
-import { Crumbs, useHasMap } from './crumbs';
-import { useFocusHome } from './focus-home';
-import { Mark } from './mark';
-import { Loading } from './page';
-import { useWelcome } from './queries';
-import { useSingleLetters } from './single-letters';
-import { StaleNotice, Waiting } from './waiting';
+import { HeadSlot, useHasMap, WithHead } from '../common/head-of-page';
+import { useFocusHome } from '../common/focus-home';
+import { Mark } from '../common/mark';
+import { Loading } from '../common/page';
+import { useWelcome } from '../common/queries';
+import { useSingleLetters } from '../common/single-letters';
+import { StaleNotice, Waiting } from '../common/waiting';
 
 const PLACES: Record<Me['role'], [to: string, name: string][]> = {
   student: [
@@ -36,29 +36,31 @@ export function Shell() {
   if (needsFirstAdministrator) return <FirstAdministratorPage />;
   if (!me) return <SignInPage />;
   return (
-    <div className="flex min-h-screen flex-col">
-      <nav aria-label="Skip">
-        <a
-          href="#main"
-          className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-white focus:p-2"
-        >
-          Skip to the page
-        </a>
-        <SkipToMap />
-      </nav>
-      <header className="no-print flex min-h-[46px] items-center gap-2 border-b border-rule bg-paper px-2 sm:gap-4 sm:px-4">
-        <Link to="/" className="flex items-center gap-2 font-semibold">
-          <Mark />
-          <span className="max-md:sr-only">Ichnograph</span>
-        </Link>
-        {me.mustChangePassword ? <span className="flex-1" /> : <Crumbs fallback={<Places me={me} />} />}
-        <PersonMenu me={me} />
-      </header>
-      <Suspense fallback={<Loading what="Opening the page …" />}>
-        {me.mustChangePassword ? <PasswordPage first /> : <Outlet />}
-      </Suspense>
-      <StaleNotice />
-    </div>
+    <WithHead>
+      <div className="flex min-h-screen flex-col">
+        <nav aria-label="Skip">
+          <a
+            href="#main"
+            className="sr-only focus:not-sr-only focus:absolute focus:left-2 focus:top-2 focus:z-50 focus:bg-white focus:p-2"
+          >
+            Skip to the page
+          </a>
+          <SkipToMap />
+        </nav>
+        <header className="no-print flex min-h-[46px] items-center gap-2 border-b border-rule bg-paper px-2 sm:gap-4 sm:px-4">
+          <Link to="/" className="flex items-center gap-2 font-semibold">
+            <Mark />
+            <span className="max-md:sr-only">Ichnograph</span>
+          </Link>
+          {me.mustChangePassword ? <span className="flex-1" /> : <HeadSlot fallback={<Places me={me} />} />}
+          <PersonMenu me={me} />
+        </header>
+        <Suspense fallback={<Loading what="Opening the page …" />}>
+          {me.mustChangePassword ? <PasswordPage first /> : <Outlet />}
+        </Suspense>
+        <StaleNotice />
+      </div>
+    </WithHead>
   );
 }
 

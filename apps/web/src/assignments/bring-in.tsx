@@ -1,9 +1,9 @@
 import { useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { AssignmentDetail } from '@ichnograph/contract';
-import { alertAloud, announce } from '../app/announcer';
-import { api, ApiError, sentenceOfError } from '../app/api';
-import { refresh } from '../app/queries';
+import { alertAloud, announce } from '../common/announcer';
+import { api, ApiError, sentenceOfError } from '../common/api';
+import { refresh } from '../common/queries';
 import { ChooseFile } from '../ui/choose-file';
 import { lineOfTrouble, placesIn } from './lines-of-file';
 import type { PlaceInFile } from './lines-of-file';

@@ -13,7 +13,7 @@ import {
 import type { CheckedExample, GroupId, RequirementType, ParamName, ParamRule } from '@ichnograph/core';
 import { useMemo, useState } from 'react';
 import { CheckedMap, Sentence } from '../map';
-import { Page } from '../app/page';
+import { Page } from '../common/page';
 import { StatusMark } from '../ui/status-mark';
 
 interface Entry {

@@ -2,7 +2,7 @@ import { openStoredAssignment, openStoredMap, readHeld } from '@ichnograph/core'
 import type { Assignment, TopicMap } from '@ichnograph/core';
 import type { ClassInsight } from '@ichnograph/contract';
 import { useMemo, useState } from 'react';
-import { useSubmission } from '../app/queries';
+import { useSubmission } from '../common/queries';
 import { MapPicture, ReadSentence } from '../map';
 import { Button } from '../ui/button';
 import { namesByWork, namesOf } from './names';

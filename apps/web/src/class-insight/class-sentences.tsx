@@ -3,8 +3,8 @@ import type { ClassInsight, ClassPropositions, PropositionRow } from '@ichnograp
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { useClassPropositions } from '../app/queries';
-import { Waiting } from '../app/waiting';
+import { useClassPropositions } from '../common/queries';
+import { Waiting } from '../common/waiting';
 import { Trouble } from '../ui/field';
 import { Segments } from '../ui/segments';
 import { GiveVerdictRow, VerdictSign } from '../verdicts';

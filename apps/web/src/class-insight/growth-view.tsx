@@ -2,9 +2,9 @@ import { FIGURES } from '@ichnograph/core';
 import type { ClassInsight, Growth } from '@ichnograph/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { figure } from '../app/figures';
-import { useGrowth, useSince, useTeacherTasks } from '../app/queries';
-import { Waiting } from '../app/waiting';
+import { figure } from '../common/figures';
+import { useGrowth, useSince, useTeacherTasks } from '../common/queries';
+import { Waiting } from '../common/waiting';
 import { FIGURE_NAMES } from './figure-names';
 import { namesByWork } from './names';
 

@@ -3,7 +3,7 @@ import type { ClassInsight } from '@ichnograph/contract';
 import { BarElement, CategoryScale, Chart, LinearScale, Tooltip } from 'chart.js';
 import { useState } from 'react';
 import { Bar } from 'react-chartjs-2';
-import { figure } from '../app/figures';
+import { figure } from '../common/figures';
 import { Segments } from '../ui/segments';
 import { binsOf, placeIn, spreadOf } from './bins';
 import { FIGURE_NAMES } from './figure-names';

@@ -1,8 +1,8 @@
 import { grouped } from '@ichnograph/core';
 import type { ClassInsight } from '@ichnograph/contract';
 import { Link } from 'react-router';
-import { useClassPropositions } from '../app/queries';
-import { Waiting } from '../app/waiting';
+import { useClassPropositions } from '../common/queries';
+import { Waiting } from '../common/waiting';
 import { Trouble } from '../ui/field';
 import { GiveVerdictRow } from '../verdicts';
 import { namesByWork, ofMaps } from './names';

@@ -1,7 +1,7 @@
 import type { ClassInsight, GiveVerdict, VerdictGiven, VerdictRow } from '@ichnograph/contract';
-import { announce } from '../app/announcer';
-import { api } from '../app/api';
-import { useAction } from '../app/use-action';
+import { announce } from '../common/announcer';
+import { api } from '../common/api';
+import { useAction } from '../common/use-action';
 import type { Given } from '../verdicts';
 
 /** Gives one verdict to everything the class says by these keys. */

@@ -1,7 +1,7 @@
 import type { StaysHard } from '@ichnograph/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useStaysHard } from '../app/queries';
+import { useStaysHard } from '../common/queries';
 import { Button } from '../ui/button';
 
 const percent = (share: number | null | undefined): string =>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { api } from '../app/api';
-import { useAction } from '../app/use-action';
-import { useOnce } from '../app/use-once';
+import { api } from '../common/api';
+import { useAction } from '../common/use-action';
+import { useOnce } from '../common/use-once';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { Writing } from '../ui/writing';

@@ -1,6 +1,6 @@
 import type { Assignment, Topic, TopicMap } from '@ichnograph/core';
 import type { KeyboardEvent } from 'react';
-import { announce } from '../app/announcer';
+import { announce } from '../common/announcer';
 import { readAloud } from './reading-line';
 
 interface Way {

@@ -15,7 +15,7 @@ import {
 import type { EdgeChange, FinalConnectionState, NodeChange } from '@xyflow/react';
 import { useEffect, useRef, useState } from 'react';
 import type { ClipboardEvent, KeyboardEvent, MouseEvent as ReactMouseEvent, ReactNode, RefObject } from 'react';
-import { setHasMap } from '../app/crumbs';
+import { useMapIsHere } from '../common/head-of-page';
 import { BalloonLayer, markScaleAt } from './balloon-layer';
 import { Behind, RegionTitles } from './behind';
 import { CanvasLink, CanvasPicture, CanvasTopic } from './canvas-marks';
@@ -122,10 +122,7 @@ export function Canvas({
     onSelect([...next]);
   };
   const pending = useRef<Set<string> | null>(null);
-  useEffect(() => {
-    setHasMap(true);
-    return () => setHasMap(false);
-  }, []);
+  useMapIsHere();
 
   const onNodesChange = (changes: NodeChange<MarkNode>[]): void => {
     select(changes);

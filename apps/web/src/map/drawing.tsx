@@ -1,8 +1,8 @@
 import { dashLengths } from '@ichnograph/core';
 import type { DrawnShape } from '@ichnograph/core';
 import { useState } from 'react';
-import { pictureIsLost, pictureIsThere, useLostPictures } from '../app/lost-pictures';
-import { pictureHref } from '../app/picture-href';
+import { pictureIsLost, pictureIsThere, useLostPictures } from '../common/lost-pictures';
+import { pictureHref } from '../common/picture-href';
 
 /** What core drew, as SVG, line for line: nothing here measures or wraps. */
 

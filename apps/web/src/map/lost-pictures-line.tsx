@@ -1,4 +1,4 @@
-import { useLostPictures } from '../app/lost-pictures';
+import { useLostPictures } from '../common/lost-pictures';
 
 /** Why pictures do not show, as long as they do not. */
 export function LostPictures() {

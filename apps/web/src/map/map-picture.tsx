@@ -1,7 +1,7 @@
 import { mapToSvg } from '@ichnograph/core';
 import type { Legend, TitleBlockText, TopicMap } from '@ichnograph/core';
 import { useMemo } from 'react';
-import { pictureHref } from '../app/picture-href';
+import { pictureHref } from '../common/picture-href';
 
 /** A map to look at. Core draws it, line for line as on the canvas; its text is escaped there. */
 export function MapPicture({

@@ -5,7 +5,7 @@ import type { CommentRow } from '@ichnograph/contract';
 import { useStore as useFlowStore } from '@xyflow/react';
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
-import { useMedia } from '../app/use-media';
+import { useMedia } from '../common/use-media';
 import { lettered } from './letters';
 
 /** How wide the margin is: it takes room only where something stands in it, and less in a narrow window. */

@@ -2,8 +2,8 @@ import { isBlank, mapOutline, outlineMarkdown } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { FileText, Text } from 'lucide-react';
 import { Fragment, useMemo } from 'react';
-import { announce } from '../app/announcer';
-import { fileName, saveAs } from '../app/save-as';
+import { announce } from '../common/announcer';
+import { fileName, saveAs } from '../common/save-as';
 import { Button } from '../ui/button';
 
 /** The map as an indented outline, to read and to go on writing with. */

@@ -1,7 +1,7 @@
 import { GROUP_TITLES, inGroups, judgementOf, numbered, say, sumsOf } from '@ichnograph/core';
 import type { Assignment, Report, Result } from '@ichnograph/core';
 import type { ReactNode } from 'react';
-import { figure, sumWords } from '../app/figures';
+import { figure, sumWords } from '../common/figures';
 import { Balloon } from '../ui/balloon';
 import { STATUS_WORDS, StatusMark } from '../ui/status-mark';
 import { Sentence } from './requirement-sentence';

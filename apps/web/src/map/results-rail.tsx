@@ -4,7 +4,7 @@ import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { createPortal } from 'react-dom';
 import { STATUS_WORDS, StatusMark } from '../ui/status-mark';
-import { figure } from '../app/figures';
+import { figure } from '../common/figures';
 import { RequirementCard } from './results-list';
 import type { ResultActions } from './results-list';
 

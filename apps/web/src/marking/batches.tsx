@@ -1,6 +1,6 @@
 import { create } from 'zustand';
-import { api } from '../app/api';
-import { useAction } from '../app/use-action';
+import { api } from '../common/api';
+import { useAction } from '../common/use-action';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 

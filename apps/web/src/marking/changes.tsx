@@ -2,7 +2,7 @@ import { differenceOf, openStoredMap, sentenceOf } from '@ichnograph/core';
 import type { Assignment, Difference, TopicMap } from '@ichnograph/core';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
 import { useMemo } from 'react';
-import { useComments, useSubmission } from '../app/queries';
+import { useComments, useSubmission } from '../common/queries';
 import type { FrozenView } from '../map';
 
 /** What became of a map between two times it was handed in. */

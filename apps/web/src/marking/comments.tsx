@@ -1,8 +1,8 @@
 import type { CommentRow, NewComment } from '@ichnograph/contract';
 import { useState } from 'react';
-import { api } from '../app/api';
-import { useDraft } from '../app/drafts';
-import { useOnce } from '../app/use-once';
+import { api } from '../common/api';
+import { useDraft } from '../common/drafts';
+import { useOnce } from '../common/use-once';
 import { CommentCard, subjectAt, subjectOf } from '../map';
 import type { FrozenView } from '../map';
 import { Button } from '../ui/button';

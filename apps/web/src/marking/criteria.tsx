@@ -1,6 +1,6 @@
 import type { Criterion } from '@ichnograph/core';
 import { useRef } from 'react';
-import { figure } from '../app/figures';
+import { figure } from '../common/figures';
 
 /**
  * Criteria with their levels: arrows go from level to level, Enter sets one, and takes it back where it is set; a figure sets

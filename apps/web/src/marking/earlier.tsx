@@ -1,7 +1,7 @@
 import type { Pile, SubmissionDetail } from '@ichnograph/contract';
 import { Link } from 'react-router';
-import { showMoment } from '../app/dates';
-import { timeWords } from '../app/figures';
+import { showMoment } from '../common/dates';
+import { timeWords } from '../common/figures';
 
 /** What was handed in before, each with the comments it had. */
 export function Earlier({ detail, pile, zone }: { detail: SubmissionDetail; pile: Pile; zone: string }) {

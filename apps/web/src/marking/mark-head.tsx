@@ -1,6 +1,6 @@
 import { leftToJudge, markWords } from '@ichnograph/core';
 import type { Assignment, MarkDetail } from '@ichnograph/core';
-import { figure } from '../app/figures';
+import { figure } from '../common/figures';
 import { MarkLines } from './mark-lines';
 
 /** The mark as it will be returned, and what is still missing from it. */

@@ -1,5 +1,5 @@
 import type { MarkDetail } from '@ichnograph/core';
-import { figure } from '../app/figures';
+import { figure } from '../common/figures';
 
 export function MarkLines({
   mark: { lines, structure, sum, outOf: most },

@@ -13,11 +13,11 @@ import type {
 import { MessageSquarePlus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { api } from '../app/api';
-import { Failed } from '../app/failures';
-import { useHiddenNames } from '../app/hidden-names';
-import { useTitle } from '../app/page';
-import { useLetterKeys } from '../app/single-letters';
+import { api } from '../common/api';
+import { Failed } from '../common/failures';
+import { useHiddenNames } from '../common/hidden-names';
+import { useTitle } from '../common/page';
+import { useLetterKeys } from '../common/single-letters';
 import {
   useComments,
   useJudgements,
@@ -27,10 +27,10 @@ import {
   useSecondMarks,
   useSubmission,
   useTimeZone,
-} from '../app/queries';
-import { useAction } from '../app/use-action';
-import { commentsWithoutNames, detailWithoutNames, pileWithoutNames } from '../app/without-names';
-import { Waiting } from '../app/waiting';
+} from '../common/queries';
+import { useAction } from '../common/use-action';
+import { commentsWithoutNames, detailWithoutNames, pileWithoutNames } from '../common/without-names';
+import { Waiting } from '../common/waiting';
 import { FrozenDesk, useFrozen } from '../map';
 import { Confirm } from '../ui/dialog';
 import { Trouble } from '../ui/field';

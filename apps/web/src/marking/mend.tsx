@@ -1,6 +1,6 @@
 import type { Edit, SmallestMend } from '@ichnograph/core';
 import { useState } from 'react';
-import { api, sentenceOfError } from '../app/api';
+import { api, sentenceOfError } from '../common/api';
 import { Button } from '../ui/button';
 
 /** What an edit does, as one says it. */

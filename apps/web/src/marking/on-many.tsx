@@ -1,9 +1,9 @@
 import type { RemarkOnMany, RemarksGiven } from '@ichnograph/contract';
 import { useEffect, useState } from 'react';
-import { api, sentenceOfError } from '../app/api';
-import { useHiddenNames } from '../app/hidden-names';
-import { useAction } from '../app/use-action';
-import { placesWithoutNames } from '../app/without-names';
+import { api, sentenceOfError } from '../common/api';
+import { useHiddenNames } from '../common/hidden-names';
+import { useAction } from '../common/use-action';
+import { placesWithoutNames } from '../common/without-names';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { useBatches } from './batches';

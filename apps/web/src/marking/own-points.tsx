@@ -1,7 +1,7 @@
 import type { Result } from '@ichnograph/core';
 import type { JudgementRow } from '@ichnograph/contract';
 import { useState } from 'react';
-import { figure } from '../app/figures';
+import { figure } from '../common/figures';
 import { Button } from '../ui/button';
 
 /** Why what the computer was unsure of counts as it computed it. */

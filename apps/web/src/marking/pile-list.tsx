@@ -1,7 +1,7 @@
 import type { Pile, PileEntry } from '@ichnograph/contract';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';
-import { figure } from '../app/figures';
+import { figure } from '../common/figures';
 import { namesOf } from './pile-page';
 
 /** Brings the work that is open into sight. */

@@ -4,11 +4,11 @@ import type { NewComment, RemarkRow, SubmissionDetail } from '@ichnograph/contra
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import type { KeyboardEvent } from 'react';
-import { announce } from '../app/announcer';
-import { api } from '../app/api';
-import { useRemarks } from '../app/queries';
-import { useAction } from '../app/use-action';
-import { useOnce } from '../app/use-once';
+import { announce } from '../common/announcer';
+import { api } from '../common/api';
+import { useRemarks } from '../common/queries';
+import { useAction } from '../common/use-action';
+import { useOnce } from '../common/use-once';
 import { subjectAt } from '../map';
 import type { FrozenView } from '../map';
 import { Button } from '../ui/button';

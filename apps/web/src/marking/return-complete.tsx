@@ -1,9 +1,9 @@
 import { fillBlanks, LETTER_FIELDS, markWords } from '@ichnograph/core';
 import type { PileEntry } from '@ichnograph/contract';
 import { useState } from 'react';
-import { api } from '../app/api';
-import { useDraft } from '../app/drafts';
-import { useAction } from '../app/use-action';
+import { api } from '../common/api';
+import { useDraft } from '../common/drafts';
+import { useAction } from '../common/use-action';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';

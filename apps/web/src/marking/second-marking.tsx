@@ -1,10 +1,10 @@
 import type { SecondMarking } from '@ichnograph/contract';
 import { Link } from 'react-router';
-import { api } from '../app/api';
-import { useHiddenNames } from '../app/hidden-names';
-import { useSecondMarking } from '../app/queries';
-import { useAction } from '../app/use-action';
-import { worksWithoutNames } from '../app/without-names';
+import { api } from '../common/api';
+import { useHiddenNames } from '../common/hidden-names';
+import { useSecondMarking } from '../common/queries';
+import { useAction } from '../common/use-action';
+import { worksWithoutNames } from '../common/without-names';
 import { Trouble } from '../ui/field';
 
 /** Who marks a second time, and how the two agree, criterion by criterion. */

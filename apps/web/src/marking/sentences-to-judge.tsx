@@ -2,7 +2,7 @@ import { pathOf, propositionOf } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import type { GiveVerdict, MapProposition, SubmissionDetail, VerdictRow } from '@ichnograph/contract';
 import { useEffect, useRef, useState } from 'react';
-import { api } from '../app/api';
+import { api } from '../common/api';
 import type { FrozenView } from '../map';
 import { Segments } from '../ui/segments';
 import { GiveVerdictRow, VerdictSign } from '../verdicts';

@@ -2,9 +2,9 @@ import type { Assignment, TopicMap } from '@ichnograph/core';
 import { propositionOf, requirementSentence } from '@ichnograph/core';
 import type { MapProposition, MarkChangeRow } from '@ichnograph/contract';
 import { useState } from 'react';
-import { showMoment } from '../app/dates';
-import { figure } from '../app/figures';
-import { useTimeZone, useTrail } from '../app/queries';
+import { showMoment } from '../common/dates';
+import { figure } from '../common/figures';
+import { useTimeZone, useTrail } from '../common/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 

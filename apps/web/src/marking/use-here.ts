@@ -1,6 +1,6 @@
 import type { MarkerHere } from '@ichnograph/contract';
 import { useEffect, useState } from 'react';
-import { api } from '../app/api';
+import { api } from '../common/api';
 
 const SAID_EVERY_MS = 5000;
 

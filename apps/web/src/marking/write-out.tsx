@@ -2,8 +2,8 @@ import type { ExportState } from '@ichnograph/contract';
 import { Download } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useEffect, useState } from 'react';
-import { announce } from '../app/announcer';
-import { api, sentenceOfError } from '../app/api';
+import { announce } from '../common/announcer';
+import { api, sentenceOfError } from '../common/api';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
 

@@ -1,8 +1,8 @@
 import { READY_MADE } from '@ichnograph/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, sentenceOfError } from '../app/api';
-import { refresh } from '../app/queries';
+import { api, sentenceOfError } from '../common/api';
+import { refresh } from '../common/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';

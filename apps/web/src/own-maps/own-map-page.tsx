@@ -4,8 +4,8 @@ import { ownMapDocument } from '@ichnograph/contract';
 import type { OwnMapDetail, WorkDetail } from '@ichnograph/contract';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
-import { useMe, useOwnMap } from '../app/queries';
-import { Waiting } from '../app/waiting';
+import { useMe, useOwnMap } from '../common/queries';
+import { Waiting } from '../common/waiting';
 import { OpenMap } from '../works';
 
 /** A map outside any assignment, on the canvas of all maps; nothing is asked of it. */

@@ -1,7 +1,7 @@
 import { openStoredMap } from '@ichnograph/core';
 import type { Legend } from '@ichnograph/core';
 import { useMemo } from 'react';
-import { useOwnMap } from '../app/queries';
+import { useOwnMap } from '../common/queries';
 import { MapPicture } from '../map';
 
 /** A map of one's own, drawn small. */

@@ -1,10 +1,10 @@
 import { MOST_AT_ONCE } from '@ichnograph/contract';
 import type { Card, ClassRow } from '@ichnograph/contract';
 import { useId, useMemo, useState } from 'react';
-import { api } from '../app/api';
-import { useKnownNames } from '../app/queries';
-import { useAction } from '../app/use-action';
-import { useRested } from '../app/use-rested';
+import { api } from '../common/api';
+import { useKnownNames } from '../common/queries';
+import { useAction } from '../common/use-action';
+import { useRested } from '../common/use-rested';
 import { Button } from '../ui/button';
 import { ChooseFile } from '../ui/choose-file';
 import { Trouble } from '../ui/field';

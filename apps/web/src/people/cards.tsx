@@ -1,6 +1,6 @@
 import type { Card, ClassRow } from '@ichnograph/contract';
 import { Printer } from 'lucide-react';
-import { useWelcome } from '../app/queries';
+import { useWelcome } from '../common/queries';
 import { Button } from '../ui/button';
 
 /** What each signs in with, to be printed and cut apart. It is shown this once: only a hash of a password is kept. */

@@ -1,7 +1,7 @@
 import { normalForm } from '@ichnograph/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useAccounts } from '../app/queries';
+import { useAccounts } from '../common/queries';
 
 const MOST = 12;
 

@@ -1,12 +1,12 @@
 import { NewAccount, NewClass } from '@ichnograph/contract';
 import type { ClassRow } from '@ichnograph/contract';
 import { useState } from 'react';
-import { api } from '../app/api';
-import { Page } from '../app/page';
-import { useClasses, useMe } from '../app/queries';
-import { useAction } from '../app/use-action';
-import { useFields } from '../app/use-fields';
-import { Waiting } from '../app/waiting';
+import { api } from '../common/api';
+import { Page } from '../common/page';
+import { useClasses, useMe } from '../common/queries';
+import { useAction } from '../common/use-action';
+import { useFields } from '../common/use-fields';
+import { Waiting } from '../common/waiting';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
 import { Everyone } from './everyone';

@@ -2,8 +2,8 @@ import { MOST_BYTES } from '@ichnograph/contract';
 import type { FileRow } from '@ichnograph/contract';
 import { writeSketch } from '@ichnograph/core';
 import type { Sketch } from '@ichnograph/core';
-import { api, ApiError } from '../app/api';
-import { queries } from '../app/queries';
+import { api, ApiError } from '../common/api';
+import { queries } from '../common/queries';
 
 const TOO_LARGE = {
   type: 'about:blank',

@@ -1,6 +1,6 @@
 import { useRef } from 'react';
 import type { KeyboardEvent } from 'react';
-import { pictureHref } from '../app/picture-href';
+import { pictureHref } from '../common/picture-href';
 import type { Chosen } from './choice';
 
 /** Pictures side by side: one is chosen by pointer, or by arrows and Enter; what is pointed at shows large beside them. */

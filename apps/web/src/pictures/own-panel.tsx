@@ -1,9 +1,9 @@
 import { Camera, Upload } from 'lucide-react';
 import { useState } from 'react';
 import type { FileRow } from '@ichnograph/contract';
-import { sentenceOfError } from '../app/api';
-import { useMyFiles } from '../app/queries';
-import { Waiting } from '../app/waiting';
+import { sentenceOfError } from '../common/api';
+import { useMyFiles } from '../common/queries';
+import { Waiting } from '../common/waiting';
 import { ChooseFile } from '../ui/choose-file';
 import { bring } from './bring';
 import type { Chosen } from './choice';

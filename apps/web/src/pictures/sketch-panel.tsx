@@ -3,7 +3,7 @@ import type { Sketch } from '@ichnograph/core';
 import { Eraser, Redo2, Undo2 } from 'lucide-react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, sentenceOfError } from '../app/api';
+import { api, sentenceOfError } from '../common/api';
 import { Button } from '../ui/button';
 import { bringSketch } from './bring';
 import type { Chosen } from './choice';

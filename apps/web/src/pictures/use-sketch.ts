@@ -1,7 +1,7 @@
 import { hasRoom, rubbed } from '@ichnograph/core';
 import type { Sketch, Stroke } from '@ichnograph/core';
 import { useState } from 'react';
-import { useDraft } from '../app/drafts';
+import { useDraft } from '../common/drafts';
 
 export const SHEET = { width: 640, height: 400 } as const;
 const EMPTY: Sketch = { ...SHEET, strokes: [] };

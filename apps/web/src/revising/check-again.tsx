@@ -1,7 +1,7 @@
 import { openStoredAssignment } from '@ichnograph/core';
 import { useState } from 'react';
-import { useAhead, useAssignment } from '../app/queries';
-import { useAction } from '../app/use-action';
+import { useAhead, useAssignment } from '../common/queries';
+import { useAction } from '../common/use-action';
 import { WhatWouldChange } from './what-would-change';
 
 /** Over a pile whose sheet asks for something else by now, to those who may change it: maps are checked again from here. */

@@ -4,8 +4,8 @@ import { referenceDocument, starterDocument, trialDocument } from '@ichnograph/c
 import type { SheetDetail, WorkDetail } from '@ichnograph/contract';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
-import { useMe, useSheetDetail, useTrials } from '../app/queries';
-import { Waiting } from '../app/waiting';
+import { useMe, useSheetDetail, useTrials } from '../common/queries';
+import { Waiting } from '../common/waiting';
 import { OpenMap } from '../works';
 import type { MapSource } from '../works';
 import { AS_A_STUDENT } from './trial-names';

@@ -2,8 +2,8 @@ import { SHEET_PARTS } from '@ichnograph/core';
 import type { Sheet, SheetPart } from '@ichnograph/core';
 import type { SheetDetail } from '@ichnograph/contract';
 import { createStore } from 'zustand/vanilla';
-import { alertAloud } from '../app/announcer';
-import { api, ApiError, sentenceOfError } from '../app/api';
+import { alertAloud } from '../common/announcer';
+import { api, ApiError, sentenceOfError } from '../common/api';
 
 /**
  * `saved`: the server holds every word of it. `waiting`: it was changed and is being sent, or will be in a moment.

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ApiError, sentenceOfError } from '../app/api';
+import { ApiError, sentenceOfError } from '../common/api';
 import { placeWords } from './place-words';
 import { useSheetPage } from './use-sheet';
 

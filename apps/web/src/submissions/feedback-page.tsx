@@ -3,10 +3,10 @@ import type { MarkDetail } from '@ichnograph/core';
 import type { CommentRow, MapProposition, SubmissionDetail } from '@ichnograph/contract';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { alertAloud } from '../app/announcer';
-import { api, sentenceOfError } from '../app/api';
-import { showMoment } from '../app/dates';
-import { useTitle } from '../app/page';
+import { alertAloud } from '../common/announcer';
+import { api, sentenceOfError } from '../common/api';
+import { showMoment } from '../common/dates';
+import { useTitle } from '../common/page';
 import { Criteria, JudgedSentences, judgedOf, MarkHead } from '../marking';
 import type { Judged } from '../marking';
 import {
@@ -18,8 +18,8 @@ import {
   useReference,
   useSubmission,
   useTimeZone,
-} from '../app/queries';
-import { Waiting } from '../app/waiting';
+} from '../common/queries';
+import { Waiting } from '../common/waiting';
 import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead, SettleComment } from '../map';
 import type { FrozenView } from '../map';
 import { Button, buttonClass } from '../ui/button';

@@ -1,6 +1,6 @@
 import { numbered, pointsOf, requirementSentence } from '@ichnograph/core';
 import type { Judgement } from '@ichnograph/core';
-import { figure } from '../app/figures';
+import { figure } from '../common/figures';
 import type { FrozenView } from '../map';
 import { StatusMark } from '../ui/status-mark';
 

@@ -2,7 +2,7 @@ import { PanelLeftClose, PanelLeftOpen, PanelRightClose, PanelRightOpen, Pin, Pi
 import { useEffect, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout, usePanelRef } from 'react-resizable-panels';
-import { useMedia } from '../app/use-media';
+import { useMedia } from '../common/use-media';
 
 export interface Side {
   name: string;

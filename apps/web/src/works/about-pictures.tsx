@@ -1,8 +1,8 @@
 import type { LoosePicture, Topic } from '@ichnograph/core';
 import { isUpload } from '@ichnograph/core';
 import { Brush, ImagePlus, Paperclip, Replace, X } from 'lucide-react';
-import { useMyFiles } from '../app/queries';
-import { pictureHref } from '../app/picture-href';
+import { useMyFiles } from '../common/queries';
+import { pictureHref } from '../common/picture-href';
 import { Button } from '../ui/button';
 import { ChooseFile } from '../ui/choose-file';
 import { useEditor } from './editor';

@@ -1,6 +1,6 @@
 import { holdsAnswers } from '@ichnograph/core';
 import type { Assignment, Result, TopicMap } from '@ichnograph/core';
-import { api, ApiError } from '../app/api';
+import { api, ApiError } from '../common/api';
 
 /** After the last change: a hand that goes on is not asked about after each stroke. */
 const CALM_MS = 700;

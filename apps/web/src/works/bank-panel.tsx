@@ -3,7 +3,7 @@ import type { Chip, Legend } from '@ichnograph/core';
 import { useDraggable } from '@dnd-kit/core';
 import { MessageSquareText, X } from 'lucide-react';
 import { useState } from 'react';
-import { useDraft } from '../app/drafts';
+import { useDraft } from '../common/drafts';
 import { Segments } from '../ui/segments';
 import { useEditor, useEditorState } from './editor';
 import type { Spot } from './editor';

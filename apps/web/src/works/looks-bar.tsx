@@ -14,7 +14,7 @@ import {
   Undo2,
 } from 'lucide-react';
 import type { ReactNode } from 'react';
-import { useMedia } from '../app/use-media';
+import { useMedia } from '../common/use-media';
 import { Button } from '../ui/button';
 import { LooseBar } from './about-pictures';
 import { AboutTopic } from './about-topic';

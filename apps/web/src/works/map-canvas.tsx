@@ -4,7 +4,7 @@ import type { TopicMap } from '@ichnograph/core';
 import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
 import { useEffect, useMemo, useState } from 'react';
 import type { RefObject } from 'react';
-import { useComments, useWorkComments } from '../app/queries';
+import { useComments, useWorkComments } from '../common/queries';
 import { AnswerComment, Canvas, CommentCard, FREE, Margin, SettleComment, useEvidence, useMarginWidth } from '../map';
 import type { Gestures } from '../map';
 import { Button } from '../ui/button';

@@ -1,8 +1,8 @@
 import { requirementSentence } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
 import type { WorkDetail, WorkNews } from '@ichnograph/contract';
-import { api } from '../app/api';
-import { useAction } from '../app/use-action';
+import { api } from '../common/api';
+import { useAction } from '../common/use-action';
 import { Button } from '../ui/button';
 
 const PARTS: Readonly<Record<string, string>> = {

@@ -1,9 +1,9 @@
 import type { WorkDetail } from '@ichnograph/contract';
 import { useEffect, useRef } from 'react';
 import { useStore } from 'zustand';
-import { alertAloud, announce, hush } from '../app/announcer';
-import { showMoment } from '../app/dates';
-import { useMe, useTimeZone } from '../app/queries';
+import { alertAloud, announce, hush } from '../common/announcer';
+import { showMoment } from '../common/dates';
+import { useMe, useTimeZone } from '../common/queries';
 import { LostPictures } from '../map';
 import { Button } from '../ui/button';
 import { useEditor, useEditorState } from './editor';

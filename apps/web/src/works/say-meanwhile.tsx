@@ -1,8 +1,8 @@
 import type { NewComment } from '@ichnograph/contract';
 import { useState } from 'react';
-import { api } from '../app/api';
-import { useAction } from '../app/use-action';
-import { useOnce } from '../app/use-once';
+import { api } from '../common/api';
+import { useAction } from '../common/use-action';
+import { useOnce } from '../common/use-once';
 import { subjectAt, subjectOf } from '../map';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';

@@ -3,7 +3,7 @@ import type { Assignment } from '@ichnograph/core';
 import { workDocument } from '@ichnograph/contract';
 import type { WorkDetail } from '@ichnograph/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { queries } from '../app/queries';
+import { queries } from '../common/queries';
 import { openLive } from '../live';
 import type { LiveWork } from '../live';
 import { startAnswerChecks } from './answer-checks';

@@ -1,7 +1,7 @@
 import { mend, ontoLegend, openStoredMap, propose, readMapText, requirementSentence } from '@ichnograph/core';
 import type { Requirement, TopicMap } from '@ichnograph/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { useTrials } from '../../app/queries';
+import { useTrials } from '../../common/queries';
 import { Button } from '../../ui/button';
 import { ChooseFile } from '../../ui/choose-file';
 import { Trouble } from '../../ui/field';

@@ -3,7 +3,7 @@ import type { GroupId, Requirement, SheetRequirement } from '@ichnograph/core';
 import { MessageSquare, MoreHorizontal, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { announce } from '../../app/announcer';
+import { announce } from '../../common/announcer';
 import { Balloon } from '../../ui/balloon';
 import { Button } from '../../ui/button';
 import { Menu, MenuItem } from '../../ui/menu';

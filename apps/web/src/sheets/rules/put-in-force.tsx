@@ -1,8 +1,8 @@
 import type { RulesForAssignment, RulesPreview } from '@ichnograph/contract';
 import { useState } from 'react';
-import { announce } from '../../app/announcer';
-import { api } from '../../app/api';
-import { refresh } from '../../app/queries';
+import { announce } from '../../common/announcer';
+import { api } from '../../common/api';
+import { refresh } from '../../common/queries';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';

@@ -1,7 +1,7 @@
 import type { ClassName } from '@ichnograph/contract';
-import { HeadOfPage } from '../../app/crumbs';
-import { useTitle } from '../../app/page';
-import { useMe } from '../../app/queries';
+import { HeadOfPage } from '../../common/head-of-page';
+import { useTitle } from '../../common/page';
+import { useMe } from '../../common/queries';
 import { RequirementsSection } from '../requirements/requirements-section';
 import { Overtaken, DraftSaved } from '../draft-saved';
 import { CriteriaSection } from '../sections/criteria';

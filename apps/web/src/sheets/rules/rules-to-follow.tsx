@@ -1,6 +1,6 @@
-import { api } from '../../app/api';
-import { useAssignment } from '../../app/queries';
-import { useAction } from '../../app/use-action';
+import { api } from '../../common/api';
+import { useAssignment } from '../../common/queries';
+import { useAction } from '../../common/use-action';
 import { Button } from '../../ui/button';
 import { Trouble } from '../../ui/field';
 import { useSheetPage } from '../use-sheet';

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { announce } from '../../app/announcer';
-import { api } from '../../app/api';
-import { dateIn, instantOf } from '../../app/dates';
-import { refresh, useAssignment, useClasses, useTimeZone } from '../../app/queries';
+import { announce } from '../../common/announcer';
+import { api } from '../../common/api';
+import { dateIn, instantOf } from '../../common/dates';
+import { refresh, useAssignment, useClasses, useTimeZone } from '../../common/queries';
 import { Button } from '../../ui/button';
 import { Trouble } from '../../ui/field';
 import { Remark, Section } from '../section';

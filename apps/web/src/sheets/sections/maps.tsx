@@ -3,7 +3,7 @@ import type { Change, Legend, TopicMap } from '@ichnograph/core';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { announce } from '../../app/announcer';
+import { announce } from '../../common/announcer';
 import type { LiveWork } from '../../live';
 import { MapPicture } from '../../map';
 import { ChooseOwnMap } from '../../own-maps';

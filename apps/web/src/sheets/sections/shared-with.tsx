@@ -1,8 +1,8 @@
 import type { Person } from '@ichnograph/contract';
 import { useState } from 'react';
-import { api } from '../../app/api';
-import { useColleagues, useMe } from '../../app/queries';
-import { useAction } from '../../app/use-action';
+import { api } from '../../common/api';
+import { useColleagues, useMe } from '../../common/queries';
+import { useAction } from '../../common/use-action';
 import { Button } from '../../ui/button';
 import { Trouble } from '../../ui/field';
 

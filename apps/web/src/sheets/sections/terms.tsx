@@ -1,7 +1,7 @@
 import { normalForm, outlineSentence, readOutline } from '@ichnograph/core';
 import type { Sheet } from '@ichnograph/core';
 import { useId, useState } from 'react';
-import { announce } from '../../app/announcer';
+import { announce } from '../../common/announcer';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
 import { usePart } from '../use-sheet';

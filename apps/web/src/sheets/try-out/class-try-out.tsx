@@ -1,9 +1,9 @@
 import { openStoredMap } from '@ichnograph/core';
 import type { ClassMap, RevisionPreview } from '@ichnograph/contract';
 import { useMemo, useState } from 'react';
-import { api } from '../../app/api';
-import { figure } from '../../app/figures';
-import { useAssignment } from '../../app/queries';
+import { api } from '../../common/api';
+import { figure } from '../../common/figures';
+import { useAssignment } from '../../common/queries';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';

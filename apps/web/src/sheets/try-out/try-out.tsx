@@ -12,9 +12,9 @@ import {
 import type { Assignment, TopicMap, WayName } from '@ichnograph/core';
 import { Dice5 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { api } from '../../app/api';
-import { useTrials } from '../../app/queries';
-import { useAction } from '../../app/use-action';
+import { api } from '../../common/api';
+import { useTrials } from '../../common/queries';
+import { useAction } from '../../common/use-action';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { useSheetPage, useWritten } from '../use-sheet';

@@ -1,7 +1,7 @@
 import { illegible, LEGIBILITY } from '@ichnograph/core';
 import { Camera, RotateCw, Upload, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { ApiError, sentenceOfError } from '../../app/api';
+import { ApiError, sentenceOfError } from '../../common/api';
 import { bring, fileOf, greyOf, pagesOf, straightened } from '../../pictures';
 import type { Page } from '../../pictures';
 import { Button } from '../../ui/button';

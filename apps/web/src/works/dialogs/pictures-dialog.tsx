@@ -1,6 +1,6 @@
 import type { NewPicture } from '@ichnograph/core';
 import { useState } from 'react';
-import { pictureHref } from '../../app/picture-href';
+import { pictureHref } from '../../common/picture-href';
 import { Credits, LibraryPanel, OwnPanel, shownSize, SketchPanel } from '../../pictures';
 import type { Chosen } from '../../pictures';
 import { Button } from '../../ui/button';

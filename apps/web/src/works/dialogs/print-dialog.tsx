@@ -4,7 +4,7 @@ import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { createPortal } from 'react-dom';
-import { pictureHref } from '../../app/picture-href';
+import { pictureHref } from '../../common/picture-href';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Segments } from '../../ui/segments';

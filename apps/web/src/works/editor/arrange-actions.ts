@@ -28,7 +28,7 @@ import {
   ungroup,
 } from '@ichnograph/core';
 import type { Along, Choice, Edge, Layer, LinkLooks, SafeHelp, TidyWay, TopicLooks } from '@ichnograph/core';
-import { announce } from '../../app/announcer';
+import { announce } from '../../common/announcer';
 import { startTidying } from '../../map';
 import type { Hand } from './hand';
 

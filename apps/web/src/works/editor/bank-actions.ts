@@ -1,6 +1,6 @@
 import { addTopic, addToBank, freeSpot, gatherText, growTopic, outlineSentence } from '@ichnograph/core';
 import type { Chip } from '@ichnograph/core';
-import { announce } from '../../app/announcer';
+import { announce } from '../../common/announcer';
 import { addedId, takeFromBank } from './hand';
 import type { Hand } from './hand';
 import type { Spot } from './state';

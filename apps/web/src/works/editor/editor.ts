@@ -4,7 +4,7 @@ import type { LiveMap } from '@ichnograph/livemap';
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
-import { announce } from '../../app/announcer';
+import { announce } from '../../common/announcer';
 import { arrangeActions } from './arrange-actions';
 import { bankActions } from './bank-actions';
 import { enrichActions } from './enrich-actions';

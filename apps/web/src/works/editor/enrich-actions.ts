@@ -14,7 +14,7 @@ import {
   toggleMark,
 } from '@ichnograph/core';
 import type { Chip } from '@ichnograph/core';
-import { announce } from '../../app/announcer';
+import { announce } from '../../common/announcer';
 import type { Hand } from './hand';
 import type { Spot } from './state';
 

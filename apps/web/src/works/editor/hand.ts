@@ -2,7 +2,7 @@ import { reasonOf } from '@ichnograph/core';
 import type { Assignment, Change, Chip, Maker, Outcome } from '@ichnograph/core';
 import type { LiveMap } from '@ichnograph/livemap';
 import type { StoreApi } from 'zustand/vanilla';
-import { alertAloud } from '../../app/announcer';
+import { alertAloud } from '../../common/announcer';
 import type { EditorState } from './state';
 
 /** What all actions of an editor work with: the live map, the state, and one way to run a command of core. */

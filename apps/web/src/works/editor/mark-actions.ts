@@ -18,7 +18,7 @@ import {
   turnLinks,
 } from '@ichnograph/core';
 import type { Copied, LinkLooks, TopicLooks, TopicMap } from '@ichnograph/core';
-import { announce } from '../../app/announcer';
+import { announce } from '../../common/announcer';
 import { keepClip, keptClip, ontoOwn } from './clipboard';
 import type { Clip } from './clipboard';
 import { addedId } from './hand';

@@ -10,8 +10,8 @@ import {
   setPicture,
 } from '@ichnograph/core';
 import type { NewPicture } from '@ichnograph/core';
-import { announce } from '../../app/announcer';
-import { sentenceOfError } from '../../app/api';
+import { announce } from '../../common/announcer';
+import { sentenceOfError } from '../../common/api';
 import { bring, shownSize } from '../../pictures';
 import { addedId } from './hand';
 import type { Hand } from './hand';
