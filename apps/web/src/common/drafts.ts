@@ -25,15 +25,17 @@ function write(key: string, value: unknown): void {
 /**
  * Words that were begun and not sent: kept in this browser under the person's account as they are typed, so that a
  * reload, another page or the end of the session loses none of them. Null empties it.
- * @param name what the draft is for; it does not change while its part of the page is shown
+ * @param name what the draft is for; it does not change while its part of the page is shown. Without a name it lives as
+ * long as that
  */
-export function useDraft<T>(name: string): [T | null, (next: T | null) => void] {
-  const key = keyOf(useMe().id, name);
-  const [draft, setDraft] = useState(() => read<T>(key));
+export function useDraft<T>(name: string | undefined): [T | null, (next: T | null) => void] {
+  const { id } = useMe();
+  const key = name === undefined ? undefined : keyOf(id, name);
+  const [draft, setDraft] = useState(() => (key === undefined ? null : read<T>(key)));
   return [
     draft,
     (next) => {
-      write(key, next);
+      if (key !== undefined) write(key, next);
       setDraft(next);
     },
   ];

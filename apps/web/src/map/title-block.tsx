@@ -1,4 +1,5 @@
 import { useStore as useFlowStore } from '@xyflow/react';
+import { CommittedInput } from '../common/committed';
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useId, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
@@ -150,29 +151,16 @@ function Editable({
   onChange?: ((next: string) => void) | undefined;
   strong?: boolean;
 }) {
-  const [draft, setDraft] = useState<string | null>(null);
   const look = `w-full truncate bg-transparent ${strong ? 'font-semibold' : ''}`;
   if (!onChange) return <div className={look}>{value}</div>;
-  const commit = (): void => {
-    if (draft !== null && draft !== value) onChange(draft.trim());
-    setDraft(null);
-  };
   return (
-    <input
+    <CommittedInput
       aria-label={label}
       maxLength={300}
       className={`${look} -mx-1 rounded-sm px-1 hover:bg-white focus:bg-white`}
-      value={draft ?? value}
+      value={value}
       placeholder="Not named yet"
-      onChange={(event) => setDraft(event.target.value)}
-      onBlur={commit}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
-        if (event.key === 'Escape' && draft !== null) {
-          event.stopPropagation();
-          setDraft(null);
-        }
-      }}
+      onCommit={(typed) => onChange(typed.trim())}
     />
   );
 }

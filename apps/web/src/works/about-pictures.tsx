@@ -1,6 +1,7 @@
 import type { LoosePicture, Topic } from '@ichnograph/core';
 import { isUpload } from '@ichnograph/core';
 import { Brush, ImagePlus, Paperclip, Replace, X } from 'lucide-react';
+import { CommittedInput } from '../common/committed';
 import { useMyFiles } from '../common/queries';
 import { pictureHref } from '../common/picture-href';
 import { Button } from '../ui/button';
@@ -60,19 +61,13 @@ function PictureRow({
         className="h-12 w-12 border border-rule bg-white object-contain p-0.5"
       />
       <div className="grid gap-1">
-        <input
-          key={picture.alt}
+        <CommittedInput
           className="field"
           aria-label="What the picture shows"
           placeholder="What does it show? For those who cannot see it"
-          defaultValue={picture.alt}
+          value={picture.alt}
           maxLength={2000}
-          onBlur={({ target }) => {
-            if (target.value.trim() !== picture.alt) onDescribe(target.value.trim());
-          }}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter') event.currentTarget.blur();
-          }}
+          onCommit={(alt) => onDescribe(alt.trim())}
         />
         <div className="flex flex-wrap gap-1">
           <select
@@ -157,19 +152,14 @@ export function LooseBar({ picture }: { picture: LoosePicture }) {
   };
   return (
     <>
-      <input
-        key={`${picture.id} ${picture.alt}`}
+      <CommittedInput
+        key={picture.id}
         className="field min-h-7 w-64 min-w-24 shrink"
         aria-label="What the picture shows"
         placeholder="What does it show?"
-        defaultValue={picture.alt}
+        value={picture.alt}
         maxLength={2000}
-        onBlur={({ target }) => {
-          if (target.value.trim() !== picture.alt) actions.setLoose(picture.id, { alt: target.value.trim() });
-        }}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') event.currentTarget.blur();
-        }}
+        onCommit={(alt) => void actions.setLoose(picture.id, { alt: alt.trim() })}
       />
       {isSketch(picture.src) && (
         <Button small onClick={() => actions.openPictures('Sketch', replaces)}>

@@ -3,6 +3,7 @@ import type { Topic } from '@ichnograph/core';
 import { NotebookPen, X } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
+import { CommittedInput } from '../common/committed';
 import { Button, buttonClass } from '../ui/button';
 import { Files, Pictures } from './about-pictures';
 import { useEditor, useEditorState } from './editor';
@@ -51,23 +52,26 @@ export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
 
 const REST_MS = 900;
 
-/** The note, kept as it is typed: whenever the hand rests, and when the field is left. */
+/** The note, kept as it is typed: whenever the hand rests, and when the field is left. Who types nothing keeps nothing. */
 function Note({ topic }: { topic: Topic }) {
   const { actions } = useEditor();
   const stored = topic.note ?? '';
-  const [text, setText] = useState(stored);
-  const latest = useRef({ text, stored });
+  const [typed, setTyped] = useState<string | null>(null);
+  const text = typed ?? stored;
+  const latest = useRef({ typed, stored });
   useEffect(() => {
-    latest.current = { text, stored };
+    latest.current = { typed, stored };
   });
   const keep = (): void => {
-    if (latest.current.text !== latest.current.stored) actions.setNote(topic.id, latest.current.text);
+    const now = latest.current;
+    if (now.typed !== null && now.typed !== now.stored) actions.setNote(topic.id, now.typed);
+    setTyped(null);
   };
   useEffect(() => {
     const timer = setTimeout(keep, REST_MS);
     return () => clearTimeout(timer);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- after each change of the text
-  }, [text]);
+  }, [typed]);
   // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it goes
   useEffect(() => keep, []);
   const count = wordsOf(text).length;
@@ -82,7 +86,7 @@ function Note({ topic }: { topic: Topic }) {
         maxLength={20000}
         value={text}
         spellCheck
-        onChange={({ target }) => setText(target.value)}
+        onChange={({ target }) => setTyped(target.value)}
         onBlur={keep}
       />
       <span className="text-xs text-quiet">
@@ -104,21 +108,14 @@ function Line({
   value: string;
   onTake: (value: string) => boolean;
 }) {
-  const take = (field: HTMLInputElement): void => {
-    if (field.value !== value && !onTake(field.value)) field.value = value;
-  };
   return (
     <label className="grid gap-1">
       <span className="caption">{label}</span>
-      <input
-        key={value}
+      <CommittedInput
         className="field"
-        defaultValue={value}
+        value={value}
         placeholder={hint}
-        onBlur={({ target }) => take(target)}
-        onKeyDown={({ key, currentTarget }) => {
-          if (key === 'Enter') take(currentTarget);
-        }}
+        onCommit={(typed) => (onTake(typed) ? null : 'This was not taken.')}
       />
     </label>
   );

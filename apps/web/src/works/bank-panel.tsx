@@ -3,6 +3,7 @@ import type { Chip, Legend } from '@ichnograph/core';
 import { useDraggable } from '@dnd-kit/core';
 import { MessageSquareText, X } from 'lucide-react';
 import { useState } from 'react';
+import { CommittedInput } from '../common/committed';
 import { useDraft } from '../common/drafts';
 import { Segments } from '../ui/segments';
 import { useEditor, useEditorState } from './editor';
@@ -168,22 +169,23 @@ function ChipButton({ chip, legend, onPlace }: { chip: Chip; legend: Legend; onP
         <MessageSquareText aria-hidden size={13} />
       </button>
       {asked && (
-        <input
-          autoFocus
-          className="field col-span-full mt-1 text-sm"
-          aria-label={`Why ${chip.text} is not placed`}
-          placeholder="Could not place it because …"
-          maxLength={2000}
-          defaultValue={chip.note ?? ''}
-          onBlur={({ target }) => {
-            if (target.value !== (chip.note ?? '')) actions.sayWhy(chip, target.value);
-            ask(false);
+        <div
+          className="col-span-full mt-1"
+          onBlur={() => ask(false)}
+          onKeyDown={({ key, nativeEvent }) => {
+            if (!nativeEvent.isComposing && (key === 'Enter' || key === 'Escape')) ask(false);
           }}
-          onKeyDown={({ key, currentTarget }) => {
-            if (key === 'Enter') currentTarget.blur();
-            if (key === 'Escape') ask(false);
-          }}
-        />
+        >
+          <CommittedInput
+            autoFocus
+            className="field text-sm"
+            aria-label={`Why ${chip.text} is not placed`}
+            placeholder="Could not place it because …"
+            maxLength={2000}
+            value={chip.note ?? ''}
+            onCommit={(why) => actions.sayWhy(chip, why)}
+          />
+        </div>
       )}
       {chip.note && !asked && <p className="words col-span-full pl-2 text-sm text-quiet">because {chip.note}</p>}
       {chip.own && (

@@ -2,6 +2,7 @@ import { ARROWS, BRANCH_FILLS, DASHES, isStructural, linkStyle, ROUTES, SHAPES, 
 import type { Assignment, Link, LinkLooks, Topic, TopicLooks } from '@ichnograph/core';
 import { Shapes } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { CommittedFigure } from '../common/committed';
 import { buttonClass } from '../ui/button';
 import { Choice } from '../ui/choice';
 import { useEditor } from './editor';
@@ -172,27 +173,18 @@ function Figure({
   step?: number;
   onChange: (value: number) => void;
 }) {
-  const take = (text: string): void => {
-    const figure = Number(text);
-    if (text !== '' && Number.isFinite(figure)) onChange(Math.min(most, Math.max(least, figure)));
-  };
   return (
     <label className="grid grid-cols-[6rem_1fr_1.5rem] items-center gap-2">
       {label}
-      <input
-        key={value}
-        type="number"
+      <CommittedFigure
         className="field py-1 font-mono"
-        defaultValue={value ?? ''}
+        value={value}
         placeholder="several"
-        min={least}
-        max={most}
+        limits={{ least, most, mayBeEmpty: value === undefined }}
         step={step}
-        onBlur={({ target }) => {
-          if (Number(target.value) !== value) take(target.value);
-        }}
-        onKeyDown={({ key, currentTarget }) => {
-          if (key === 'Enter') take(currentTarget.value);
+        live={false}
+        onCommit={(figure) => {
+          if (figure !== undefined) onChange(figure);
         }}
       />
       <span className="text-sm text-quiet">{unit}</span>

@@ -1,8 +1,10 @@
 import { PARAM_WORDS, requirementParts, requirementTypeOf, withDefaults } from '@ichnograph/core';
 import type { Assignment, ParamName, ParamRule, Requirement } from '@ichnograph/core';
-import { useId, useState } from 'react';
+import { useId } from 'react';
 import { Button } from '../../ui/button';
+import { CommittedFigure, CommittedInput, CommittedLines } from '../../common/committed';
 import { KindSample, LinkSample } from '../../map';
+import { useSheetPage } from '../use-sheet';
 import { PickPropositions } from './pick-propositions';
 
 interface Props {
@@ -28,21 +30,18 @@ export function BlankEditor({ requirement, name, rule, assignment, onChange }: P
       const per = /Share$/.test(name) ? 100 : 1;
       return (
         <Labelled id={id} words={wordsFor(name)}>
-          <input
+          <CommittedFigure
             id={id}
-            type="number"
             className="field w-28 font-mono"
             data-autofocus
-            min={rule.least === undefined ? undefined : rule.least * per}
-            max={rule.most === undefined ? undefined : rule.most * per}
-            step={rule.whole ? 1 : 'any'}
-            defaultValue={value === undefined ? undefined : Math.round((value as number) * per * 1e6) / 1e6}
-            onChange={({ target }) => {
-              if (target.value === '') {
-                // A sign alone, or letters, reads as empty too: that is no wish to say nothing.
-                if (mayBeEmpty && !target.validity.badInput) onChange(undefined);
-              } else if (target.validity.valid) onChange(target.valueAsNumber / per);
+            limits={{
+              least: rule.least === undefined ? undefined : rule.least * per,
+              most: rule.most === undefined ? undefined : rule.most * per,
+              whole: rule.whole,
+              mayBeEmpty,
             }}
+            value={value === undefined ? undefined : Math.round((value as number) * per * 1e6) / 1e6}
+            onCommit={(figure) => onChange(figure === undefined ? undefined : figure / per)}
           />
           {per === 100 && ' %'}
           {mayBeEmpty && <p className="mt-1 text-sm text-quiet">Empty for none.</p>}
@@ -113,26 +112,27 @@ export function BlankEditor({ requirement, name, rule, assignment, onChange }: P
     case 'text':
       return (
         <Labelled id={id} words={wordsFor(name)}>
-          <input
+          <CommittedInput
             id={id}
             className="field"
             data-autofocus
             maxLength={300}
-            defaultValue={(value as string | undefined) ?? ''}
-            onBlur={({ target }) => onChange(target.value.trim() === '' && mayBeEmpty ? undefined : target.value)}
+            value={(value as string | undefined) ?? ''}
+            live
+            onCommit={(typed) => onChange(typed.trim() === '' && mayBeEmpty ? undefined : typed)}
           />
         </Labelled>
       );
     case 'texts':
       return (
         <Labelled id={id} words={`${wordsFor(name)}, one a line`}>
-          <textarea
+          <CommittedLines
             id={id}
             className="field min-h-24"
             data-autofocus
-            defaultValue={((value as string[] | undefined) ?? []).join('\n')}
-            onBlur={({ target }) => {
-              const lines = linesOf(target.value);
+            value={((value as string[] | undefined) ?? []).join('\n')}
+            onCommit={(typed) => {
+              const lines = linesOf(typed);
               onChange(lines.length === 0 && mayBeEmpty ? undefined : lines);
             }}
           />
@@ -146,6 +146,7 @@ export function BlankEditor({ requirement, name, rule, assignment, onChange }: P
       return (
         <Records
           name={name}
+          requirement={requirement.id}
           rule={rule}
           value={(value as Record<string, unknown>[] | undefined) ?? []}
           onChange={onChange}
@@ -323,18 +324,20 @@ function Pairs({
 /** A list of records, such as propositions: a line each, the fields of one with bars between. */
 function Records({
   name,
+  requirement,
   rule,
   value,
   onChange,
 }: {
   name: string;
+  requirement: string;
   rule: Extract<ParamRule, { type: 'list' }>;
   value: readonly Record<string, unknown>[];
   onChange: (value: unknown) => void;
 }) {
   const id = useId();
   const fields = Object.entries(rule.of);
-  const [trouble, setTrouble] = useState('');
+  const { id: sheet } = useSheetPage().detail;
   const written = (one: Record<string, unknown>): string =>
     fields
       .map(([field]) => {
@@ -363,27 +366,22 @@ function Records({
       <label htmlFor={id} className="mb-1 block text-sm text-quiet">
         {sentenceCase(wordsFor(name))}: one a line, as “{fields.map(([field]) => field).join(' | ')}”
       </label>
-      <textarea
+      <CommittedLines
         id={id}
-        key={value.map(written).join('\n')}
         className="field min-h-24 font-mono text-sm"
         data-autofocus
-        defaultValue={value.map(written).join('\n')}
-        onBlur={({ target }) => {
-          if (target.value === target.defaultValue) return;
-          const records = linesOf(target.value).map(read);
+        value={value.map(written).join('\n')}
+        draft={`${name} of ${requirement} on ${sheet}`}
+        onCommit={(typed) => {
+          const records = linesOf(typed).map(read);
           const incomplete = records.findIndex((one) =>
             fields.some(([field, of]) => 'required' in of && of.required && one[field] === undefined),
           );
-          setTrouble(incomplete >= 0 ? `Line ${incomplete + 1} is not complete.` : '');
-          if (incomplete < 0) onChange(records);
+          if (incomplete >= 0) return `Line ${incomplete + 1} is not complete.`;
+          onChange(records);
+          return null;
         }}
       />
-      {trouble && (
-        <p role="alert" className="text-sm text-madder">
-          {trouble}
-        </p>
-      )}
       {'from' in rule.of && 'to' in rule.of && <PickPropositions value={value} onChange={onChange} />}
     </div>
   );

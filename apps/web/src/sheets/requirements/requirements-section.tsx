@@ -3,6 +3,7 @@ import type { GroupId, Requirement, SheetRequirement } from '@ichnograph/core';
 import { MessageSquare, MoreHorizontal, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { CommittedFigure, CommittedInput } from '../../common/committed';
 import { announce } from '../../common/announcer';
 import { Balloon } from '../../ui/balloon';
 import { Button } from '../../ui/button';
@@ -190,17 +191,11 @@ function Row({
         </select>
         <label className="flex items-center gap-1 font-mono text-sm">
           <span className="sr-only">Points: {sentence}</span>
-          <input
-            type="number"
-            min={0}
-            max={1000}
-            step="any"
+          <CommittedFigure
             className="w-14 rounded-sm border border-transparent bg-transparent py-1 text-right hover:border-rule focus:border-[#8b9389] focus:bg-white"
-            defaultValue={requirement.points}
-            key={requirement.points}
-            onChange={({ target }) => {
-              if (target.value !== '' && target.validity.valid) onChange({ points: target.valueAsNumber });
-            }}
+            value={requirement.points}
+            limits={{ least: 0, most: 1000 }}
+            onCommit={(points = 0) => onChange({ points })}
           />
           pt
         </label>
@@ -226,14 +221,14 @@ function Row({
           <label className="mt-1 flex items-center gap-2 text-sm">
             <MessageSquare aria-hidden size={13} className="text-quiet" />
             <span className="sr-only">Hint for: {sentence}</span>
-            <input
+            <CommittedInput
               className="field py-0.5"
               maxLength={2000}
               placeholder="A hint in your own words, shown where it is not met"
-              defaultValue={requirement.hint ?? ''}
-              onBlur={({ target }) => {
-                if (target.value !== (requirement.hint ?? '')) onChange({ hint: target.value });
-              }}
+              autoFocus={requirement.hint === undefined}
+              live
+              value={requirement.hint ?? ''}
+              onCommit={(hint) => onChange({ hint })}
             />
           </label>
         )}

@@ -1,5 +1,6 @@
 import type { Criterion } from '@ichnograph/core';
 import { Plus } from 'lucide-react';
+import { CommittedFigure, CommittedInput } from '../../common/committed';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
 import { useNewId, usePart } from '../use-sheet';
@@ -41,16 +42,17 @@ export function CriteriaSection() {
         <fieldset key={criterion.id} className="card mb-3 p-3">
           <legend className="sr-only">{criterion.name}</legend>
           <div className="mb-2 flex items-center gap-2">
-            <input
+            <CommittedInput
               aria-label="Name of the criterion"
               className="field font-semibold"
-              defaultValue={criterion.name}
-              key={criterion.name}
               maxLength={300}
-              onBlur={({ target }) => {
-                const name = target.value.trim();
-                if (name === '') target.value = criterion.name;
-                else if (name !== criterion.name) set(criterion.id, () => ({ name }));
+              value={criterion.name}
+              live
+              onCommit={(typed) => {
+                const name = typed.trim();
+                if (name === '') return 'A criterion needs a name.';
+                set(criterion.id, () => ({ name }));
+                return null;
               }}
             />
             <ListMenu
@@ -74,17 +76,12 @@ export function CriteriaSection() {
                     maxLength={300}
                     onChange={({ target }) => setLevel({ name: target.value })}
                   />
-                  <input
+                  <CommittedFigure
                     aria-label={`Points of level ${at + 1} of ${criterion.name}`}
                     className="field py-1 font-mono"
-                    type="number"
-                    min={0}
-                    max={1000}
-                    step="any"
-                    defaultValue={level.points}
-                    onChange={({ target }) => {
-                      if (target.value !== '' && target.validity.valid) setLevel({ points: target.valueAsNumber });
-                    }}
+                    value={level.points}
+                    limits={{ least: 0, most: 1000 }}
+                    onCommit={(points = 0) => setLevel({ points })}
                   />
                   <input
                     aria-label={`What level ${at + 1} of ${criterion.name} looks like`}

@@ -3,6 +3,7 @@ import type { Legend, LinkKind, Shape, TopicKind } from '@ichnograph/core';
 import { ArrowDown, ArrowUp, MoreHorizontal, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { CommittedInput } from '../../common/committed';
 import { KindSample, LinkSample } from '../../map';
 import { Button, buttonClass } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -213,19 +214,17 @@ function NameField({
   className: string;
 }) {
   return (
-    <input
+    <CommittedInput
       aria-label={label}
       className={className}
-      defaultValue={value}
-      key={value}
+      value={value}
       maxLength={100}
-      onBlur={({ target }) => {
-        const name = target.value.trim();
-        if (name === '') target.value = value;
-        else if (name !== value) onChange(name);
-      }}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') event.currentTarget.blur();
+      live
+      onCommit={(typed) => {
+        const name = typed.trim();
+        if (name === '') return 'A kind needs a name.';
+        onChange(name);
+        return null;
       }}
     />
   );

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { CommittedFigure } from '../../common/committed';
 
 /** A line of how a mark comes about; its blanks are filled in where they stand. */
 export const Rule = ({ children }: { children: ReactNode }) => <div className="leading-8">{children}</div>;
@@ -68,17 +69,12 @@ export function Figure({
   onChange: (value: number) => void;
 }) {
   return (
-    <input
-      type="number"
+    <CommittedFigure
       aria-label={label}
       className={`w-16 text-right font-mono ${BLANK}`}
-      min={least}
-      max={most}
-      step="any"
-      defaultValue={value}
-      onChange={({ target }) => {
-        if (target.value !== '' && target.validity.valid) onChange(target.valueAsNumber);
-      }}
+      value={value}
+      limits={{ least, most }}
+      onCommit={(figure = least) => onChange(figure)}
     />
   );
 }

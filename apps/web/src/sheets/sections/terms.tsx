@@ -1,6 +1,7 @@
 import { normalForm, outlineSentence, readOutline } from '@ichnograph/core';
 import type { Sheet } from '@ichnograph/core';
 import { useId, useState } from 'react';
+import { CommittedInput } from '../../common/committed';
 import { announce } from '../../common/announcer';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
@@ -74,18 +75,21 @@ export function TermsSection() {
                 </td>
                 <td className="words py-1 pr-2 font-semibold">{term.text}</td>
                 <td>
-                  <input
+                  <CommittedInput
                     aria-label={`Other wordings of ${term.text}`}
                     className={BARE}
-                    defaultValue={(term.accept ?? []).join(' | ')}
+                    value={(term.accept ?? []).join(' | ')}
                     placeholder="…"
                     title="Several wordings with | between"
-                    onBlur={({ target }) => {
-                      const accept = target.value
+                    live
+                    onCommit={(typed) => {
+                      const accept = typed
                         .split('|')
                         .map((one) => one.trim())
-                        .filter((one) => one !== '' && one.length <= 300);
-                      if (accept.join('|') !== (term.accept ?? []).join('|')) setOne(term.text, { accept });
+                        .filter((one) => one !== '');
+                      if (accept.some((one) => one.length > 300)) return 'A wording has room for 300 characters.';
+                      setOne(term.text, { accept });
+                      return null;
                     }}
                   />
                 </td>
