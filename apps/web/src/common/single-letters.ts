@@ -1,4 +1,3 @@
-import { useEffect } from 'react';
 import { create } from 'zustand';
 
 const KEY = 'single letters are off';
@@ -24,23 +23,3 @@ export const useSingleLetters = create<{ on: boolean; set: (on: boolean) => void
     }
   },
 }));
-
-const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof Element && target.closest('input, textarea, select, [contenteditable], [role=menu]') !== null;
-
-/** Single letters that act wherever one is on the page, but where one types or chooses. By `F` or `Shift+F`. */
-export function useLetterKeys(keys: Readonly<Record<string, () => void>>): void {
-  const { on } = useSingleLetters();
-  useEffect(() => {
-    if (!on) return;
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.altKey || event.ctrlKey || event.metaKey || isTyping(event.target)) return;
-      const act = keys[`${event.shiftKey ? 'Shift+' : ''}${event.key.toUpperCase()}`];
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
-}

@@ -7,7 +7,8 @@ import { useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { announce } from '../common/announcer';
 import { HeadOfPage } from '../common/head-of-page';
-import { useLetterKeys } from '../common/single-letters';
+import { KeysOfPage } from '../common/page-keys';
+import type { PageKey } from '../common/page-keys';
 import { Desk } from '../ui/desk';
 import type { Side } from '../ui/desk';
 import { Segments } from '../ui/segments';
@@ -69,7 +70,11 @@ interface Props {
   /** what stands at the head of the results' rail */
   railHead?: (view: FrozenView, open: () => void) => ReactNode;
   card: (comment: CommentRow, letter: string, view: FrozenView) => ReactNode;
+  /** what else keys do on this page */
+  keys?: readonly PageKey[];
 }
+
+const NO_KEYS: readonly PageKey[] = [];
 
 /** A map that was handed in, as drawing or as sentences, its results beside it, comments in its margin: what markers and readers share. */
 export function FrozenDesk(props: Props) {
@@ -99,6 +104,7 @@ function AtTheDesk({
   resultAction,
   railHead,
   card,
+  keys = NO_KEYS,
 }: Props) {
   const frozen = useFrozen(detail);
   const [view, setView] = useState<(typeof VIEWS)[number]>('Map');
@@ -126,7 +132,10 @@ function AtTheDesk({
     go([next.mark]);
     announce(next.words);
   };
-  useLetterKeys({ F: () => walk(1), 'Shift+F': () => walk(-1) });
+  const ownKeys: PageKey[] = [
+    { chords: ['F'], name: 'Go to what is flagged next', run: () => walk(1), held: true },
+    { chords: ['Shift+F'], name: 'Go back to what was flagged before', run: () => walk(-1), held: true },
+  ];
   const around: FrozenView = {
     frozen,
     selection,
@@ -152,7 +161,12 @@ function AtTheDesk({
       <HeadOfPage
         crumbs={crumbs}
         middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
-        actions={actions}
+        actions={
+          <>
+            {actions}
+            <KeysOfPage keys={[...keys, ...ownKeys]} />
+          </>
+        }
       />
       {dialogs?.(around)}
       <Desk

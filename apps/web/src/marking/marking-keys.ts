@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import type { PageKey } from '../common/page-keys';
 
 /** Frames of the screen within which what was unfolded, or turned to, is there. */
 const FRAMES = 30;
@@ -30,17 +30,10 @@ export function toJudgeSentence(): HTMLElement | null | undefined {
   return first?.querySelector<HTMLElement>('[data-verdict][tabindex="0"]');
 }
 
-/** Keys that act wherever one is on the page; plain Page Up and Page Down scroll what has the focus. */
-export function useMarkingKeys(keys: Readonly<Record<string, () => void>>): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (!event.altKey || event.ctrlKey || event.metaKey) return;
-      const act = keys[`Alt+${event.key.length === 1 ? event.key.toUpperCase() : event.key}`];
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
-}
+/** What keys do while one marks; those of a sentence act while it has the focus. */
+export const SENTENCE_KEYS: readonly PageKey[] = [
+  { chords: ['1', '2', '3', '4'], name: 'On a sentence: sound, sound but thin, shaky, wrong; and on to the next' },
+  { chords: ['0'], name: 'On a sentence: take the verdict back' },
+  { chords: ['R'], name: 'On a sentence: write a remark' },
+  { chords: ['ArrowDown', 'ArrowUp'], name: 'On a sentence: to the next, to the one before' },
+];

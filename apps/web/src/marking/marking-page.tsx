@@ -17,7 +17,7 @@ import { api } from '../common/api';
 import { Failed } from '../common/failures';
 import { useHiddenNames } from '../common/hidden-names';
 import { useTitle } from '../common/page';
-import { useLetterKeys } from '../common/single-letters';
+import type { PageKey } from '../common/page-keys';
 import {
   useComments,
   useJudgements,
@@ -38,7 +38,7 @@ import { ChangesList, ChangesOnMap, useChanges } from './changes';
 import { CriteriaToGive } from './criteria-to-give';
 import { Earlier, stateSentence } from './earlier';
 import { judgedOf } from './judgement';
-import { inResults, toJudge, toJudgeSentence, useMarkingKeys } from './marking-keys';
+import { inResults, toJudge, toJudgeSentence, SENTENCE_KEYS } from './marking-keys';
 import { MarkHead, notJudgedWords } from './mark-head';
 import { MarkingActions } from './marking-actions';
 import { isNewest, modeOf } from './mode';
@@ -160,17 +160,28 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
         if (done && thenOn) goOn(1);
       });
   };
-  useLetterKeys({ '/': () => mayMark && setBank(true) });
-  useMarkingKeys({
-    'Alt+PageDown': () => goOn(1),
-    'Alt+PageUp': () => goOn(-1),
-    'Alt+J': () => inResults(toJudge),
-    'Alt+S': () => inResults(toJudgeSentence),
-    'Alt+M': () => inResults(() => document.querySelector<HTMLElement>('[data-write-comment]')),
-    ...(mayMark && {
-      'Alt+Enter': () => wantBack(true),
-    }),
+  const anywhere = (chord: string, name: string, run: () => void): PageKey => ({
+    chords: [chord],
+    name,
+    run,
+    whileTyping: true,
   });
+  const keys: PageKey[] = [
+    anywhere('Alt+PageDown', 'To the next map of the pile', () => goOn(1)),
+    anywhere('Alt+PageUp', 'To the map before', () => goOn(-1)),
+    anywhere('Alt+J', 'To the first criterion without a level', () => inResults(toJudge)),
+    anywhere('Alt+S', 'To the first sentence without a verdict', () => inResults(toJudgeSentence)),
+    anywhere('Alt+M', 'Write a comment', () =>
+      inResults(() => document.querySelector<HTMLElement>('[data-write-comment]')),
+    ),
+    ...(mayMark
+      ? [
+          anywhere('Alt+Enter', 'Return this map, and on to the next', () => wantBack(true)),
+          { chords: ['/'], name: 'Open the remark bank', run: () => setBank(true) },
+        ]
+      : []),
+    ...SENTENCE_KEYS,
+  ];
   const giveLevel = (criterion: string, level: number | null): void =>
     void (mode === 'marks second'
       ? act(() => api.put(`submissions/${detail.id}/second-marks`, { criterion, level }), 'The level is kept.')
@@ -180,6 +191,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
       detail={detail}
       comments={comments}
       id="marking"
+      keys={keys}
       crumbs={[
         { name: pile.className, to: '/' },
         { name: pile.title, to: `/piles/${pile.publicationId}` },

@@ -31,6 +31,7 @@ export function Dialog({
       <RadixDialog.Portal>
         <RadixDialog.Overlay className={OVERLAY} />
         <RadixDialog.Content
+          data-over-all
           className={`${PANEL} ${WIDTH[wide ? 'wide' : 'normal']}`}
           onOpenAutoFocus={(event) => {
             // What is to be typed first has the focus, not the button that closes.
@@ -89,7 +90,11 @@ export function Confirm({
     >
       <AlertDialog.Portal>
         <AlertDialog.Overlay className={OVERLAY} />
-        <AlertDialog.Content className={`${PANEL} ${WIDTH.normal}`} {...(onCloseAutoFocus && { onCloseAutoFocus })}>
+        <AlertDialog.Content
+          data-over-all
+          className={`${PANEL} ${WIDTH.normal}`}
+          {...(onCloseAutoFocus && { onCloseAutoFocus })}
+        >
           <AlertDialog.Title className="words text-lg font-semibold">{title}</AlertDialog.Title>
           <AlertDialog.Description asChild>
             <div className="words my-3">{children}</div>

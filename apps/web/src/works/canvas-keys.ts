@@ -1,5 +1,6 @@
 import type { KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
+import { chordOf, isWriting } from '../common/chords';
 import { ARROW_KEYS, goTo, isOnCanvas, selectAloud } from '../map';
 import { commandOf } from './commands';
 import type { Command, DeskHand } from './command';
@@ -21,22 +22,25 @@ export function onCanvasKey(event: KeyboardEvent, commands: readonly Command[], 
     return;
   }
   const way = ARROW_KEYS[event.key];
-  const command = event.ctrlKey || event.metaKey;
-  if (way && event.altKey) {
+  // AltGr holds Ctrl and Alt on some keyboards, and writes a sign.
+  const writes = isWriting(event);
+  const command = !writes && (event.ctrlKey || event.metaKey);
+  if (way && event.altKey && !writes) {
     event.preventDefault();
     if (desk.mayEdit) nudge(desk, way, event.shiftKey ? 1 : 10);
   } else if (way && !command) {
     event.preventDefault();
     goTo(map, selection, way, event.shiftKey, selectAloud(map, assignment, actions.select));
-  } else if (desk.mayEdit && selection.length === 1 && !command && !event.altKey && isLetter(event)) {
+  } else if (desk.mayEdit && selection.length === 1 && !command && (writes || !event.altKey) && isLetter(event)) {
     // The field opens before the key takes effect: the letter goes into it, and so does whatever a dead key or an
     // input method makes of the keys that follow.
     flushSync(() => actions.typeOver(selection[0]!));
   } else {
-    const wanted = commandOf(event, 'canvas', commands, store.getState());
+    const wanted = commandOf(chordOf(event), 'canvas', commands, store.getState());
     if (!wanted) return;
     event.preventDefault();
-    wanted.run(desk);
+    // A key that is held makes one topic, not a row of them.
+    if (!event.repeat) wanted.run(desk);
   }
 }
 

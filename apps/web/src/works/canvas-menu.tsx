@@ -1,6 +1,7 @@
 import { ContextMenu } from 'radix-ui';
 import type { MouseEvent, ReactNode } from 'react';
-import { showChord, useCommands } from './commands';
+import { showChord } from '../common/chords';
+import { useCommands } from './commands';
 import { useEditor } from './editor';
 
 /** What is done most with what one points at, each part after a line. */

@@ -1,10 +1,11 @@
 import { ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { showChord } from '../common/chords';
 import { buttonClass } from '../ui/button';
 import { LEADER } from './arranging';
 import type { Command } from './command';
-import { showChord, useCommands } from './commands';
+import { useCommands } from './commands';
 import { useEditor, useEditorState } from './editor';
 
 /** The commands of one group behind one button of the bar, each with its key. What cannot be done now is greyed. */

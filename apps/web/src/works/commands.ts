@@ -1,9 +1,9 @@
 import { DRAWING_TOOLS, isStructural } from '@ichnograph/core';
 import type { Assignment, DrawingTool } from '@ichnograph/core';
 import { createContext, useContext } from 'react';
-import type { KeyboardEvent } from 'react';
 import { announce } from '../common/announcer';
 import { api, sentenceOfError } from '../common/api';
+import { showChord } from '../common/chords';
 import { flagSteps, nextLink, nextStep, selectAloud } from '../map';
 import { useEditorState } from './editor';
 import type { Editor, EditorState } from './editor';
@@ -291,39 +291,14 @@ const OF_TOOL: Record<DrawingTool, (command: Command) => boolean> = {
 const isGiven = (command: Command, tools: readonly DrawingTool[]): boolean =>
   DRAWING_TOOLS.every((tool) => tools.includes(tool) || !OF_TOOL[tool](command));
 
-/** Keys that are held together, in one order and one spelling: `Mod` is Ctrl, or ⌘ on a Mac. */
-export function chordOf({ key, code, ctrlKey, metaKey, altKey, shiftKey }: Pressed): string {
-  // With Alt a keyboard may make another character of a letter or digit; its place says which it is.
-  const [, plain] = /^(?:Key|Digit)(.)$/.exec(altKey ? code : '') ?? [];
-  const name = plain ?? (key.length === 1 ? key.toUpperCase() : key);
-  // A sign that needs Shift says so itself.
-  const shift = shiftKey && (key.length > 1 || /\p{L}/u.test(name));
-  return [...(ctrlKey || metaKey ? ['Mod'] : []), ...(altKey ? ['Alt'] : []), ...(shift ? ['Shift'] : []), name].join(
-    '+',
-  );
-}
-type Pressed = Pick<KeyboardEvent, 'key' | 'code' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>;
-
-const isMac = typeof navigator !== 'undefined' && /Mac|iP(hone|ad)/.test(navigator.userAgent);
-/** A chord as a person reads it. */
-export const showChord = (chord: string): string =>
-  chord
-    .replace('Mod', isMac ? '⌘' : 'Ctrl')
-    .replace('Delete', 'Del')
-    .replaceAll('+', ' + ');
-
-/** The command that a pressed chord runs, if it can act now. */
-export function commandOf(
-  pressed: Pressed,
+/** The command that a chord runs, if it can act now. */
+export const commandOf = (
+  chord: string,
   where: Command['where'],
   commands: readonly Command[],
   state: EditorState,
-): Command | undefined {
-  const chord = chordOf(pressed);
-  return commands.find(
-    (command) => command.where === where && command.keys.includes(chord) && (command.can?.(state) ?? true),
-  );
-}
+): Command | undefined =>
+  commands.find((command) => command.where === where && command.keys.includes(chord) && (command.can?.(state) ?? true));
 
 interface Registry {
   commands: readonly Command[];

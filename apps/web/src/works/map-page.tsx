@@ -11,6 +11,7 @@ import { useStore } from 'zustand';
 import { HeadOfPage } from '../common/head-of-page';
 import { showDay, showMoment } from '../common/dates';
 import { Loading, useTitle } from '../common/page';
+import { useKeys } from '../common/keys';
 import { useMe, useTimeZone, useWork } from '../common/queries';
 import { useIsPast } from '../common/use-is-past';
 import { Waiting } from '../common/waiting';
@@ -338,23 +339,11 @@ const CARRYING = {
   onDragCancel: (event: { active: Active }) => `${wordsOf(event)} stays where it was.`,
 };
 
-/** Keys of the page act wherever nothing is being typed and nothing lies over it. */
+/** Keys of the page act wherever nothing is being typed and nothing lies over it; undo and redo go on as long as they are held. */
 function usePageKeys(commands: ReturnType<typeof commandsFor>, desk: DeskHand): void {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      const target = event.target as Element;
-      if (
-        event.defaultPrevented ||
-        target.closest('input, textarea, select, [role=dialog], [role=alertdialog], [role=menu]')
-      )
-        return;
-      const command = commandOf(event, 'page', commands, desk.editor.store.getState());
-      if (!command) return;
-      event.preventDefault();
-      command.run(desk);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
+  useKeys((chord) => {
+    const command = commandOf(chord, 'page', commands, desk.editor.store.getState());
+    return command && { run: () => command.run(desk), held: ['undo', 'redo'].includes(command.id) };
   });
 }
 

@@ -7,7 +7,7 @@ import { Dialog } from '../../ui/dialog';
 import { useEditor } from '../editor';
 import { HandInDialog } from './hand-in-dialog';
 import { LinkDialog } from './link-dialog';
-import { CommandPalette, KeysDialog } from './palette';
+import { CommandPalette, MapKeysDialog } from './palette';
 import { PaperDialog } from './paper-dialog';
 import { PicturesDialog } from './pictures-dialog';
 import { PrintDialog } from './print-dialog';
@@ -68,7 +68,7 @@ export function MapDialogs({
         />
       )}
       <PrintDialog {...dialog('print')} block={block} />
-      <KeysDialog {...dialog('keys')} />
+      <MapKeysDialog {...dialog('keys')} />
       <CommandPalette {...dialog('palette')} onClosed={onClosed} />
       <HandInDialog
         detail={detail}

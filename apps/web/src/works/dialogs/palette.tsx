@@ -1,6 +1,9 @@
 import { Command as Palette } from 'cmdk';
+import { showChord } from '../../common/chords';
+import { KeysDialog } from '../../common/page-keys';
+import type { PageKey } from '../../common/page-keys';
 import { Dialog } from '../../ui/dialog';
-import { showChord, useCommands } from '../commands';
+import { useCommands } from '../commands';
 import { useEditor } from '../editor';
 
 /** Every command of the page by name, with its keys. */
@@ -53,33 +56,25 @@ export function CommandPalette({
   );
 }
 
-const WALKING: [keys: string, what: string][] = [
-  ['Arrow keys', 'Go to the next topic that way; with Shift, add it to the selection'],
-  ['Alt + arrow keys', 'Move the selected topics; with Shift, one unit at a time'],
-  ['Ctrl + C, Ctrl + X', 'Copy, cut: topics with the links between them; their words for pasting elsewhere'],
-  ['Ctrl + V', 'Paste: what was copied here, or text from elsewhere as topics, a branch or a table'],
-  ['Alt + drag', 'Move a topic with all that hangs from it; dropped on another it hangs there'],
-  ['Any letter', 'Type over the words of what is selected'],
-  ['Ctrl + click, Shift + click', 'Add to the selection'],
+const WALKING: readonly PageKey[] = [
+  { chords: ['Arrow keys'], name: 'Go to the next topic that way; with Shift, add it to the selection' },
+  { chords: ['Alt+arrow keys'], name: 'Move the selected topics; with Shift, one unit at a time' },
+  {
+    chords: ['Mod+C', 'Mod+X'],
+    name: 'Copy, cut: topics with the links between them; their words for pasting elsewhere',
+  },
+  { chords: ['Mod+V'], name: 'Paste: what was copied here, or text from elsewhere as topics, a branch or a table' },
+  { chords: ['Alt+drag'], name: 'Move a topic with all that hangs from it; dropped on another it hangs there' },
+  { chords: ['Any letter'], name: 'Type over the words of what is selected' },
+  { chords: ['Ctrl+click', 'Shift+click'], name: 'Add to the selection' },
 ];
 
 /** The keys of the page. */
-export function KeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+export function MapKeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
   const { commands } = useCommands();
-  const rows = [
+  const keys = [
     ...WALKING,
-    ...commands.filter(({ keys }) => keys.length > 0).map(({ keys, name }) => [keys.map(showChord).join(', '), name]),
+    ...commands.filter((command) => command.keys.length > 0).map(({ keys: chords, name }) => ({ chords, name })),
   ];
-  return (
-    <Dialog open={open} onOpenChange={onOpenChange} title="Keys of this page">
-      <dl tabIndex={0} className="grid max-h-[65vh] grid-cols-[11rem_1fr] gap-x-4 gap-y-1.5 overflow-y-auto">
-        {rows.map(([keys, what]) => (
-          <div key={`${keys} ${what}`} className="contents">
-            <dt className="font-mono text-sm">{keys}</dt>
-            <dd>{what}</dd>
-          </div>
-        ))}
-      </dl>
-    </Dialog>
-  );
+  return <KeysDialog open={open} onOpenChange={onOpenChange} keys={keys} />;
 }

@@ -4,6 +4,7 @@ import type { Assignment, Chip } from '@ichnograph/core';
 import { fillDocument, LiveMap } from '@ichnograph/livemap';
 import type { KeyboardEvent } from 'react';
 import * as Y from 'yjs';
+import { chordOf } from '../../common/chords';
 import { onCanvasKey } from '../canvas-keys';
 import { commandOf, commandsFor } from '../commands';
 import type { DeskHand } from '../command';
@@ -232,7 +233,7 @@ describe('keys on the canvas', () => {
     const commands = commandsFor(assignment, desk());
     // As in the page: what the canvas does not take is the page's.
     onCanvasKey(event, commands, desk());
-    const command = taken ? undefined : commandOf(event, 'page', commands, state());
+    const command = taken ? undefined : commandOf(chordOf(event), 'page', commands, state());
     if (command) {
       event.preventDefault();
       command.run(desk());
