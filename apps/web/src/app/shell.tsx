@@ -10,6 +10,7 @@ import { Mark } from '../common/mark';
 import { Loading } from '../common/page';
 import { useWelcome } from '../common/queries';
 import { useSingleLetters } from '../common/single-letters';
+import { ToldLast } from '../common/told';
 import { StaleNotice, Waiting } from '../common/waiting';
 
 const PLACES: Record<Me['role'], [to: string, name: string][]> = {
@@ -59,6 +60,7 @@ export function Shell() {
           {me.mustChangePassword ? <PasswordPage first /> : <Outlet />}
         </Suspense>
         <StaleNotice />
+        <ToldLast />
       </div>
     </WithHead>
   );

@@ -43,6 +43,7 @@ const isMac = typeof navigator !== 'undefined' && /Mac|iP(hone|ad)/.test(navigat
 export const showChord = (chord: string): string =>
   chord
     .replace('Mod', isMac ? '⌘' : 'Ctrl')
+    .replace(/Arrow(?=Up|Down|Left|Right)/, '')
     .replace('Delete', 'Del')
     .replace('PageDown', 'Page Down')
     .replace('PageUp', 'Page Up')

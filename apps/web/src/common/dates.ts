@@ -22,5 +22,6 @@ export function instantOf(date: string, time: string, zone: string): string | nu
   ).toISOString();
 }
 
-export const dateIn = (days: number, zone: string): string =>
-  format(Date.now() + days * 86_400_000, 'yyyy-MM-dd', { in: tz(zone) });
+/** A day as a field of the browser holds it. */
+export const dayOf = (iso: string | number, zone: string): string => format(iso, 'yyyy-MM-dd', { in: tz(zone) });
+export const dateIn = (days: number, zone: string): string => dayOf(Date.now() + days * 86_400_000, zone);

@@ -5,6 +5,7 @@ import type { SheetDetail, TrialMapDetail } from '@ichnograph/contract';
 import { api } from '../common/api';
 import { HeadOfPage } from '../common/head-of-page';
 import { Loading, useTitle } from '../common/page';
+import { useTakeBack } from '../common/told';
 import { useMe, useSheetDetail } from '../common/queries';
 import { useAction } from '../common/use-action';
 import { useMedia } from '../common/use-media';
@@ -59,6 +60,7 @@ function SheetDesk() {
   const isWide = useMedia('(min-width: 1200px)');
   const title = task.title.trim() || 'New assignment';
   useTitle(title);
+  useTakeBack();
   return (
     <WrittenProvider value={written}>
       <HeadOfPage

@@ -9,6 +9,7 @@ import { Balloon } from '../../ui/balloon';
 import { Button } from '../../ui/button';
 import { Menu, MenuItem } from '../../ui/menu';
 import { Remark, Section } from '../section';
+import { takeOut } from '../take-out';
 import { useNewId, usePart, useWritten } from '../use-sheet';
 import { moved, reordered } from '../sections/lists';
 import { Grip, Sortable, useSortableRow } from '../sortable';
@@ -83,7 +84,13 @@ export function RequirementsSection() {
                     onChange={(fields) =>
                       setAll((all) => all.map((one) => (one.id === requirement.id ? { ...one, ...fields } : one)))
                     }
-                    onRemove={() => setAll((all) => all.filter(({ id }) => id !== requirement.id))}
+                    onRemove={() =>
+                      takeOut(requirements, ({ id }) => id === requirement.id, {
+                        change: setAll,
+                        keyOf: ({ id }) => id,
+                        words: `Removed: ${requirementSentence(requirement, assignment)}.`,
+                      })
+                    }
                     onDuplicate={() => {
                       const { number: _, ...copy } = requirement;
                       add(copy);

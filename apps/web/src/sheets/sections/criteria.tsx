@@ -3,6 +3,7 @@ import { Plus } from 'lucide-react';
 import { CommittedFigure, CommittedInput } from '../../common/committed';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
+import { takeOut } from '../take-out';
 import { useNewId, usePart } from '../use-sheet';
 import { ListMenu } from './kinds';
 import { moved } from './lists';
@@ -58,7 +59,13 @@ export function CriteriaSection() {
             <ListMenu
               name={criterion.name}
               onMove={(by) => setAll((all) => moved(all, i, by))}
-              onRemove={() => setAll((all) => all.filter(({ id }) => id !== criterion.id))}
+              onRemove={() =>
+                takeOut(criteria, ({ id }) => id === criterion.id, {
+                  change: setAll,
+                  keyOf: ({ id }) => id,
+                  words: `“${criterion.name}” is removed.`,
+                })
+              }
             />
           </div>
           <ul className="grid gap-1.5">

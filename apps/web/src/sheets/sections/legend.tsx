@@ -4,6 +4,7 @@ import { Plus } from 'lucide-react';
 import { Button } from '../../ui/button';
 import { Segments } from '../../ui/segments';
 import { Remark, Section } from '../section';
+import { takeOut } from '../take-out';
 import { useNewId, usePart } from '../use-sheet';
 import { LinkKindRow, TopicKindRow } from './kinds';
 import { moved } from './lists';
@@ -72,7 +73,13 @@ export function LegendSection() {
                 )
               }
               onMove={(by) => setKinds((kinds) => moved(kinds, i, by))}
-              onRemove={() => setKinds((kinds) => kinds.filter(({ id }) => id !== kind.id))}
+              onRemove={() =>
+                takeOut(legend.topicKinds, ({ id }) => id === kind.id, {
+                  change: setKinds,
+                  keyOf: ({ id }) => id,
+                  words: `The kind “${kind.name}” is removed.`,
+                })
+              }
             />
           ))}
         </tbody>
@@ -115,7 +122,13 @@ export function LegendSection() {
               setLinks((kinds) => kinds.map((one) => (one.id === kind.id ? { ...one, ...fields } : one)))
             }
             onMove={(by) => setLinks((kinds) => moved(kinds, i, by))}
-            onRemove={() => setLinks((kinds) => kinds.filter(({ id }) => id !== kind.id))}
+            onRemove={() =>
+              takeOut(legend.linkKinds, ({ id }) => id === kind.id, {
+                change: setLinks,
+                keyOf: ({ id }) => id,
+                words: `The kind of link “${kind.name}” is removed.`,
+              })
+            }
           />
         ))}
       </ul>

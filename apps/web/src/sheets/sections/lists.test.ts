@@ -1,4 +1,4 @@
-import { moved, newIdAmong, reordered } from './lists';
+import { moved, newIdAmong, reordered, putBack } from './lists';
 
 const list = (ids: string) => [...ids].map((id) => ({ id }));
 const ids = (items: readonly { id: string }[]) => items.map(({ id }) => id).join('');
@@ -18,4 +18,16 @@ test('some members change places among themselves, the others stay where they ar
 test('a new id is none of the list', () => {
   expect(newIdAmong(list('ab'), 'r')).toBe('r3');
   expect(newIdAmong([{ id: 'r2' }], 'r')).toBe('r3');
+});
+
+test('what was taken out is put back where it stood, and never twice', () => {
+  const same = (one: string): string => one;
+  const gone = [
+    { item: 'd', at: 3 },
+    { item: 'b', at: 1 },
+  ];
+  expect(putBack(['a', 'c', 'e'], gone, same)).toEqual(['a', 'b', 'c', 'd', 'e']);
+  // Somebody removed others meanwhile, or wrote one of them again.
+  expect(putBack(['a'], gone, same)).toEqual(['a', 'b', 'd']);
+  expect(putBack(['b', 'a'], gone, same)).toEqual(['b', 'a', 'd']);
 });

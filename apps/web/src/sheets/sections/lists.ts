@@ -8,6 +8,21 @@ export function moved<T>(list: readonly T[], from: number, by: number): T[] {
   return next;
 }
 
+/**
+ * Members that were taken out, each again at the place it had, as far as the list still is as long; what stands there again
+ * by itself is not doubled.
+ */
+export function putBack<T>(
+  list: readonly T[],
+  gone: readonly { item: T; at: number }[],
+  keyOf: (one: T) => string,
+): T[] {
+  const next = [...list];
+  for (const { item, at } of gone.toSorted((a, b) => a.at - b.at))
+    if (!next.some((one) => keyOf(one) === keyOf(item))) next.splice(Math.min(at, next.length), 0, item);
+  return next;
+}
+
 /** Some members of a list in another order, at the places that they have together; the others stay where they are. */
 export function reordered<T extends { id: string }>(list: readonly T[], ids: readonly string[]): T[] {
   const byId = new Map(list.map((item) => [item.id, item]));

@@ -3,8 +3,9 @@ import { MoreHorizontal } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../../common/api';
-import { dateIn, instantOf, showMoment } from '../../common/dates';
+import { dateIn, dayOf, instantOf, showMoment, showTime } from '../../common/dates';
 import { useRoster, useTimeZone } from '../../common/queries';
+import { tell } from '../../common/told';
 import { useAction } from '../../common/use-action';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
@@ -20,6 +21,15 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
   const { trouble, act } = useAction();
   const [asked, ask] = useState<'due' | 'extension' | 'groups' | null>(null);
   const change = (body: object, said: string): void => void act(() => api.patch(`publications/${id}`, body), said);
+  const extend = (accountId: string, until: string | null) =>
+    api.post(`publications/${id}/extensions`, { accountId, due: until });
+  const close = (): void =>
+    void act(() => api.patch(`publications/${id}`, { closed: !closed })).then((done) => {
+      if (done)
+        tell(closed ? `It is open again in ${className}.` : `It is closed in ${className}.`, () =>
+          act(() => api.patch(`publications/${id}`, { closed }), 'It is as it was.'),
+        );
+    });
   return (
     <li className="py-1.5">
       <div className="words flex flex-wrap items-baseline gap-x-3">
@@ -79,9 +89,7 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
             >
               {showsReference ? 'Keep the reference map to yourself' : 'Show the reference map after return'}
             </MenuItem>
-            <MenuItem onSelect={() => change({ closed: !closed }, closed ? 'It is open again.' : 'It is closed.')}>
-              {closed ? 'Open it again' : 'Close it now'}
-            </MenuItem>
+            <MenuItem onSelect={close}>{closed ? 'Open it again' : 'Close it now'}</MenuItem>
           </Menu>
         </span>
       </div>
@@ -96,10 +104,12 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
                 look="quiet"
                 aria-label={`Take the extension of ${person.givenName} back`}
                 onClick={() =>
-                  void act(
-                    () => api.post(`publications/${id}/extensions`, { accountId: person.id, due: null }),
-                    'The extension is taken back.',
-                  )
+                  void act(() => extend(person.id, null)).then((done) => {
+                    if (done)
+                      tell(`${person.givenName} has no more time than the others now.`, () =>
+                        act(() => extend(person.id, until), 'The extension is given again.'),
+                      );
+                  })
                 }
               >
                 ×
@@ -114,88 +124,124 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
   );
 }
 
+type Time = 'due' | 'extension';
+
 function TimeDialog({
-  publication: { id, classId, className },
   what,
   onClose,
+  publication,
 }: {
   publication: PublicationRow;
-  what: 'due' | 'extension' | null;
+  what: Time | null;
   onClose: () => void;
 }) {
-  const zone = useTimeZone();
-  const roster = useRoster(what === 'extension' ? classId : null);
-  const { trouble, act } = useAction();
-  const [accountId, setAccountId] = useState('');
-  const [date, setDate] = useState(dateIn(7, zone));
-  const [time, setTime] = useState('18:00');
-  const instant = instantOf(date, time, zone);
-  const save = async (): Promise<void> => {
-    const done = await act(
-      () =>
-        what === 'due'
-          ? api.patch(`publications/${id}`, { due: date === '' ? null : instant })
-          : api.post(`publications/${id}/extensions`, { accountId, due: instant }),
-      what === 'due' ? 'The due time is moved.' : 'There is more time now.',
-    );
-    if (done) onClose();
-  };
   return (
     <Dialog
       open={what !== null}
       onOpenChange={(open) => {
         if (!open) onClose();
       }}
-      title={what === 'due' ? `When is it due in ${className}?` : 'Who gets more time?'}
+      title={what === 'due' ? `When is it due in ${publication.className}?` : 'Who gets more time?'}
     >
-      <form
-        noValidate
-        className="grid gap-3"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void save();
-        }}
-      >
-        <Trouble>{trouble}</Trouble>
-        {what === 'extension' && (
-          <label>
-            <span className="mb-1 block font-semibold">Student</span>
-            <select
-              className="field"
-              data-autofocus
-              value={accountId}
-              onChange={({ target }) => setAccountId(target.value)}
-            >
-              <option value="">Choose …</option>
-              {(roster.data ?? [])
-                .filter(({ part }) => part === 'student')
-                .map((one) => (
-                  <option key={one.id} value={one.id}>
-                    {one.givenName} {one.familyName}
-                  </option>
-                ))}
-            </select>
-          </label>
-        )}
-        <div className="grid grid-cols-[1fr_8rem] gap-2">
-          <label>
-            <span className="mb-1 block font-semibold">Date</span>
-            <input className="field" type="date" value={date} onChange={({ target }) => setDate(target.value)} />
-          </label>
-          <label>
-            <span className="mb-1 block font-semibold">Time</span>
-            <input className="field" type="time" value={time} onChange={({ target }) => setTime(target.value)} />
-          </label>
-        </div>
-        {what === 'due' && <p className="text-sm text-quiet">Without a date it is due at no time.</p>}
-        <Button
-          type="submit"
-          look="action"
-          disabled={what === 'extension' ? accountId === '' || instant === null : date !== '' && instant === null}
-        >
-          {what === 'due' ? 'Move it' : 'Give more time'}
-        </Button>
-      </form>
+      {what && <TimeForm publication={publication} what={what} onDone={onClose} />}
     </Dialog>
+  );
+}
+
+/** Begins each time with what holds now: the due time, or the time that the student chosen has. */
+function TimeForm({
+  publication: { id, classId, due, extensions },
+  what,
+  onDone,
+}: {
+  publication: PublicationRow;
+  what: Time;
+  onDone: () => void;
+}) {
+  const zone = useTimeZone();
+  const roster = useRoster(what === 'extension' ? classId : null);
+  const { trouble, act } = useAction();
+  const [accountId, setAccountId] = useState('');
+  const now = extensions.find(({ person }) => person.id === accountId)?.due ?? due;
+  const [typed, type] = useState<{ date?: string; time?: string }>({});
+  const date = typed.date ?? (now ? dayOf(now, zone) : dateIn(7, zone));
+  const time = typed.time ?? (now ? showTime(now, zone) : '18:00');
+  const instant = instantOf(date, time, zone);
+  const save = async (): Promise<void> => {
+    const move = (to: string | null) => api.patch(`publications/${id}`, { due: to });
+    const extend = (to: string | null) => api.post(`publications/${id}/extensions`, { accountId, due: to });
+    const to = date === '' ? null : instant;
+    const done = await act(() => (what === 'due' ? move(to) : extend(instant)));
+    if (!done) return;
+    onDone();
+    if (what === 'due') tell('The due time is moved.', () => act(() => move(due), 'The due time is back.'));
+    else {
+      const before = extensions.find(({ person }) => person.id === accountId)?.due ?? null;
+      tell('There is more time now.', () => act(() => extend(before), 'It is as it was.'));
+    }
+  };
+  return (
+    <form
+      noValidate
+      className="grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <Trouble>{trouble}</Trouble>
+      {what === 'extension' && (
+        <label>
+          <span className="mb-1 block font-semibold">Student</span>
+          <select
+            className="field"
+            data-autofocus
+            value={accountId}
+            onChange={({ target }) => {
+              setAccountId(target.value);
+              type({});
+            }}
+          >
+            <option value="">Choose …</option>
+            {(roster.data ?? [])
+              .filter(({ part }) => part === 'student')
+              .map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.givenName} {one.familyName}
+                </option>
+              ))}
+          </select>
+        </label>
+      )}
+      <div className="grid grid-cols-[1fr_8rem] gap-2">
+        <label>
+          <span className="mb-1 block font-semibold">Date</span>
+          <input
+            className="field"
+            type="date"
+            data-autofocus={what === 'due' || undefined}
+            value={date}
+            onChange={({ target }) => type({ ...typed, date: target.value })}
+          />
+        </label>
+        <label>
+          <span className="mb-1 block font-semibold">Time</span>
+          <input
+            className="field"
+            type="time"
+            value={time}
+            onChange={({ target }) => type({ ...typed, time: target.value })}
+          />
+        </label>
+      </div>
+      {what === 'due' && <p className="text-sm text-quiet">Without a date it is due at no time.</p>}
+      <Button
+        type="submit"
+        look="action"
+        disabled={what === 'extension' ? accountId === '' || instant === null : date !== '' && instant === null}
+      >
+        {what === 'due' ? 'Move it' : 'Give more time'}
+      </Button>
+    </form>
   );
 }

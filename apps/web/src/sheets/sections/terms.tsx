@@ -5,6 +5,7 @@ import { CommittedInput } from '../../common/committed';
 import { announce } from '../../common/announcer';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
+import { takeOut } from '../take-out';
 import { usePart } from '../use-sheet';
 import { moved } from './lists';
 
@@ -147,7 +148,11 @@ export function TermsSection() {
             small
             look="danger"
             onClick={() => {
-              setTerms((before) => before.filter(({ text }) => !chosen.has(text)));
+              takeOut(terms, ({ text }) => chosen.has(text), {
+                change: setTerms,
+                keyOf: ({ text }) => text,
+                words: chosen.size === 1 ? 'One term is removed.' : `${chosen.size} terms are removed.`,
+              });
               setChosen(new Set());
             }}
           >
