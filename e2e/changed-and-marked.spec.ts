@@ -69,7 +69,7 @@ test('six maps are marked from the pile without a pointer', async ({ browser, sc
     await expect(mark).toContainText('Still to judge: Understanding of forces, Precision of sentences');
     const title = await page.getByRole('heading', { level: 1 }).textContent();
     for (let criterion = 0; criterion < 2; criterion++) {
-      await page.keyboard.press('Alt+j');
+      await page.keyboard.press('Alt+c');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.press('Enter');

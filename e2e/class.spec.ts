@@ -132,7 +132,7 @@ test('a second marker, blind to the first, and the two compared', async ({ brows
   for (const name of names) {
     await maren.getByRole('link', { name }).click();
     await expect(maren.getByTestId('canvas')).toBeVisible();
-    await maren.keyboard.press('Alt+j');
+    await maren.keyboard.press('Alt+c');
     await expect(maren.locator('[data-criterion]').first().locator(':focus')).toHaveCount(1);
     await maren.keyboard.press('3');
     await expect(maren.locator('[data-criterion][data-judged=true]')).toHaveCount(1);
@@ -150,7 +150,7 @@ test('a second marker, blind to the first, and the two compared', async ({ brows
     await expect(piet.getByText('You mark this map a second time')).toBeVisible();
     await expect(piet.locator('[data-criterion][data-judged=true]')).toHaveCount(0);
     await expect(piet.getByRole('button', { name: /^Return to/ })).toHaveCount(0);
-    await piet.keyboard.press('Alt+j');
+    await piet.keyboard.press('Alt+c');
     await expect(piet.locator('[data-criterion]').first().locator(':focus')).toHaveCount(1);
     await piet.keyboard.press(i === 0 ? '3' : '1');
     await expect(piet.locator('[data-criterion][data-judged=true]')).toHaveCount(1);

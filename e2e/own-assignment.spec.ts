@@ -208,7 +208,7 @@ test('from an empty installation to a difference: people, a sheet written by key
       await page.getByRole('link', { name: 'Ada Ruiz' }).click();
       await expect(page.getByTestId('canvas')).toBeVisible();
       await page.getByRole('button', { name: 'Unfold Results' }).click();
-      await page.keyboard.press('Alt+j');
+      await page.keyboard.press('Alt+c');
       await page.keyboard.press('ArrowDown');
       await page.keyboard.press('Enter');
       await expect(page.getByTestId('mark')).toContainText('18 of 20');

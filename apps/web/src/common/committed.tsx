@@ -33,6 +33,16 @@ function useCommitted({ value, onCommit, live = false, draft }: Committing) {
     setTrouble(fault ?? '');
     if (!fault) setTyped(null);
   };
+  // What did not do here gives way to what is said elsewhere: a button beside it, or somebody else.
+  const seen = useRef(value);
+  useEffect(() => {
+    if (seen.current === value) return;
+    seen.current = value;
+    if (document.activeElement === field.current) return;
+    setTyped(null);
+    setTrouble('');
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- when what stands outside becomes another
+  }, [value]);
   const latest = useRef(finish);
   useEffect(() => {
     latest.current = finish;

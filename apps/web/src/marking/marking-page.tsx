@@ -169,7 +169,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
   const keys: PageKey[] = [
     anywhere('Alt+PageDown', 'To the next map of the pile', () => goOn(1)),
     anywhere('Alt+PageUp', 'To the map before', () => goOn(-1)),
-    anywhere('Alt+J', 'To the first criterion without a level', () => inResults(toJudge)),
+    anywhere('Alt+C', 'To the first criterion without a level', () => inResults(toJudge)),
     anywhere('Alt+S', 'To the first sentence without a verdict', () => inResults(toJudgeSentence)),
     anywhere('Alt+M', 'Write a comment', () =>
       inResults(() => document.querySelector<HTMLElement>('[data-write-comment]')),

@@ -51,7 +51,6 @@ function Scoring({
       <Figure label="Points for the structure" value={scoring.points} onChange={(points) => set({ points })} /> points,
       all of them for a score of{' '}
       <Figure
-        key={full}
         label="Score for all points"
         value={full}
         least={1}
