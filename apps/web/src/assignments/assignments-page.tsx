@@ -61,7 +61,7 @@ function Rows({ rows }: { rows: readonly AssignmentRow[] }) {
         <tr className="caption border-b border-ink">
           <th className="py-1">Assignment</th>
           <th>Given to</th>
-          <th>Begun</th>
+          <th>Made on</th>
           <th>
             <span className="sr-only">More</span>
           </th>

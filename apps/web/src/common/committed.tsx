@@ -1,5 +1,6 @@
+import { Popover } from 'radix-ui';
 import { useEffect, useId, useRef, useState } from 'react';
-import type { ChangeEvent, InputHTMLAttributes, KeyboardEvent, TextareaHTMLAttributes } from 'react';
+import type { ChangeEvent, InputHTMLAttributes, KeyboardEvent, ReactNode, TextareaHTMLAttributes } from 'react';
 import { useDraft } from './drafts';
 import { figureFault } from './figure-fault';
 import type { Limits } from './figure-fault';
@@ -96,13 +97,7 @@ export function CommittedInput({
   ...input
 }: Committing & Rest<InputHTMLAttributes<HTMLInputElement>>) {
   const { field, trouble } = useCommitted({ value, onCommit, live, draft });
-  const id = useId();
-  return (
-    <>
-      <input {...input} {...field} {...saysWhy(id, trouble)} />
-      <Why id={id} trouble={trouble} />
-    </>
-  );
+  return <WithWhy trouble={trouble}>{(says) => <input {...input} {...field} {...says} />}</WithWhy>;
 }
 
 /** Several lines of words. */
@@ -114,13 +109,7 @@ export function CommittedLines({
   ...area
 }: Committing & Rest<TextareaHTMLAttributes<HTMLTextAreaElement>>) {
   const { field, trouble } = useCommitted({ value, onCommit, live, draft });
-  const id = useId();
-  return (
-    <>
-      <textarea {...area} {...field} {...saysWhy(id, trouble)} />
-      <Why id={id} trouble={trouble} />
-    </>
-  );
+  return <WithWhy trouble={trouble}>{(says) => <textarea {...area} {...field} {...says} />}</WithWhy>;
 }
 
 /** A figure: taken with every digit that leaves one that may be, and said why where it may not. */
@@ -145,28 +134,46 @@ export function CommittedFigure({
       return fault;
     },
   });
-  const id = useId();
   return (
-    <>
-      <input
-        type="number"
-        step={limits.whole ? 1 : 'any'}
-        min={limits.least}
-        max={limits.most}
-        {...input}
-        {...field}
-        {...saysWhy(id, trouble)}
-      />
-      <Why id={id} trouble={trouble} />
-    </>
+    <WithWhy trouble={trouble}>
+      {(says) => (
+        <input
+          type="number"
+          step={limits.whole ? 1 : 'any'}
+          min={limits.least}
+          max={limits.most}
+          {...input}
+          {...field}
+          {...says}
+        />
+      )}
+    </WithWhy>
   );
 }
 
-const saysWhy = (id: string, trouble: string) => (trouble ? { 'aria-invalid': true, 'aria-describedby': id } : {});
-
-const Why = ({ id, trouble }: { id: string; trouble: string }) =>
-  trouble ? (
-    <span role="alert" id={id} className="block text-sm text-madder">
-      {trouble}
-    </span>
-  ) : null;
+/** The field, and beneath it why what was typed is not taken: over the page, so that nothing moves from under a hand. */
+function WithWhy({ trouble, children }: { trouble: string; children: (says: object) => ReactNode }) {
+  const id = useId();
+  return (
+    <Popover.Root open={trouble !== ''}>
+      <Popover.Anchor asChild>
+        {children(trouble ? { 'aria-invalid': true, 'aria-describedby': id } : {})}
+      </Popover.Anchor>
+      <Popover.Portal>
+        <Popover.Content
+          id={id}
+          role="alert"
+          align="start"
+          sideOffset={2}
+          className="card z-50 border-madder bg-madder-wash px-2 py-0.5 text-sm text-madder"
+          onOpenAutoFocus={(event) => event.preventDefault()}
+          onCloseAutoFocus={(event) => event.preventDefault()}
+          onInteractOutside={(event) => event.preventDefault()}
+          onEscapeKeyDown={(event) => event.preventDefault()}
+        >
+          {trouble}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

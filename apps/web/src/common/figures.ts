@@ -8,6 +8,8 @@ export const sumWords = ({ earned, outOf, extra }: Pick<Sums, 'earned' | 'outOf'
   `${figure(earned)} of ${figure(outOf)}${extra > 0 ? `, and ${figure(extra)} extra` : ''}`;
 
 const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
-/** "for the second time" */
+const RULES = new Intl.PluralRules('en-GB', { type: 'ordinal' });
+const ENDINGS = { one: 'st', two: 'nd', few: 'rd', other: 'th' };
+/** "for the second time", "for the 11th time" */
 export const timeWords = (number: number): string =>
-  `for the ${ORDINALS[number - 1] ?? `${number}${number % 10 === 1 ? 'st' : number % 10 === 2 ? 'nd' : number % 10 === 3 ? 'rd' : 'th'}`} time`;
+  `for the ${ORDINALS[number - 1] ?? `${number}${ENDINGS[RULES.select(number) as keyof typeof ENDINGS]}`} time`;

@@ -29,7 +29,7 @@ export function MarkingActions({
         </Button>
       )}
       {mode === 'marks' && detail.state === 'being marked' && (
-        <Button onClick={() => onPost('let-go', `${given} can work on it again.`)}>Let go</Button>
+        <Button onClick={() => onPost('let-go', `${given} can work on it again.`)}>Let them go on</Button>
       )}
       {mode === 'marks' && (
         <Button look="action" title="Alt+Enter returns it and goes on" onClick={onReturn}>

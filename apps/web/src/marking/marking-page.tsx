@@ -2,7 +2,6 @@ import { leftToJudge, matchTerms } from '@ichnograph/core';
 import type { Assignment, MarkDetail, TopicMap } from '@ichnograph/core';
 import type {
   CommentRow,
-  JudgementKind,
   JudgementRow,
   MapProposition,
   Pile,
@@ -52,6 +51,7 @@ import { Batches } from './batches';
 import { ReferenceList, ReferenceOver, useAgainstReference } from './reference-over';
 import { RemarkBank } from './remark-bank';
 import { useHere } from './use-here';
+import { useJudge } from './use-judge';
 import { BringBack, OwnComment, WriteComment } from './comments';
 import { PileList, PileRail } from './pile-list';
 import { isWaiting } from './pile-page';
@@ -134,19 +134,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
   const [asked] = useSearchParams();
   const start = startOf(asked, propositions, map, assignment);
   const judged = useMemo(() => judgedOf(judgements), [judgements]);
-  const judge = (kind: JudgementKind, subject: string, value: number | null, reason = ''): Promise<boolean> =>
-    act(
-      () =>
-        api.put(`submissions/${detail.id}/judgements`, {
-          kind,
-          subject,
-          value,
-          reason,
-          seen: judged.of(kind, subject)?.value ?? null,
-          revision: detail.revision,
-        }),
-      'The mark is kept.',
-    );
+  const judge = useJudge(detail.id, detail.revision, judged, act);
   const post = (what: string, said: string): Promise<boolean> =>
     act(() => api.post(`submissions/${detail.id}/${what}`), said);
   const giveBack = (unjudged = false): Promise<boolean> =>
@@ -308,6 +296,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
         resultAction: (result) => (
           <>
             <OwnPoints
+              key={result.id}
               result={result}
               onComment={(text) =>
                 act(

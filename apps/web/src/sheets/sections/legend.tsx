@@ -51,7 +51,7 @@ export function LegendSection() {
             <th className="font-semibold">What it is for</th>
             <th className="w-24 font-semibold">Given by</th>
             <th className="w-24 font-semibold">Looks</th>
-            <th className="w-28 font-semibold">Stands</th>
+            <th className="w-28 font-semibold">Structure</th>
             <th className="w-8">
               <span className="sr-only">More</span>
             </th>

@@ -4,6 +4,7 @@ import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { announce } from '../../common/announcer';
+import { tell } from '../../common/told';
 import type { LiveWork } from '../../live';
 import { MapPicture } from '../../map';
 import { ChooseOwnMap } from '../../own-maps';
@@ -12,18 +13,15 @@ import { Confirm } from '../../ui/dialog';
 import { Section } from '../section';
 import { useLiveSnapshot, useSheetPage, useWritten } from '../use-sheet';
 
+/** What is drawn, each before what hangs on it. */
+const PARTS = ['topics', 'pictures', 'links', 'regions', 'groups', 'tours'] as const;
+
 /** Everything on one map gives way to what is on another, as one gesture that can be undone. */
 function replaceWith({ live }: LiveWork, next: TopicMap): void {
   const now = live.snapshot;
   live.apply([
-    ...now.regions.map(({ id }): Change => ({ do: 'remove', from: 'regions', id })),
-    ...now.links.map(({ id }): Change => ({ do: 'remove', from: 'links', id })),
-    ...now.pictures.map(({ id }): Change => ({ do: 'remove', from: 'pictures', id })),
-    ...now.topics.map(({ id }): Change => ({ do: 'remove', from: 'topics', id })),
-    ...next.topics.map((item): Change => ({ do: 'add', to: 'topics', item })),
-    ...next.pictures.map((item): Change => ({ do: 'add', to: 'pictures', item })),
-    ...next.links.map((item): Change => ({ do: 'add', to: 'links', item })),
-    ...next.regions.map((item): Change => ({ do: 'add', to: 'regions', item })),
+    ...PARTS.toReversed().flatMap((from) => now[from].map(({ id }): Change => ({ do: 'remove', from, id }))),
+    ...PARTS.flatMap((to) => next[to].map((item) => ({ do: 'add', to, item }) as Change)),
   ]);
 }
 
@@ -38,8 +36,15 @@ export function StarterSection() {
   const make = (): void => {
     // Of what is written now: what the page worked out of it may be a moment old.
     const written = assignmentOf(writing.store.getState().sheet, { starter: null, reference: null });
-    replaceWith(starter, withNewIds(starterFrom(written), newId));
-    announce('The starter map is made.');
+    const before = starter.live.snapshot;
+    const made = withNewIds(starterFrom(written), newId);
+    replaceWith(starter, made);
+    tell(
+      made.topics.length > 0
+        ? 'The starter map is made.'
+        : 'Nothing is on the starter map: all terms wait in the bank. Put some “on the map” among the terms.',
+      () => replaceWith(starter, before),
+    );
   };
   const isBare = !map || map.topics.length === 0;
   return (

@@ -246,7 +246,7 @@ function AddTerms({ terms, onAdd }: { terms: readonly Term[]; onAdd: (added: Ter
         place,
       })),
     );
-    announce(`${fresh.length} terms are added.`);
+    announce(fresh.length === 1 ? 'One term is added.' : `${fresh.length} terms are added.`);
     setText('');
   };
   return (
