@@ -136,6 +136,7 @@ function AtTheDesk({
     { chords: ['F'], name: 'Go to what is flagged next', run: () => walk(1), held: true },
     { chords: ['Shift+F'], name: 'Go back to what was flagged before', run: () => walk(-1), held: true },
   ];
+  const listed = <KeysOfPage keys={[...keys, ...ownKeys]} />;
   const around: FrozenView = {
     frozen,
     selection,
@@ -164,7 +165,7 @@ function AtTheDesk({
         actions={
           <>
             {actions}
-            <KeysOfPage keys={[...keys, ...ownKeys]} />
+            {view !== 'Map' && listed}
           </>
         }
       />
@@ -228,6 +229,7 @@ function AtTheDesk({
             }}
             card={(one, letter) => card(one, letter, around)}
             drawnOver={drawnOver}
+            atFoot={listed}
           />
         ) : (
           <SentencesView map={frozen.map} legend={assignment.legend} onGo={(mark) => go([mark])} />

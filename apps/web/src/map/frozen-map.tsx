@@ -48,6 +48,8 @@ interface Props {
   card: (comment: CommentRow, letter: string) => ReactNode;
   /** drawn over the map, in its own units */
   drawnOver?: ReactNode;
+  /** what stands beside the ways to look at it */
+  atFoot?: ReactNode;
 }
 
 /** A map that was handed in, with balloons and margin: what markers and readers share. */
@@ -64,6 +66,7 @@ export function FrozenMap({
   onChooseComment,
   card,
   drawnOver,
+  atFoot,
 }: Props) {
   const zone = useTimeZone();
   const margin = useMarginWidth(comments.length);
@@ -126,7 +129,9 @@ export function FrozenMap({
         assignment={detail.className}
         state={`Handed in, no. ${detail.number}`}
         date={showDay(detail.handedInAt, zone).replace(/^\w+ /, '')}
-      />
+      >
+        {atFoot}
+      </MapFoot>
     </>
   );
 }
