@@ -11,7 +11,11 @@ interface Told {
 }
 
 /** What was done last and can be taken back, newest first; and which of it stands on the screen. */
-const useTold = create<{ done: Told[]; count: number }>(() => ({ done: [], count: 0 }));
+const useTold = create<{ done: Told[]; shown: number | null; count: number }>(() => ({
+  done: [],
+  shown: null,
+  count: 0,
+}));
 
 /** Long enough to be read, and to find the button. */
 const SHOWN_MS = 12_000;
@@ -22,16 +26,16 @@ const KEPT = 30;
 export function tell(words: string, takeBack?: () => unknown): void {
   useTold.setState(({ done, count }) => ({
     done: [{ id: count, words, ...(takeBack && { takeBack }) }, ...done].slice(0, KEPT),
+    shown: count,
     count: count + 1,
   }));
 }
 
-function forget(id: number): void {
-  useTold.setState(({ done }) => ({ done: done.filter((one) => one.id !== id) }));
-}
+/** It leaves the screen; what can be taken back stays in reach of its key. */
+const hide = (): void => useTold.setState({ shown: null });
 
 function takeBack({ id, takeBack: undo }: Told): void {
-  forget(id);
+  useTold.setState(({ done }) => ({ done: done.filter((one) => one.id !== id), shown: null }));
   undo?.();
 }
 
@@ -41,12 +45,12 @@ export function useTakeBack(): void {
     const last = useTold.getState().done.find((one) => one.takeBack);
     return chord === 'Mod+Z' && last ? { run: () => takeBack(last) } : null;
   });
-  useEffect(() => () => useTold.setState({ done: [] }), []);
+  useEffect(() => () => useTold.setState({ done: [], shown: null }), []);
 }
 
 /** The last thing that was done, for a while. */
 export function ToldLast() {
-  const last = useTold(({ done }) => done[0]);
+  const last = useTold(({ done, shown }) => done.find(({ id }) => id === shown));
   return (
     <Toast.Provider duration={SHOWN_MS} swipeDirection="down" label="What was done">
       {last && (
@@ -54,8 +58,7 @@ export function ToldLast() {
           key={last.id}
           className="card flex items-center gap-3 border-ink bg-paper px-3.5 py-2"
           onOpenChange={(open) => {
-            // What can be taken back stays in reach of its key.
-            if (!open && !last.takeBack) forget(last.id);
+            if (!open) hide();
           }}
         >
           <Toast.Description className="words min-w-0">{last.words}</Toast.Description>
