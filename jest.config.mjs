@@ -5,7 +5,7 @@ export default {
   ...shared,
   setupFiles: ['<rootDir>/jest.setup.mjs'],
   testTimeout: 60_000,
-  testMatch: ['<rootDir>/{packages,apps,demo}/**/src/**/*.test.ts'],
+  testMatch: ['<rootDir>/{packages,apps,demo}/**/src/**/*.test.{ts,tsx}'],
   // By itself it would leave one of two cores idle.
   maxWorkers: 2,
 };

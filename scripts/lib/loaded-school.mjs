@@ -16,8 +16,10 @@ async function load() {
   const mark = `${fingerprint()} ${new Date().toISOString().slice(0, 10)}`;
   if (existsSync(madeFrom) && readFileSync(madeFrom, 'utf8') === mark) return;
   const draft = `${kept}.new`;
-  for (const folder of [kept, draft]) rmSync(folder, { recursive: true, force: true });
   const database = new Database(draft);
+  // One that a killed run left behind would hold its socket.
+  await database.stopLeftover();
+  for (const folder of [kept, draft]) rmSync(folder, { recursive: true, force: true });
   try {
     const settings = await database.start();
     await command('Loading the made-up school for tests', process.execPath, ['demo/dist/load.js'], {

@@ -120,6 +120,8 @@ export { illegible, LEGIBILITY } from './on-paper/legibility.js';
 export type { Grey, Illegible } from './on-paper/legibility.js';
 export { worksheetOf } from './on-paper/worksheet.js';
 export type { Blanks } from './on-paper/worksheet.js';
+export { bearersOf, bearsWords } from './outline/borne.js';
+export type { Borne } from './outline/borne.js';
 export { mapOutline, outlineMarkdown } from './outline/map-outline.js';
 export type { OutlineRow } from './outline/map-outline.js';
 export type { LookAgain } from './advice/look-again.js';
@@ -137,7 +139,7 @@ export type { SentencePart } from './wording/say.js';
 export { reportFile } from './wording/report-file.js';
 export type { ReportFile } from './wording/report-file.js';
 export { addTopic, growTopic, moveMarks, resizeTopic, setText, splitLink } from './commands/topics.js';
-export { addLink, bendLink, linkAll, reattach, setPhrase, turnLinks } from './commands/links.js';
+export { addLink, bendLink, linkAll, reattach, setPhrase, setPhrases, turnLinks } from './commands/links.js';
 export { branchOf, cutLoose, dropTarget, hangFrom, hangsBy } from './commands/branches.js';
 export {
   EDGES,

@@ -1,5 +1,7 @@
 import {
+  bearersOf,
   bestPage,
+  isBlank,
   isCounted,
   levelOf,
   numbered,
@@ -77,6 +79,7 @@ function setPaper(pages: Typesetter, paper: MarkedPaper, onePage: boolean): void
     setComments(text, paper.comments, map, assignment);
     setSentences(text, paper.propositions, map, assignment);
     setResults(text, paper, report, assignment);
+    setNotes(text, map);
   });
 }
 
@@ -155,6 +158,23 @@ function setSentences(
     const word = `${verdict!.verdict}${verdict!.thin ? ', say how' : ''}`;
     pages.paragraph(`${read.from} ${read.phrase || '…'} ${read.to}: ${word}`, { gap: verdict!.remark ? 0 : 2 });
     if (verdict!.remark) pages.paragraph(verdict!.remark, { indent: 14, size: 9, ink: QUIET, gap: 2 });
+  }
+}
+
+/** What stands behind the topics: it is not to be seen on the drawing. */
+function setNotes(pages: Typesetter, map: TopicMap): void {
+  const bearers = bearersOf(map);
+  if (bearers.length === 0) return;
+  pages.heading('Notes, sources and files');
+  const small = { indent: 14, size: 9, gap: 1 };
+  for (const { text, note, source, weblinks = [], files = [] } of bearers) {
+    pages.paragraph(text, { face: 'bold', gap: 0 });
+    if (!isBlank(note)) pages.paragraph(note!.trim(), { ...small, size: 10 });
+    if (!isBlank(source)) pages.paragraph(`Source: ${source}`, { ...small, ink: QUIET });
+    for (const { url, title } of weblinks)
+      pages.paragraph([title, url].filter(Boolean).join(': '), { ...small, ink: QUIET });
+    for (const { name } of files) pages.paragraph(`File: ${name ?? 'without a name'}`, { ...small, ink: QUIET });
+    pages.doc.y += 3;
   }
 }
 

@@ -1,8 +1,7 @@
 import { FirstAdministrator } from '@ichnograph/contract';
-import { useState } from 'react';
-import { api, sentenceOfError } from '../common/api';
+import { api } from '../common/api';
 import { Page } from '../common/page';
-import { refresh } from '../common/queries';
+import { useSend } from '../common/send';
 import { useFields } from '../common/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
@@ -18,16 +17,8 @@ const unknown = () => ({
 
 /** The first page of an installation that holds nothing yet. */
 export function FirstAdministratorPage() {
-  const [trouble, setTrouble] = useState('');
-  const make = async (wanted: FirstAdministrator): Promise<void> => {
-    setTrouble('');
-    try {
-      await api.post('first-administrator', wanted);
-      await refresh();
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-    }
-  };
+  const { trouble, send } = useSend('everything');
+  const make = (wanted: FirstAdministrator): Promise<boolean> => send(() => api.post('first-administrator', wanted));
   const { form, field, sending } = useFields(FirstAdministrator, unknown(), make);
   return (
     <Page

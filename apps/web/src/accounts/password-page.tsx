@@ -1,11 +1,11 @@
 import { ChangePassword, PASSWORD_LEAST } from '@ichnograph/contract';
 import { useState } from 'react';
 import type { Me } from '@ichnograph/contract';
-import { announce } from '../common/announcer';
 import { showMoment } from '../common/dates';
-import { api, sentenceOfError } from '../common/api';
+import { api } from '../common/api';
 import { Page } from '../common/page';
-import { refresh, useTimeZone, useWelcome } from '../common/queries';
+import { useTimeZone, useWelcome } from '../common/queries';
+import { useSend } from '../common/send';
 import { useFields } from '../common/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
@@ -18,22 +18,16 @@ const firstLead = (madeAnew: Me['reset'], zone: string): string =>
 
 /** @param first whether the password one has is a first one, which must be changed before anything else */
 export function PasswordPage({ first = false }: { first?: boolean }) {
-  const [trouble, setTrouble] = useState('');
+  // Under a first password nothing else was shown yet: all of it is asked for now.
+  const { trouble, send } = useSend(first ? 'everything' : []);
   const [done, setDone] = useState(false);
   const madeAnew = useWelcome().data?.me?.reset ?? null;
   const zone = useTimeZone();
   const change = async (wanted: ChangePassword): Promise<void> => {
-    setTrouble('');
     setDone(false);
-    try {
-      await api.post('password', wanted);
-      setDone(true);
-      announce('Your password is changed.');
-      reset();
-      if (first) await refresh();
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-    }
+    if (!(await send(() => api.post('password', wanted), 'Your password is changed.'))) return;
+    setDone(true);
+    reset();
   };
   const { form, field, sending, reset } = useFields(ChangePassword, { current: '', next: '' }, change);
   return (

@@ -1,9 +1,9 @@
 import { SignIn } from '@ichnograph/contract';
-import { useState } from 'react';
-import { api, sentenceOfError } from '../common/api';
+import { api } from '../common/api';
 import { Mark } from '../common/mark';
 import { useTitle } from '../common/page';
-import { refresh, useDemoPeople, useWelcome } from '../common/queries';
+import { useDemoPeople, useWelcome } from '../common/queries';
+import { useSend } from '../common/send';
 import { useFields } from '../common/use-fields';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
@@ -11,16 +11,8 @@ import { Field, Trouble } from '../ui/field';
 export function SignInPage() {
   useTitle('Sign in');
   const welcome = useWelcome().data;
-  const [trouble, setTrouble] = useState('');
-  const enter = async (path: string, body?: unknown): Promise<void> => {
-    setTrouble('');
-    try {
-      await api.post(path, body);
-      await refresh();
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-    }
-  };
+  const { trouble, send } = useSend('everything');
+  const enter = (path: string, body?: unknown): Promise<boolean> => send(() => api.post(path, body));
   return (
     <main
       id="main"
@@ -47,7 +39,7 @@ export function SignInPage() {
   );
 }
 
-function SignInForm({ onEnter }: { onEnter: (wanted: SignIn) => Promise<void> }) {
+function SignInForm({ onEnter }: { onEnter: (wanted: SignIn) => Promise<boolean> }) {
   const { form, field, sending } = useFields(SignIn, { name: '', password: '' }, onEnter);
   return (
     <form {...form}>

@@ -8,7 +8,7 @@ import { Page } from '../common/page';
 import { useAssignment, useTimeZone } from '../common/queries';
 import { Waiting } from '../common/waiting';
 import { buttonClass } from '../ui/button';
-import { Brief } from './brief';
+import { Prose } from '../ui/prose';
 import { LegendList } from './legend-list';
 import { MapPicture } from '../map';
 import { RequirementSentences } from './requirement-sentences';
@@ -45,7 +45,7 @@ function Given({ detail }: { detail: AssignmentDetail }) {
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_19rem]">
         <div className="grid min-w-0 gap-8">
           <Section title="Brief">
-            <Brief text={body.brief} />
+            <Prose text={body.brief} />
           </Section>
           <Section title={`Requirements · ${body.requirements.length}`}>
             <RequirementSentences assignment={body} />

@@ -6,7 +6,7 @@ import { api } from '../common/api';
 import { showDay, showMoment } from '../common/dates';
 import { Page } from '../common/page';
 import { useAssignments, useTimeZone } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { Button, buttonClass } from '../ui/button';
 import { Dialog } from '../ui/dialog';
@@ -117,7 +117,7 @@ function Rows({ rows }: { rows: readonly AssignmentRow[] }) {
 
 /** What can be done with an assignment besides writing it. */
 function More({ row: { id, title, mayChange, archived } }: { row: AssignmentRow }) {
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [keeping, setKeeping] = useState(false);
   if (!mayChange) return null;
   return (
@@ -132,7 +132,7 @@ function More({ row: { id, title, mayChange, archived } }: { row: AssignmentRow 
         <MenuItem onSelect={() => setKeeping(true)}>Keep as ready-made …</MenuItem>
         <MenuItem
           onSelect={() =>
-            void act(
+            void send(
               () => api.patch(`assignments/${id}`, { archived: !archived }),
               archived ? `${title} is back.` : `${title} is put away.`,
             )
@@ -158,10 +158,10 @@ function KeepDialog({
   id: string;
   title: string;
 }) {
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [guidance, setGuidance] = useState('');
   const keep = async (): Promise<void> => {
-    const kept = await act(
+    const kept = await send(
       () => api.post('ready-made', { assignmentId: id, guidance: guidance.trim() }),
       `${title} is kept as ready-made.`,
     );

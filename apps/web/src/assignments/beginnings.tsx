@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../common/api';
 import { useReadyMade, useRulesInForce } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
@@ -13,9 +13,9 @@ import { Menu, MenuItem } from '../ui/menu';
 /** Begins a sheet, and goes to it. */
 function useBegin() {
   const navigate = useNavigate();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const begin = (wanted: NewSheet, said: string): void =>
-    void act(async () => {
+    void send(async () => {
       const { id } = await api.post<SheetDetail>('assignments/sheets', wanted);
       await navigate(`/assignments/${id}/sheet`);
     }, said);
@@ -72,7 +72,7 @@ export function CopyButton({ id, title }: { id: string; title: string }) {
 /** Complete assignments to begin from: those that ship, and those that teachers of the school kept. */
 export function ReadyMade() {
   const { trouble, begin } = useBegin();
-  const taking = useAction();
+  const taking = useSend('everything');
   const kept = useReadyMade().data ?? [];
   const [wanted, choose] = useState(READY_MADE[0]!.id);
   const chosen = kept.find(({ id }) => id === wanted);
@@ -112,7 +112,7 @@ export function ReadyMade() {
             look="quiet"
             onClick={() =>
               void taking
-                .act(() => api.delete(`ready-made/${chosen.id}`), `${chosen.title} is ready-made no more.`)
+                .send(() => api.delete(`ready-made/${chosen.id}`), `${chosen.title} is ready-made no more.`)
                 .then(() => choose(READY_MADE[0]!.id))
             }
           >

@@ -10,7 +10,7 @@ import { CheckedMap, MapPicture, Sentence } from '../map';
 import { Balloon } from '../ui/balloon';
 import { Button, buttonClass } from '../ui/button';
 import { StatusMark } from '../ui/status-mark';
-import { Brief } from './brief';
+import { Prose } from '../ui/prose';
 import { LegendList } from './legend-list';
 
 /** What a student is asked for, to be printed and kept beside the map. */
@@ -48,7 +48,7 @@ function Guide({ assignment, withExample, back }: { assignment: Assignment; with
         </div>
       }
     >
-      {brief && <Brief text={brief} />}
+      {brief && <Prose text={brief} />}
       <section className="mt-6" aria-labelledby="kinds">
         <h2 id="kinds" className="caption mb-2">
           Kinds of topic

@@ -118,7 +118,7 @@ function Row({
   /** by work, who made it */
   names: ReadonlyMap<string, string>;
   isNear: boolean;
-  onGive: (given: Given) => void;
+  onGive: (given: Given) => Promise<boolean>;
   onStep: (by: 1 | -1) => void;
 }) {
   const [open, setOpen] = useState(false);

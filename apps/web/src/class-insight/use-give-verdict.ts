@@ -1,23 +1,25 @@
 import type { ClassInsight, GiveVerdict, VerdictGiven, VerdictRow } from '@ichnograph/contract';
 import { announce } from '../common/announcer';
 import { api } from '../common/api';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import type { Given } from '../verdicts';
 
 /** Gives one verdict to everything the class says by these keys. */
 export function useGiveVerdict({ publicationId }: Pick<ClassInsight, 'publicationId'>) {
-  const { trouble, act } = useAction();
-  const give = (keys: readonly string[], { verdict, thin, remark }: Given, judged: VerdictRow | null): void => {
+  const { trouble, send } = useSend([`publications/${publicationId}`]);
+  const give = async (
+    keys: readonly string[],
+    { verdict, thin, remark }: Given,
+    judged: VerdictRow | null,
+  ): Promise<boolean> => {
     const wanted: GiveVerdict = { keys: [...keys], verdict, thin, remark, seen: judged?.verdict ?? 'none' };
     let given: VerdictGiven = { maps: 0, returned: 0 };
-    void act(
-      async () => {
-        given = await api.put<VerdictGiven>(`publications/${publicationId}/verdicts`, wanted);
-      },
-      verdict === null ? 'The verdict is taken back.' : `Judged ${verdict}.`,
-    ).then((done) => {
-      if (done && verdict !== null) announce(`Judged ${verdict} ${whereOf(given)}.`);
-    });
+    const put = async (): Promise<void> =>
+      void (given = await api.put<VerdictGiven>(`publications/${publicationId}/verdicts`, wanted));
+    const as = `${keys.join()} ${verdict} ${thin} ${remark}`;
+    const done = await send(put, verdict === null ? 'The verdict is taken back.' : '', { as });
+    if (done && verdict !== null) announce(`Judged ${verdict} ${whereOf(given)}.`);
+    return done;
   };
   return { trouble, give };
 }

@@ -5,7 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { api } from '../common/api';
 import { figure } from '../common/figures';
 import { useClassWeights } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
@@ -38,12 +38,12 @@ export function WeightsView({ insight }: { insight: ClassInsight }) {
 
 function Learned({ insight, learned }: { insight: ClassInsight; learned: ClassWeights }) {
   const assignment = useMemo(() => openStoredAssignment(insight.assignment), [insight.assignment]);
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const navigate = useNavigate();
   const names = namesByWork(insight);
   /** Writes the points into the sheet; what that changes for each map is shown there before it holds. */
   const take = async (): Promise<void> => {
-    const done = await act(async () => {
+    const done = await send(async () => {
       const sheet = await api.get<SheetDetail>(`assignments/${insight.assignmentId}/sheet`);
       const { version, body } = sheet.parts.requirements!;
       const points = new Map(learned.weights.map((one) => [one.requirement, Number(one.points.toFixed(1))]));

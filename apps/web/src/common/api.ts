@@ -1,8 +1,13 @@
 import { ACT_HEADER } from '@ichnograph/contract';
 import type { ProblemDetails } from '@ichnograph/contract';
 
+/** An error whose words are for a person. */
+export class SaidError extends Error {
+  override name = 'SaidError';
+}
+
 /** An answer that was an error: a sentence for a person, and the places that are wrong, if it named any. */
-export class ApiError extends Error {
+export class ApiError extends SaidError {
   override name = 'ApiError';
   constructor(readonly problem: ProblemDetails) {
     super(problem.detail);
@@ -95,6 +100,6 @@ export const api = {
 };
 
 export const sentenceOfError = (error: unknown): string =>
-  error instanceof ApiError
+  error instanceof SaidError
     ? error.message
     : 'Something went wrong on this page. Load it again; what was saved is safe.';

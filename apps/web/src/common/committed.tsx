@@ -1,6 +1,6 @@
-import { Popover } from 'radix-ui';
-import { useEffect, useId, useRef, useState } from 'react';
-import type { ChangeEvent, InputHTMLAttributes, KeyboardEvent, ReactNode, TextareaHTMLAttributes } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import type { ChangeEvent, InputHTMLAttributes, KeyboardEvent, TextareaHTMLAttributes } from 'react';
+import { WithWhy } from '../ui/with-why';
 import { useDraft } from './drafts';
 import { figureFault } from './figure-fault';
 import type { Limits } from './figure-fault';
@@ -148,32 +148,5 @@ export function CommittedFigure({
         />
       )}
     </WithWhy>
-  );
-}
-
-/** The field, and beneath it why what was typed is not taken: over the page, so that nothing moves from under a hand. */
-function WithWhy({ trouble, children }: { trouble: string; children: (says: object) => ReactNode }) {
-  const id = useId();
-  return (
-    <Popover.Root open={trouble !== ''}>
-      <Popover.Anchor asChild>
-        {children(trouble ? { 'aria-invalid': true, 'aria-describedby': id } : {})}
-      </Popover.Anchor>
-      <Popover.Portal>
-        <Popover.Content
-          id={id}
-          role="alert"
-          align="start"
-          sideOffset={2}
-          className="card z-50 border-madder bg-madder-wash px-2 py-0.5 text-sm text-madder"
-          onOpenAutoFocus={(event) => event.preventDefault()}
-          onCloseAutoFocus={(event) => event.preventDefault()}
-          onInteractOutside={(event) => event.preventDefault()}
-          onEscapeKeyDown={(event) => event.preventDefault()}
-        >
-          {trouble}
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
   );
 }

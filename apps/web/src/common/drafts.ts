@@ -1,26 +1,16 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import { keysHere, readHere, writeHere } from './kept-here';
 import { useMe } from './queries';
 
-const keyOf = (accountId: string, name: string): string => `ichnograph:${accountId}:draft:${name}`;
+const stemOf = (accountId: string): string => `ichnograph:${accountId}:draft:`;
 
-function read<T>(key: string): T | null {
-  try {
-    const kept = localStorage.getItem(key);
-    return kept === null ? null : (JSON.parse(kept) as T);
-  } catch {
-    // A browser that keeps nothing, or what it kept was spoiled: there is no draft then.
-    return null;
-  }
-}
-
-function write(key: string, value: unknown): void {
-  try {
-    if (value === null) localStorage.removeItem(key);
-    else localStorage.setItem(key, JSON.stringify(value));
-  } catch {
-    // Where nothing can be kept, the draft lives as long as its page.
-  }
-}
+/** A draft of a person's that this browser keeps, null where there is none. */
+export const readDraft = <T>(accountId: string, name: string): T | null => readHere<T>(`${stemOf(accountId)}${name}`);
+/** Keeps it, or with null forgets it. */
+export const writeDraft = (accountId: string, name: string, draft: unknown): void =>
+  writeHere(`${stemOf(accountId)}${name}`, draft);
+/** Whether something was begun under this account and neither sent nor given up. */
+export const hasDrafts = (accountId: string): boolean => keysHere(stemOf(accountId)).length > 0;
 
 /**
  * Words that were begun and not sent: kept in this browser under the person's account as they are typed, so that a
@@ -30,13 +20,34 @@ function write(key: string, value: unknown): void {
  */
 export function useDraft<T>(name: string | undefined): [T | null, (next: T | null) => void] {
   const { id } = useMe();
-  const key = name === undefined ? undefined : keyOf(id, name);
-  const [draft, setDraft] = useState(() => (key === undefined ? null : read<T>(key)));
+  const [draft, setDraft] = useState(() => (name === undefined ? null : readDraft<T>(id, name)));
   return [
     draft,
     (next) => {
-      if (key !== undefined) write(key, next);
+      if (name !== undefined) writeDraft(id, name, next);
       setDraft(next);
     },
   ];
+}
+
+/**
+ * Words in a field that are sent from it: kept like any draft, taken from the field as they are sent, and given back where
+ * that failed, before what was typed meanwhile.
+ */
+export function useWords(name?: string) {
+  const [draft, setDraft] = useDraft<string>(name);
+  const now = useRef(draft);
+  const setText = (next: string): void => {
+    now.current = next === '' ? null : next;
+    setDraft(now.current);
+  };
+  return {
+    text: draft ?? '',
+    setText,
+    takes: () => {
+      const sent = now.current ?? '';
+      setText('');
+      return () => setText([sent, now.current ?? ''].filter(Boolean).join('\n'));
+    },
+  };
 }

@@ -1,5 +1,11 @@
 import { useEffect } from 'react';
 
+/** To the map where there is one, else to the page. */
+export function goHome(): void {
+  const home = document.querySelector<HTMLElement>('[data-focus-home]') ?? document.getElementById('main');
+  home?.focus({ preventScroll: true });
+}
+
 /**
  * The focus always has a place: when what had it is gone or can be pressed no more, it goes home, to the map where there
  * is one, else to the page.
@@ -15,8 +21,7 @@ export function useFocusHome(): void {
       const isGone = !last.isConnected || (last instanceof HTMLButtonElement && last.disabled);
       if (!isGone) return;
       last = null;
-      const home = document.querySelector<HTMLElement>('[data-focus-home]') ?? document.getElementById('main');
-      home?.focus({ preventScroll: true });
+      goHome();
     };
     // A dialog that closes gives the focus back by itself, a moment later.
     const observer = new MutationObserver(() => requestAnimationFrame(lookAfter));

@@ -169,5 +169,18 @@ export function useMe(): Me {
 
 export const useTimeZone = (): string => useWelcome().data?.timeZone ?? 'UTC';
 
-/** Asks again for everything that may have changed by an action. */
-export const refresh = (): Promise<void> => queries.invalidateQueries();
+/** Paths whose answers an act changed, with all that lie below them. */
+export type Changed = readonly string[] | 'everything';
+
+const isBelow = (path: unknown, among: readonly string[]): boolean =>
+  typeof path === 'string' && among.some((one) => path === one || path.startsWith(`${one}/`));
+
+/** Asks again now for what was changed and is on the screen; all else is asked again when it is next shown. */
+export async function refresh(changed: Changed = 'everything'): Promise<void> {
+  if (changed === 'everything') return queries.invalidateQueries();
+  await queries.invalidateQueries({
+    refetchType: 'none',
+    predicate: ({ queryKey: [path] }) => !isBelow(path, changed),
+  });
+  await queries.invalidateQueries({ predicate: ({ queryKey: [path] }) => isBelow(path, changed) });
+}

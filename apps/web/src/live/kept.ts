@@ -1,5 +1,6 @@
 import { IndexeddbPersistence } from 'y-indexeddb';
 import type * as Y from 'yjs';
+import { keysHere, writeHere } from '../common/kept-here';
 
 /**
  * What this browser keeps of live maps, for when the connection is gone: one IndexedDB database a person and work, so
@@ -54,22 +55,16 @@ const canKeep = (): Promise<boolean> =>
     }
   });
 
-export function noteUnsent(accountId: string, workId: string, unsent: boolean): void {
-  try {
-    if (unsent) localStorage.setItem(unsentKey(accountId, workId), '1');
-    else localStorage.removeItem(unsentKey(accountId, workId));
-  } catch {
-    // Where nothing may be kept there is nothing to warn of later: the page itself warns before it is left.
-  }
-}
+/** Where nothing may be kept there is nothing to warn of later: the page itself warns before it is left. */
+export const noteUnsent = (accountId: string, workId: string, unsent: boolean): void =>
+  writeHere(unsentKey(accountId, workId), unsent ? true : null);
 
-export const hasUnsent = (accountId: string): boolean =>
-  Object.keys(localStorage).some((key) => key.startsWith(`${PREFIX}${accountId}:unsent:`));
+export const hasUnsent = (accountId: string): boolean => keysHere(`${PREFIX}${accountId}:unsent:`).length > 0;
 
 /** Forgets everything this browser keeps for a person. */
 export async function forget(accountId: string): Promise<void> {
   const mine = `${PREFIX}${accountId}:`;
-  for (const key of Object.keys(localStorage)) if (key.startsWith(mine)) localStorage.removeItem(key);
+  for (const key of keysHere(mine)) writeHere(key, null);
   sessionStorage.clear();
   const databases = await indexedDB.databases();
   await Promise.all(databases.flatMap(({ name }) => (name?.startsWith(mine) ? [deleted(name)] : [])));

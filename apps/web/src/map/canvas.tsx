@@ -262,6 +262,7 @@ export function Canvas({
             pannable
             zoomable
             ariaLabel="Overview of the map"
+            onClick={(_event, { x, y }) => void flow.setCenter(x, y, { zoom: flow.getZoom() })}
             nodeColor={(node: MarkNode) =>
               node.type === 'picture' ? '#ffffff' : topicStyle(node.data.topic, node.data.legend).fill
             }

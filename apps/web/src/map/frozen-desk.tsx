@@ -12,6 +12,7 @@ import type { PageKey } from '../common/page-keys';
 import { Desk } from '../ui/desk';
 import type { Side } from '../ui/desk';
 import { Segments } from '../ui/segments';
+import { NotesView } from './borne';
 import { flagSteps, nextStep } from './flag-walk';
 import type { FlagStep } from './flag-walk';
 import { FrozenMap, useFrozen, useGo } from './frozen-map';
@@ -20,7 +21,7 @@ import { ResultsList } from './results-list';
 import { RailSum, ResultsRail } from './results-rail';
 import { SentencesView } from './sentences-view';
 
-const VIEWS = ['Map', 'Sentences'] as const;
+const VIEWS = ['Map', 'Sentences', 'Notes'] as const;
 const LISTS = ['Results', 'Sentences'] as const;
 
 const NOTHING = { requirement: null, ids: [] };
@@ -231,8 +232,10 @@ function AtTheDesk({
             drawnOver={drawnOver}
             atFoot={listed}
           />
-        ) : (
+        ) : view === 'Sentences' ? (
           <SentencesView map={frozen.map} legend={assignment.legend} onGo={(mark) => go([mark])} />
+        ) : (
+          <NotesView map={frozen.map} onGo={(id) => go([id])} />
         )}
       </Desk>
     </>

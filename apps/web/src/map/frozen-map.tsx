@@ -1,4 +1,4 @@
-import { openStoredAssignment, openStoredMap, openStoredReport } from '@ichnograph/core';
+import { bearsWords, openStoredAssignment, openStoredMap, openStoredReport } from '@ichnograph/core';
 import type { Assignment, Report, TopicMap } from '@ichnograph/core';
 import { spotOf } from '@ichnograph/contract';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
@@ -6,6 +6,7 @@ import { useMemo, useRef } from 'react';
 import type { ReactNode } from 'react';
 import { showDay } from '../common/dates';
 import { useTimeZone } from '../common/queries';
+import { BorneCard } from './borne';
 import { Canvas } from './canvas';
 import { onReadingKey } from './canvas-walk';
 import type { Spot } from './gestures';
@@ -73,6 +74,7 @@ export function FrozenMap({
   const padding = useMemo(() => ({ ...FREE, right: FREE.right + margin }), [margin]);
   const host = useRef<HTMLDivElement>(null);
   const selected = useMemo(() => new Set(selection), [selection]);
+  const bearer = selection.length === 1 && map.topics.find((one) => one.id === selection[0] && bearsWords(one));
   const { flags, concern, marks } = useEvidence(map, assignment, report, requirement);
   return (
     <>
@@ -109,6 +111,7 @@ export function FrozenMap({
             onChoose={onChooseComment}
             card={card}
           />
+          {bearer && <BorneCard key={bearer.id} topic={bearer} isChosen />}
         </Canvas>
       </div>
       <CommentList comments={comments} chosen={chosenComment} onChoose={onChooseComment} card={card} />

@@ -1,5 +1,6 @@
 /** What other folders may use of this one. */
 export { AnswerComment } from './answer-comment';
+export { BorneCard } from './borne';
 export { Canvas } from './canvas';
 export type { Gestures } from './gestures';
 export { CheckedMap } from './checked-map';

@@ -1,12 +1,12 @@
 import type { CommentRow } from '@ichnograph/contract';
 import { api } from '../common/api';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 
 /** Says that what a comment asked for is done, or opens it again. */
 export function SettleComment({ comment: { id, settled } }: { comment: CommentRow }) {
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend(['submissions', 'works']);
   return (
     <>
       <Trouble>{trouble}</Trouble>
@@ -14,7 +14,7 @@ export function SettleComment({ comment: { id, settled } }: { comment: CommentRo
         small
         look="quiet"
         onClick={() =>
-          void act(
+          void send(
             () => api.put(`comments/${id}/settled`, { settled: !settled }),
             settled ? 'The comment is open again.' : 'The comment is settled.',
           )

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { api } from '../common/api';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 
@@ -21,11 +21,11 @@ export const useBatches = create<{ all: readonly Batch[]; add: (one: Batch) => v
 
 export function Batches() {
   const { all, remove } = useBatches();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [last] = all;
   if (!last) return null;
   const takeBack = async (): Promise<void> => {
-    if (await act(() => api.post(`remark-batches/${last.id}/take-back`), 'It is taken back everywhere.'))
+    if (await send(() => api.post(`remark-batches/${last.id}/take-back`), 'It is taken back everywhere.'))
       remove(last.id);
   };
   return (

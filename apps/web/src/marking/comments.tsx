@@ -1,17 +1,16 @@
 import type { CommentRow, NewComment } from '@ichnograph/contract';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { api } from '../common/api';
 import { useDraft } from '../common/drafts';
-import { useOnce } from '../common/use-once';
+import type { Post, Send } from '../common/send';
 import { CommentCard, subjectAt, subjectOf } from '../map';
 import type { FrozenView } from '../map';
 import { Button } from '../ui/button';
 import { Writing } from '../ui/writing';
 
-type Act = (work: () => Promise<unknown>, said: string) => Promise<boolean>;
 interface Saying {
   view: FrozenView;
-  act: Act;
+  send: Send;
 }
 
 type Draft = Pick<NewComment, 'anchor' | 'text'> & { target: string | null };
@@ -26,7 +25,7 @@ export function WriteComment({
     spot,
     chooseComment,
   },
-  act,
+  send,
   onBank,
 }: Saying & { submissionId: string; onBank: () => void }) {
   const [keeps, setKeeps] = useState(false);
@@ -38,30 +37,37 @@ export function WriteComment({
   const current: Draft = draft ?? { ...subject, text: '' };
   const elsewhere = draft !== null && draft.target !== subject.target;
   const isOfLink = current.anchor === 'proposition' || current.anchor === 'link';
+  // Given back unless another was begun meanwhile: that one is not lost either, by standing before it.
+  const latest = useRef(draft);
+  useEffect(() => {
+    latest.current = draft;
+  });
+  const takes = (): (() => void) => {
+    setDraft(null);
+    return () => setDraft(latest.current ? { ...current, text: `${current.text}\n${latest.current.text}` } : current);
+  };
   const speakOf = (anchor: 'proposition' | 'link'): void => {
     setOfLink(anchor);
     if (draft) setDraft({ ...draft, anchor });
   };
-  const write = useOnce(async (): Promise<void> => {
+  const write = async (): Promise<void> => {
     if (current.text.trim() === '') return;
     const { anchor, target, text } = current;
     const wanted: NewComment = { anchor, text: text.trim(), ...(target !== null && { target }) };
-    const post = async (): Promise<void> => {
-      const { id } = await api.post<CommentRow>(`submissions/${submissionId}/comments`, wanted);
-      if (keeps) await api.post('remarks', { text: text.trim(), ...(requirement !== null && { requirement }) });
+    const both = async (post: Post): Promise<void> => {
+      const { id } = await post<CommentRow>(`submissions/${submissionId}/comments`, wanted);
+      if (keeps) await post('remarks', { text: wanted.text, ...(requirement !== null && { requirement }) });
       chooseComment(id);
     };
-    if (await act(post, keeps ? 'The comment is kept, and stands in the bank.' : 'The comment is kept.')) {
-      setDraft(null);
+    if (await send(both, keeps ? 'The comment is kept, and stands in the bank.' : 'The comment is kept.', { takes }))
       setKeeps(false);
-    }
-  });
+  };
   return (
     <form
       className="border-b border-rule px-3.5 pb-3 pt-2"
       onSubmit={(event) => {
         event.preventDefault();
-        write();
+        void write();
       }}
     >
       <label className="block">
@@ -71,7 +77,7 @@ export function WriteComment({
           placeholder="Write a comment …"
           value={current.text}
           onText={(text) => setDraft(text === '' ? null : { ...current, text })}
-          onSend={write}
+          onSend={() => void write()}
         />
       </label>
       <div className="mt-1.5 flex items-center justify-between gap-2">
@@ -117,16 +123,16 @@ export function OwnComment({
     chooseComment,
   },
   mayMark,
-  act,
+  send,
   onDeleted,
 }: Saying & { comment: CommentRow; letter: string; mayMark: boolean; onDeleted: (comment: CommentRow) => void }) {
   const [draft, setDraft] = useDraft<string>(`change of ${comment.id}`);
   const text = draft;
   const remove = async (): Promise<void> => {
-    if (await act(() => api.delete(`comments/${comment.id}`), 'The comment is deleted.')) onDeleted(comment);
+    if (await send(() => api.delete(`comments/${comment.id}`), 'The comment is deleted.')) onDeleted(comment);
   };
   const change = async (): Promise<void> => {
-    if (await act(() => api.patch(`comments/${comment.id}`, { text: text?.trim() }), 'The comment is changed.'))
+    if (await send(() => api.patch(`comments/${comment.id}`, { text: text?.trim() }), 'The comment is changed.'))
       setDraft(null);
   };
   return (
@@ -176,9 +182,9 @@ export function OwnComment({
 }
 
 /** What was deleted a moment ago, and the way back. */
-export function BringBack({ comment, act, onDone }: { comment: CommentRow; act: Act; onDone: () => void }) {
+export function BringBack({ comment, send, onDone }: { comment: CommentRow; send: Send; onDone: () => void }) {
   const restore = async (): Promise<void> => {
-    if (await act(() => api.post(`comments/${comment.id}/restore`), 'The comment is back.')) onDone();
+    if (await send(() => api.post(`comments/${comment.id}/restore`), 'The comment is back.')) onDone();
   };
   return (
     <p className="flex items-center justify-between gap-2 border-b border-rule bg-ochre-wash px-3.5 py-1.5 text-sm">

@@ -17,7 +17,7 @@ export function CriteriaToGive({
   judged: Judged;
   /** what one gave as a second marker */
   seconds: readonly SecondMarkRow[];
-  onGive: (criterion: string, level: number | null) => void;
+  onGive: (criterion: string, level: number | null) => Promise<unknown>;
 }) {
   const first = (criterion: string): number | null => judged.of('criterion', criterion)?.value ?? null;
   const second = (criterion: string): number | null =>

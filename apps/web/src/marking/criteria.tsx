@@ -1,10 +1,13 @@
 import type { Criterion } from '@ichnograph/core';
-import { useRef } from 'react';
+import { RadioGroup } from 'radix-ui';
+import { useEffect, useRef, useState } from 'react';
 import { figure } from '../common/figures';
 
+type OnJudge = (level: number | null) => Promise<unknown>;
+
 /**
- * Criteria with their levels: arrows go from level to level, Enter sets one, and takes it back where it is set; a figure sets
- * the level in that place and goes on to the next criterion.
+ * Criteria with their levels: arrows choose among them, Enter sets one, and takes it back where it is set; a figure sets the
+ * level in that place and goes on to the next criterion.
  */
 export function Criteria({
   criteria,
@@ -15,7 +18,7 @@ export function Criteria({
   /** the position of the level it has; null where it has none */
   levelOf: (criterion: string) => number | null;
   /** left out where the marks only are read */
-  onJudge?: ((criterion: string, level: number | null) => void) | undefined;
+  onJudge?: ((criterion: string, level: number | null) => Promise<unknown>) | undefined;
 }) {
   if (criteria.length === 0) return null;
   return (
@@ -33,12 +36,43 @@ export function Criteria({
   );
 }
 
-/** Where the focus goes after a criterion: the next one's level, or, after the last, its own. */
+/** Where the keyboard comes into a criterion: at the level it has, else at its first. */
+export const wayInto = (group: Element | null): HTMLElement | null =>
+  group?.querySelector<HTMLElement>('[role=radio][aria-checked=true]') ?? group?.querySelector('[role=radio]') ?? null;
+
+/** Where the focus goes after a criterion: into the next one, or, after the last, into its own. */
 const nextOf = (group: HTMLElement | null): HTMLElement | null =>
-  (group?.nextElementSibling?.matches('[data-criterion]')
-    ? group.nextElementSibling
-    : group
-  )?.querySelector<HTMLElement>('[role=radio][tabindex="0"]') ?? null;
+  wayInto(group?.nextElementSibling?.matches('[data-criterion]') ? group.nextElementSibling : group);
+
+/** How long an arrow may go on to the next level before the one it stands on is given, milliseconds. */
+const REST_MS = 700;
+
+/**
+ * The level that arrows have come to: shown at once, given when the hand rests or leaves, so that none that was only passed
+ * is ever given.
+ */
+function usePassing(level: number | null, onJudge: OnJudge | undefined) {
+  const [wanted, want] = useState<number | null>(null);
+  const give = async (chosen: number | null): Promise<void> => {
+    if (!onJudge || chosen === level) return want(null);
+    want(chosen);
+    await onJudge(chosen);
+    want(null);
+  };
+  const settle = (): void => {
+    if (wanted !== null) void give(wanted);
+  };
+  const latest = useRef(settle);
+  useEffect(() => {
+    latest.current = settle;
+  });
+  useEffect(() => {
+    if (wanted === null) return;
+    const timer = setTimeout(() => latest.current(), REST_MS);
+    return () => clearTimeout(timer);
+  }, [wanted]);
+  return { shown: wanted ?? level, pass: want, give, settle };
+}
 
 function Levels({
   criterion: { name, levels },
@@ -47,21 +81,27 @@ function Levels({
 }: {
   criterion: Criterion;
   level: number | null;
-  onJudge?: ((level: number | null) => void) | undefined;
+  onJudge?: OnJudge | undefined;
 }) {
   const group = useRef<HTMLDivElement>(null);
-  const step = (from: number, by: number): void => {
-    const buttons = [...(group.current?.querySelectorAll<HTMLElement>('[role=radio]') ?? [])];
-    buttons[(from + by + buttons.length) % buttons.length]?.focus();
-  };
+  const byArrow = useRef(false);
+  const { shown, pass, give, settle } = usePassing(level, onJudge);
   return (
-    <div
+    <RadioGroup.Root
       ref={group}
-      role="radiogroup"
       aria-label={name}
       className="border-b border-rule px-3.5 py-2"
       data-criterion
       data-judged={level !== null}
+      disabled={!onJudge}
+      value={shown === null ? '' : String(shown)}
+      onValueChange={(value) => {
+        if (!byArrow.current) void give(Number(value));
+      }}
+      onPointerDown={() => (byArrow.current = false)}
+      onBlur={({ relatedTarget }) => {
+        if (!group.current?.contains(relatedTarget)) settle();
+      }}
     >
       <p className="words mb-1 flex items-baseline justify-between gap-2">
         <span className="font-semibold">{name}</span>
@@ -69,28 +109,29 @@ function Levels({
       </p>
       <div className="grid gap-1">
         {levels.map((one, i) => (
-          <button
+          <RadioGroup.Item
             key={i}
-            type="button"
-            role="radio"
-            aria-checked={level === i}
-            tabIndex={i === (level ?? 0) ? 0 : -1}
-            disabled={!onJudge}
+            value={String(i)}
             title={one.description}
-            className={`flex items-baseline gap-2 rounded-sm border px-2 py-1 text-left disabled:cursor-default ${level === i ? 'border-action bg-wash font-semibold' : 'border-rule bg-white enabled:hover:bg-canvas'} disabled:text-ink`}
-            onClick={() => onJudge?.(level === i ? null : i)}
+            className={`flex items-baseline gap-2 rounded-sm border px-2 py-1 text-left disabled:cursor-default ${shown === i ? 'border-action bg-wash font-semibold' : 'border-rule bg-white enabled:hover:bg-canvas'} disabled:text-ink`}
+            onFocus={() => {
+              if (byArrow.current && shown !== i) pass(i);
+            }}
+            onClick={() => {
+              // What is pressed again is taken back; an arrow that comes by presses nothing.
+              if (!byArrow.current && shown === i) void give(null);
+            }}
             onKeyDown={(event) => {
               const figure = event.altKey || event.ctrlKey || event.metaKey ? NaN : Number(event.key);
               if (onJudge && figure >= 1 && figure <= levels.length) {
                 event.preventDefault();
-                if (level !== figure - 1) onJudge(figure - 1);
+                void give(figure - 1);
                 nextOf(group.current)?.focus();
                 return;
               }
-              const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
-              if (by === undefined || event.altKey) return;
-              event.preventDefault();
-              step(i, by);
+              byArrow.current = event.key.startsWith('Arrow');
+              // A radio button has no act for Enter of its own.
+              if (onJudge && event.key === 'Enter') void give(level === i && shown === i ? null : i);
             }}
           >
             <span className="words min-w-0 flex-1">
@@ -98,9 +139,9 @@ function Levels({
               {one.description && <span className="block text-sm font-normal text-quiet">{one.description}</span>}
             </span>
             <span className="font-mono text-sm">{figure(one.points)}</span>
-          </button>
+          </RadioGroup.Item>
         ))}
       </div>
-    </div>
+    </RadioGroup.Root>
   );
 }

@@ -19,7 +19,8 @@ export function MarkingActions({
   /** whether the reference is laid over the map; null where there is none */
   reference: { shown: boolean; onChange: (shown: boolean) => void } | null;
   onPost: (what: 'let-go' | 'take-back', said: string) => void;
-  onReturn: () => void;
+  /** whether one goes on to the next map then */
+  onReturn: (thenOn: boolean) => void;
 }) {
   return (
     <>
@@ -32,9 +33,12 @@ export function MarkingActions({
         <Button onClick={() => onPost('let-go', `${given} can work on it again.`)}>Let them go on</Button>
       )}
       {mode === 'marks' && (
-        <Button look="action" title="Alt+Enter returns it and goes on" onClick={onReturn}>
-          Return to {given}
-        </Button>
+        <>
+          <Button onClick={() => onReturn(false)}>Return to {given}</Button>
+          <Button look="action" title="Alt+Enter" onClick={() => onReturn(true)}>
+            Return and next
+          </Button>
+        </>
       )}
       {mode === 'reads' && isNewest(detail) && detail.state === 'returned' && !detail.opened && (
         <Button onClick={() => onPost('take-back', 'The return is taken back.')}>Take the return back</Button>

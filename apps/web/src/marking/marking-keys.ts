@@ -1,24 +1,18 @@
+import { focusOn } from '../common/focus-on';
 import type { PageKey } from '../common/page-keys';
-
-/** Frames of the screen within which what was unfolded, or turned to, is there. */
-const FRAMES = 30;
+import { wayInto } from './criteria';
 
 /** Puts the focus on something in the results, which are unfolded where they are a rail. */
 export function inResults(find: () => HTMLElement | null | undefined): void {
   if (!find()) document.querySelector<HTMLElement>('[data-unfold=Results]')?.click();
-  const look = (left: number): void => {
-    const there = find();
-    if (there) there.focus();
-    else if (left > 0) requestAnimationFrame(() => look(left - 1));
-  };
-  look(FRAMES);
+  focusOn(find);
 }
 
 /** The first criterion without a level, else the first. */
 export function toJudge(): HTMLElement | null | undefined {
   const open =
     document.querySelector('[data-criterion][data-judged=false]') ?? document.querySelector('[data-criterion]');
-  return open?.querySelector<HTMLElement>('[role=radio][tabindex="0"]');
+  return wayInto(open);
 }
 
 /** The first sentence without a verdict, once the sentences stand beside the map. */

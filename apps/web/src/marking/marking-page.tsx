@@ -27,7 +27,7 @@ import {
   useSubmission,
   useTimeZone,
 } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { commentsWithoutNames, detailWithoutNames, pileWithoutNames } from '../common/without-names';
 import { Waiting } from '../common/waiting';
 import { FrozenDesk, useFrozen } from '../map';
@@ -112,7 +112,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
   useTitle(`Marking ${names}`);
   const navigate = useNavigate();
   const zone = useTimeZone();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend([`submissions/${detail.id}`, `publications/${pile.publicationId}`]);
   const [deleted, setDeleted] = useState<CommentRow | null>(null);
   const [bank, setBank] = useState(false);
   const mode = modeOf(detail);
@@ -134,11 +134,13 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
   const [asked] = useSearchParams();
   const start = startOf(asked, propositions, map, assignment);
   const judged = useMemo(() => judgedOf(judgements), [judgements]);
-  const judge = useJudge(detail.id, detail.revision, judged, act);
+  const judge = useJudge(detail.id, detail.revision, judged, send);
   const post = (what: string, said: string): Promise<boolean> =>
-    act(() => api.post(`submissions/${detail.id}/${what}`), said);
+    send(() => api.post(`submissions/${detail.id}/${what}`), said, { changes: 'everything' });
   const giveBack = (unjudged = false): Promise<boolean> =>
-    act(() => api.post(`submissions/${detail.id}/return`, { unjudged }), `Returned to ${given}.`);
+    send(() => api.post(`submissions/${detail.id}/return`, { unjudged }), `Returned to ${given}.`, {
+      changes: 'everything',
+    });
   /** Asks first where something is not judged, and goes on to the next map where that is wanted. */
   const [asking, setAsking] = useState<{ thenOn: boolean } | null>(null);
   const wantBack = (thenOn: boolean): void => {
@@ -170,10 +172,12 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
       : []),
     ...SENTENCE_KEYS,
   ];
-  const giveLevel = (criterion: string, level: number | null): void =>
-    void (mode === 'marks second'
-      ? act(() => api.put(`submissions/${detail.id}/second-marks`, { criterion, level }), 'The level is kept.')
-      : judge('criterion', criterion, level));
+  const giveLevel = (criterion: string, level: number | null): Promise<boolean> =>
+    mode === 'marks second'
+      ? send(() => api.put(`submissions/${detail.id}/second-marks`, { criterion, level }), 'The level is kept.', {
+          as: `${criterion} ${level}`,
+        })
+      : judge('criterion', criterion, level);
   return (
     <FrozenDesk
       detail={detail}
@@ -194,7 +198,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
             mode === 'marks' && assignment.reference ? { shown: withReference, onChange: setWithReference } : null
           }
           onPost={(what, said) => void post(what, said)}
-          onReturn={() => wantBack(false)}
+          onReturn={wantBack}
         />
       }
       left={{
@@ -247,7 +251,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
           )}
           {reference && <ReferenceList all={reference} view={view} />}
           <Trouble>{trouble}</Trouble>
-          {deleted && <BringBack comment={deleted} act={act} onDone={() => setDeleted(null)} />}
+          {deleted && <BringBack comment={deleted} send={send} onDone={() => setDeleted(null)} />}
           {detail.note && (
             <section className="border-b border-rule px-3.5 py-2">
               <h2 className="caption">Note from {given}</h2>
@@ -258,7 +262,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
           <Earlier detail={detail} pile={pile} zone={zone} />
           {changes && <ChangesList changes={changes} view={view} />}
           <Batches />
-          {mayMark && <WriteComment onBank={() => setBank(true)} submissionId={detail.id} view={view} act={act} />}
+          {mayMark && <WriteComment onBank={() => setBank(true)} submissionId={detail.id} view={view} send={send} />}
         </>
       )}
       start={start}
@@ -288,7 +292,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
         )
       }
       sentences={(view) => (
-        <SentencesToJudge detail={detail} all={propositions} view={view} mayMark={mayMark} act={act} />
+        <SentencesToJudge detail={detail} all={propositions} view={view} mayMark={mayMark} send={send} />
       )}
       ownPoints={judged.judgement.points}
       sum={mark ? { earned: mark.sum, outOf: mark.outOf } : undefined}
@@ -299,7 +303,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
               key={result.id}
               result={result}
               onComment={(text) =>
-                act(
+                send(
                   () => api.post(`submissions/${detail.id}/comments`, { anchor: 'result', target: result.id, text }),
                   'The comment is kept.',
                 )
@@ -341,7 +345,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
           letter={letter}
           view={view}
           mayMark={mayMark}
-          act={act}
+          send={send}
           onDeleted={setDeleted}
         />
       )}

@@ -1,7 +1,9 @@
 import type { Edit, SmallestMend } from '@ichnograph/core';
 import { useState } from 'react';
-import { api, sentenceOfError } from '../common/api';
+import { api } from '../common/api';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
+import { Trouble } from '../ui/field';
 
 /** What an edit does, as one says it. */
 function editWords(edit: Edit): string {
@@ -31,35 +33,30 @@ function editWords(edit: Edit): string {
 
 /** The fewest edits that would meet a requirement, looked for when it is asked for. For the teacher's eyes. */
 export function Mend({ submissionId, requirement }: { submissionId: string; requirement: string }) {
-  const [found, setFound] = useState<{ mend: SmallestMend | null } | 'looking' | null>(null);
-  const [trouble, setTrouble] = useState('');
-  const look = async (): Promise<void> => {
-    setFound('looking');
-    try {
+  const [found, setFound] = useState<{ mend: SmallestMend | null } | null>(null);
+  const { trouble, isSending, send } = useSend([]);
+  const look = (): Promise<boolean> =>
+    send(async () =>
       setFound(
         await api.get<{ mend: SmallestMend | null }>(
           `submissions/${submissionId}/mend?requirement=${encodeURIComponent(requirement)}`,
         ),
-      );
-    } catch (error) {
-      setFound(null);
-      setTrouble(sentenceOfError(error));
-    }
-  };
+      ),
+    );
+  if (isSending)
+    return (
+      <p role="status" className="text-sm text-quiet">
+        Looking for the smallest mend …
+      </p>
+    );
   if (found === null)
     return (
       <>
         <Button small look="quiet" onClick={() => void look()}>
           Smallest mend
         </Button>
-        {trouble && <p className="text-sm text-madder">{trouble}</p>}
+        <Trouble>{trouble}</Trouble>
       </>
-    );
-  if (found === 'looking')
-    return (
-      <p role="status" className="text-sm text-quiet">
-        Looking for the smallest mend …
-      </p>
     );
   if (!found.mend) return <p className="text-sm text-quiet">No short way to mend it was found.</p>;
   const { edits, fewest } = found.mend;

@@ -1,8 +1,9 @@
 import type { RemarkOnMany, RemarksGiven } from '@ichnograph/contract';
-import { useEffect, useState } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { api, sentenceOfError } from '../common/api';
 import { useHiddenNames } from '../common/hidden-names';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { placesWithoutNames } from '../common/without-names';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
@@ -25,50 +26,31 @@ export function OnMany({
   onBack: () => void;
   onDone: () => void;
 }) {
-  const [preview, setPreview] = useState<RemarksGiven | null>(null);
-  const [failed, setFailed] = useState('');
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const { hidden } = useHiddenNames();
-  const { trouble, act } = useAction();
+  const { trouble, isSending, send } = useSend([`publications/${publicationId}`, 'submissions']);
   const remember = useBatches(({ add }) => add);
+  const path = `publications/${publicationId}/remarks-on-many`;
   const wanted: RemarkOnMany = { text, requirement, ...(codes.length === 1 && { evidence: codes[0]! }) };
-  const asked = JSON.stringify(wanted);
-  useEffect(() => {
-    let isGone = false;
-    api
-      .post<RemarksGiven>(`publications/${publicationId}/remarks-on-many`, {
-        ...(JSON.parse(asked) as RemarkOnMany),
-        preview: true,
-      })
-      .then((given) => {
-        if (!isGone) setPreview(given);
-      })
-      .catch((error: unknown) => setFailed(sentenceOfError(error)));
-    return () => {
-      isGone = true;
-    };
-  }, [publicationId, asked]);
+  const looked = useQuery({
+    queryKey: [path, wanted],
+    queryFn: () => api.post<RemarksGiven>(path, { ...wanted, preview: true }),
+    gcTime: 0,
+  });
+  const preview = looked.data ?? null;
   const works = (preview?.places ?? []).map(({ workId }) => workId).filter((id) => !left.has(id));
-  const [sending, setSending] = useState(false);
   const put = async (): Promise<void> => {
-    setSending(true);
     let given: RemarksGiven = { batch: null, places: [] };
-    const done = await act(
-      async () => {
-        given = await api.post<RemarksGiven>(`publications/${publicationId}/remarks-on-many`, { ...wanted, works });
-      },
-      works.length === 1 ? 'Written on one map.' : `Written on ${works.length} maps.`,
-    );
-    setSending(false);
-    if (!done) return;
+    const post = async (): Promise<void> => void (given = await api.post<RemarksGiven>(path, { ...wanted, works }));
+    if (!(await send(post, works.length === 1 ? 'Written on one map.' : `Written on ${works.length} maps.`))) return;
     const { batch, places } = given;
     if (batch) remember({ id: batch, maps: places.length, text });
     onDone();
   };
   return (
     <div className="grid gap-3">
-      <Trouble>{trouble || failed}</Trouble>
-      {preview === null && !failed && <p role="status">Looking which maps have the same evidence …</p>}
+      <Trouble>{trouble || (looked.error && sentenceOfError(looked.error))}</Trouble>
+      {preview === null && !looked.error && <p role="status">Looking which maps have the same evidence …</p>}
       {preview && (
         <>
           <p className="text-quiet">
@@ -105,7 +87,7 @@ export function OnMany({
       )}
       <div className="flex justify-end gap-2">
         <Button onClick={onBack}>Back</Button>
-        <Button look="action" autoFocus disabled={works.length === 0 || sending} onClick={() => void put()}>
+        <Button look="action" autoFocus disabled={works.length === 0 || isSending} onClick={() => void put()}>
           Write it on {works.length === 1 ? 'one map' : `${works.length} maps`}
         </Button>
       </div>

@@ -59,6 +59,7 @@ export function OwnPoints({
             value={remark}
             onChange={({ target }) => setRemark(target.value)}
             onKeyDown={(event) => {
+              if (event.nativeEvent.isComposing) return;
               if (event.key === 'Escape') setRemark(null);
               if (event.key !== 'Enter' || remark.trim() === '') return;
               event.preventDefault();

@@ -7,8 +7,8 @@ import type { KeyboardEvent } from 'react';
 import { announce } from '../common/announcer';
 import { api } from '../common/api';
 import { useRemarks } from '../common/queries';
-import { useAction } from '../common/use-action';
-import { useOnce } from '../common/use-once';
+import { useSend } from '../common/send';
+import type { Post } from '../common/send';
 import { subjectAt } from '../map';
 import type { FrozenView } from '../map';
 import { Button } from '../ui/button';
@@ -59,7 +59,7 @@ export function RemarkBank({
 
 function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: FrozenView; onDone: () => void }) {
   const remarks = useRemarks(detail.publicationId);
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend([`submissions/${detail.id}`, `publications/${detail.publicationId}`]);
   const [typed, setTyped] = useState('');
   const [at, setAt] = useState(0);
   const [many, setMany] = useState<string | null>(null);
@@ -70,27 +70,22 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
     .filter(({ text }) => words.every((word) => text.toLowerCase().includes(word)))
     .toSorted((a, b) => fits(b, view.requirement, codes) - fits(a, view.requirement, codes));
   const current = Math.min(at, found.length - 1);
-  const put = useOnce(async (remark: RemarkRow): Promise<void> => {
+  const put = async (remark: RemarkRow): Promise<void> => {
     const said: NewComment = {
       anchor: place.anchor,
       ...(place.target !== null && { target: place.target }),
       text: fillBlanks(remark.text, blanks),
     };
-    const done = await act(async () => {
-      const { id } = await api.post<{ id: string }>(`submissions/${detail.id}/comments`, said);
-      await api.post(`remarks/${remark.id}/uses`, usedWith(result?.id, codes));
+    const both = async (post: Post): Promise<void> => {
+      const { id } = await post<{ id: string }>(`submissions/${detail.id}/comments`, said);
+      await post(`remarks/${remark.id}/uses`, usedWith(result?.id, codes));
       view.chooseComment(id);
-    }, 'The remark is written.');
-    if (done) onDone();
-  });
+    };
+    if (await send(both, 'The remark is written.')) onDone();
+  };
   const keep = async (): Promise<void> => {
-    if (
-      await act(
-        () => api.post('remarks', { text: typed.trim(), ...usedWith(result?.id, codes) }),
-        'The remark is kept.',
-      )
-    )
-      setTyped('');
+    const post = (): Promise<unknown> => api.post('remarks', { text: typed.trim(), ...usedWith(result?.id, codes) });
+    if (await send(post, 'The remark is kept.')) setTyped('');
   };
   const onKey = (event: KeyboardEvent): void => {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
@@ -100,7 +95,7 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
       // The focus stays where one types: those who listen hear which one Enter would write.
       if (found[next]) announce(found[next].text);
     } else if (event.key === 'Enter' && event.ctrlKey && found[current] && result) setMany(found[current].text);
-    else if (event.key === 'Enter' && found[current]) put(found[current]);
+    else if (event.key === 'Enter' && found[current]) void put(found[current]);
     else return;
     event.preventDefault();
   };
@@ -141,7 +136,7 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
             className={`flex items-start gap-2 border-b border-rule px-2 py-1.5 last:border-0 ${i === current ? 'bg-wash' : ''}`}
             onPointerEnter={() => setAt(i)}
           >
-            <button type="button" className="words min-w-0 flex-1 text-left" onClick={() => put(remark)}>
+            <button type="button" className="words min-w-0 flex-1 text-left" onClick={() => void put(remark)}>
               {remark.text}
               <span className="block text-sm text-quiet">
                 {fits(remark, view.requirement, codes) > 0 && (
@@ -162,7 +157,11 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
                 type="button"
                 aria-label={`Delete “${remark.text}”`}
                 className="rounded-sm p-1 text-quiet hover:bg-canvas hover:text-madder"
-                onClick={() => void act(() => api.delete(`remarks/${remark.id}`), 'The remark is deleted.')}
+                onClick={() =>
+                  void send(() => api.delete(`remarks/${remark.id}`), 'The remark is deleted.', {
+                    as: `delete ${remark.id}`,
+                  })
+                }
               >
                 <Trash2 aria-hidden size={14} />
               </button>

@@ -3,7 +3,7 @@ import type { PileEntry } from '@ichnograph/contract';
 import { useState } from 'react';
 import { api } from '../common/api';
 import { useDraft } from '../common/drafts';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
@@ -20,10 +20,10 @@ export function ReturnComplete({
 }) {
   const [open, setOpen] = useState(false);
   const [letter, setLetter] = useDraft<string>(`letter of ${publicationId}`);
-  const { trouble, act } = useAction();
+  const { trouble, send, isSending } = useSend('everything');
   const one = complete.length === 1;
-  const send = async (): Promise<void> => {
-    const done = await act(
+  const giveBack = async (): Promise<void> => {
+    const done = await send(
       () => api.post(`publications/${publicationId}/return-complete`, { letter: letter?.trim() ?? '' }),
       one ? 'One map is returned.' : `${complete.length} maps are returned.`,
     );
@@ -77,7 +77,7 @@ export function ReturnComplete({
         )}
         <div className="mt-4 flex justify-end gap-2">
           <Button onClick={() => setOpen(false)}>Cancel</Button>
-          <Button look="action" data-autofocus onClick={() => void send()}>
+          <Button look="action" data-autofocus disabled={isSending} onClick={() => void giveBack()}>
             Return {one ? 'it' : `all ${complete.length}`}
           </Button>
         </div>

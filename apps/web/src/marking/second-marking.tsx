@@ -3,18 +3,18 @@ import { Link } from 'react-router';
 import { api } from '../common/api';
 import { useHiddenNames } from '../common/hidden-names';
 import { useSecondMarking } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { worksWithoutNames } from '../common/without-names';
 import { Trouble } from '../ui/field';
 
 /** Who marks a second time, and how the two agree, criterion by criterion. */
 export function SecondMarkingSection({ publicationId }: { publicationId: string }) {
   const marking = useSecondMarking(publicationId);
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   if (marking.data === undefined) return null;
   const { marker, candidates, criteria } = marking.data;
   const appoint = (id: string): void =>
-    void act(
+    void send(
       () => api.put(`publications/${publicationId}/second-marker`, { accountId: id === '' ? null : id }),
       id === '' ? 'Nobody marks a second time.' : 'The second marker sees nothing of what you give and say.',
     );

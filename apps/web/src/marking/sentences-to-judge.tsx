@@ -3,12 +3,11 @@ import type { Legend, TopicMap } from '@ichnograph/core';
 import type { GiveVerdict, MapProposition, SubmissionDetail, VerdictRow } from '@ichnograph/contract';
 import { useEffect, useRef, useState } from 'react';
 import { api } from '../common/api';
+import type { Send } from '../common/send';
 import type { FrozenView } from '../map';
 import { Segments } from '../ui/segments';
 import { GiveVerdictRow, VerdictSign } from '../verdicts';
 import type { Given } from '../verdicts';
-
-type Act = (work: () => Promise<unknown>, said: string) => Promise<boolean>;
 
 const SCOPES = ['In every map', 'In this map'] as const;
 type Scope = (typeof SCOPES)[number];
@@ -19,13 +18,13 @@ export function SentencesToJudge({
   all,
   view,
   mayMark,
-  act,
+  send,
 }: {
   detail: SubmissionDetail;
   all: readonly MapProposition[];
   view: FrozenView;
   mayMark: boolean;
-  act: Act;
+  send: Send;
 }) {
   const [scope, setScope] = useState<Scope>('In every map');
   const list = useRef<HTMLUListElement>(null);
@@ -36,12 +35,17 @@ export function SentencesToJudge({
     if (chosenRow !== undefined)
       list.current?.querySelector(`[data-row="${CSS.escape(chosenRow)}"]`)?.scrollIntoView({ block: 'nearest' });
   }, [chosenRow]);
-  const give = (keys: readonly string[], { verdict, thin, remark }: Given, judged: VerdictRow | null): void => {
+  const give = (
+    keys: readonly string[],
+    { verdict, thin, remark }: Given,
+    judged: VerdictRow | null,
+  ): Promise<boolean> => {
     const where = scope === 'In every map' ? `publications/${detail.publicationId}` : `submissions/${detail.id}`;
     const wanted: GiveVerdict = { keys: [...keys], verdict, thin, remark, seen: judged?.verdict ?? 'none' };
-    void act(
+    return send(
       () => api.put(`${where}/verdicts`, wanted),
       verdict === null ? 'The verdict is taken back.' : `Judged ${verdict}.`,
+      { as: `${scope} ${keys.join()} ${verdict} ${thin} ${remark}` },
     );
   };
   const step = (key: string, by: 1 | -1): void => {
@@ -108,7 +112,7 @@ function WholePath({
 }: {
   view: FrozenView;
   propositions: readonly MapProposition[];
-  onGive: (keys: readonly string[], given: Given, judged: VerdictRow | null) => void;
+  onGive: (keys: readonly string[], given: Given, judged: VerdictRow | null) => Promise<boolean>;
 }) {
   const links = selection.filter((id) => map.links.some((link) => link.id === id));
   const path = pathOf(map, links, assignment.legend);

@@ -3,7 +3,8 @@ import { Download } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { announce } from '../common/announcer';
-import { api, sentenceOfError } from '../common/api';
+import { api, SaidError, sentenceOfError } from '../common/api';
+import { useSend } from '../common/send';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
 
@@ -11,8 +12,8 @@ const LOOK_EVERY_MS = 600;
 
 /** The papers of a class, as one archive or one document: begun, watched, cancelled, saved. */
 export function WriteOut({ publicationId }: { publicationId: string }) {
+  const { trouble, isSending, send, refuse } = useSend([]);
   const [job, setJob] = useState<ExportState | null>(null);
-  const [trouble, setTrouble] = useState('');
   const id = job?.state === 'running' ? job.id : null;
   useEffect(() => {
     if (id === null) return;
@@ -22,27 +23,22 @@ export function WriteOut({ publicationId }: { publicationId: string }) {
         .then((next) => {
           setJob(next);
           if (next.state === 'ready') announce('The papers are ready to be saved.');
-          if (next.state === 'failed') setTrouble('The papers could not be made. Nothing else is touched; try again.');
+          if (next.state === 'failed')
+            refuse(new SaidError('The papers could not be made. Nothing else is touched; try again.'));
         })
         .catch((error: unknown) => {
           setJob(null);
-          setTrouble(`${sentenceOfError(error)} The papers are not being made any more; begin again.`);
+          refuse(new SaidError(`${sentenceOfError(error)} The papers are not being made any more; begin again.`));
         });
     }, LOOK_EVERY_MS);
     return () => clearInterval(timer);
-  }, [id]);
-  const begin = async (as: 'zip' | 'pdf'): Promise<void> => {
-    setTrouble('');
-    try {
-      setJob(await api.post<ExportState>(`publications/${publicationId}/exports`, { as }));
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-    }
-  };
+  }, [id, refuse]);
+  const begin = (as: 'zip' | 'pdf'): Promise<boolean> =>
+    send(async () => setJob(await api.post<ExportState>(`publications/${publicationId}/exports`, { as })));
   const cancel = async (): Promise<void> => {
-    if (job) await api.delete(`exports/${job.id}`).catch(() => undefined);
-    setJob(null);
-    announce('Cancelled. Nothing was written out.');
+    if (!job) return;
+    const done = await send(() => api.delete(`exports/${job.id}`), 'Cancelled. Nothing was written out.');
+    if (done) setJob(null);
   };
   return (
     <>
@@ -53,7 +49,7 @@ export function WriteOut({ publicationId }: { publicationId: string }) {
           <span className="font-mono text-sm">
             {job.done} of {job.of}
           </span>
-          <Button small onClick={() => void cancel()}>
+          <Button small disabled={isSending} onClick={() => void cancel()}>
             Cancel
           </Button>
         </span>

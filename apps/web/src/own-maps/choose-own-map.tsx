@@ -1,9 +1,9 @@
 import { openStoredMap } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import type { OwnMapDetail } from '@ichnograph/contract';
-import { useState } from 'react';
-import { api, sentenceOfError } from '../common/api';
+import { api } from '../common/api';
 import { useOwnMaps } from '../common/queries';
+import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
@@ -46,20 +46,17 @@ export function ChooseOwnMap({
 
 function Choices({ onChoose }: { onChoose: (map: TopicMap) => void }) {
   const maps = useOwnMaps();
-  const [trouble, setTrouble] = useState('');
+  const { trouble, send } = useSend([]);
   if (maps.data === undefined) return <Waiting of={maps} what="Looking for your maps …" />;
   if (maps.data.length === 0) return <p className="text-quiet">You have no maps of your own yet.</p>;
-  const take = async (id: string): Promise<void> => {
-    try {
+  const take = (id: string): Promise<boolean> =>
+    send(async () => {
       const { map, legend } = await api.get<OwnMapDetail>(`own-maps/${id}`);
       onChoose({ ...openStoredMap(map), legend: legend as unknown as Legend });
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-    }
-  };
+    });
   return (
     <>
-      {trouble && <Trouble>{trouble}</Trouble>}
+      <Trouble>{trouble}</Trouble>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(200px,1fr))] gap-3">
         {maps.data.map(({ id, title, topics }) => (
           <li key={id}>

@@ -1,8 +1,8 @@
 import { READY_MADE } from '@ichnograph/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, sentenceOfError } from '../common/api';
-import { refresh } from '../common/queries';
+import { api } from '../common/api';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
@@ -20,15 +20,13 @@ export function NewMapDialog({
   const navigate = useNavigate();
   const [title, setTitle] = useState('');
   const [readyMade, setReadyMade] = useState('');
-  const [trouble, setTrouble] = useState('');
+  const { trouble, isSending, send } = useSend('everything');
   const begin = async (): Promise<void> => {
-    try {
-      const { id } = await api.post<{ id: string }>('own-maps', { title, folder, ...(readyMade && { readyMade }) });
-      await refresh();
-      void navigate(`/own-maps/${id}`);
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-    }
+    let id = '';
+    const post = async (): Promise<void> => {
+      ({ id } = await api.post<{ id: string }>('own-maps', { title, folder, ...(readyMade && { readyMade }) }));
+    };
+    if (await send(post)) await navigate(`/own-maps/${id}`);
   };
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="A new map">
@@ -61,9 +59,9 @@ export function NewMapDialog({
             ))}
           </select>
         </label>
-        {trouble && <Trouble>{trouble}</Trouble>}
+        <Trouble>{trouble}</Trouble>
         <div>
-          <Button type="submit" look="action">
+          <Button type="submit" look="action" disabled={isSending}>
             Begin
           </Button>
         </div>

@@ -7,7 +7,7 @@ import { api } from '../common/api';
 import { showMoment } from '../common/dates';
 import { Page } from '../common/page';
 import { useOwnMaps, useTimeZone } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { Button } from '../ui/button';
 import { Confirm, Dialog } from '../ui/dialog';
@@ -21,7 +21,7 @@ type Asking = { what: 'rename' | 'move' | 'delete'; map: OwnMapRow } | null;
 /** Maps outside any assignment, in folders; looked up by title and by the words of their topics. */
 export function OwnMapsPage() {
   const maps = useOwnMaps();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [folder, setFolder] = useState<string | null>(null);
   const [words, setWords] = useState('');
   const [begins, setBegins] = useState(false);
@@ -92,7 +92,7 @@ export function OwnMapsPage() {
                   map={map}
                   onAsk={(what) => setAsking({ what, map })}
                   onCopy={() =>
-                    void act(
+                    void send(
                       () => api.post('own-maps', { title: `${map.title} (copy)`, folder: map.folder, copyOf: map.id }),
                       `A copy of ${map.title} is made.`,
                     )
@@ -110,7 +110,7 @@ export function OwnMapsPage() {
         folders={folders}
         onClose={() => setAsking(null)}
         onChange={(map, change) =>
-          act(() => api.patch(`own-maps/${map.id}`, change), 'It is changed.').then((done) => {
+          send(() => api.patch(`own-maps/${map.id}`, change), 'It is changed.').then((done) => {
             if (done) setAsking(null);
           })
         }
@@ -124,7 +124,7 @@ export function OwnMapsPage() {
         onAnswer={(yes) => {
           const map = asking?.map;
           setAsking(null);
-          if (yes && map) void act(() => api.delete(`own-maps/${map.id}`), `${map.title} is deleted.`);
+          if (yes && map) void send(() => api.delete(`own-maps/${map.id}`), `${map.title} is deleted.`);
         }}
       >
         <p>The map and all that is on it goes, and cannot be brought back. Copies of it stay.</p>

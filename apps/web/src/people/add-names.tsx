@@ -1,9 +1,9 @@
 import { MOST_AT_ONCE } from '@ichnograph/contract';
 import type { Card, ClassRow } from '@ichnograph/contract';
 import { useId, useMemo, useState } from 'react';
-import { api } from '../common/api';
+import { api, SaidError } from '../common/api';
 import { useKnownNames } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { useRested } from '../common/use-rested';
 import { Button } from '../ui/button';
 import { ChooseFile } from '../ui/choose-file';
@@ -36,9 +36,8 @@ export function AddNames({
   onCancel: () => void;
 }) {
   const id = useId();
-  const { trouble, act } = useAction();
+  const { trouble, isSending, send } = useSend('everything');
   const [text, setText] = useState('');
-  const [fileTrouble, setFileTrouble] = useState('');
   const [chosen, setChosen] = useState<Columns | null>(null);
   // Whoever stands twice, or seems to be in the class, is taken or left by hand.
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
@@ -52,18 +51,18 @@ export function AddNames({
   );
   const elsewhere = new Set((there?.known ?? []).map((i) => asked[i]?.line));
   const taken = names.filter(({ trouble: wrong, line }) => wrong === null && !left.has(line));
-  const read = async (file: File): Promise<void> => {
-    setFileTrouble('');
-    try {
+  const read = (file: File): void =>
+    void send(async () => {
       setChosen(null);
-      setText(textOfFile(new Uint8Array(await file.arrayBuffer())));
-    } catch (error) {
-      if (!(error instanceof RangeError)) throw error;
-      setFileTrouble(`“${file.name}” is larger than a list of names can be, so it was not read.`);
-    }
-  };
+      try {
+        setText(textOfFile(new Uint8Array(await file.arrayBuffer())));
+      } catch (error) {
+        if (!(error instanceof RangeError)) throw error;
+        throw new SaidError(`“${file.name}” is larger than a list of names can be, so it was not read.`);
+      }
+    });
   const make = (): void =>
-    void act(
+    void send(
       async () =>
         onMade(
           await api.post<Card[]>(`classes/${of.id}/students`, {
@@ -95,7 +94,7 @@ export function AddNames({
         }}
       />
       <div className="my-2 flex flex-wrap items-center gap-2">
-        <ChooseFile small accept=".csv,.txt,text/csv,text/plain" onFile={(file) => void read(file)}>
+        <ChooseFile small accept=".csv,.txt,text/csv,text/plain" onFile={read}>
           Choose a file
         </ChooseFile>
         {table.heading && (
@@ -116,7 +115,7 @@ export function AddNames({
           </>
         )}
       </div>
-      <Trouble>{fileTrouble || trouble}</Trouble>
+      <Trouble>{trouble}</Trouble>
       {names.length > MOST_AT_ONCE && (
         <Trouble>
           {`There are ${names.length} names. A class takes ${MOST_AT_ONCE} at once: is this the list of one class?`}
@@ -172,7 +171,7 @@ export function AddNames({
         </table>
       )}
       <div className="flex gap-2">
-        <Button look="action" disabled={taken.length === 0 || names.length > MOST_AT_ONCE} onClick={make}>
+        <Button look="action" disabled={taken.length === 0 || names.length > MOST_AT_ONCE || isSending} onClick={make}>
           {taken.length === 1 ? 'Make 1 account' : `Make ${taken.length} accounts`}
         </Button>
         <Button onClick={onCancel}>Cancel</Button>

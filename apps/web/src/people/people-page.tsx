@@ -1,14 +1,15 @@
 import { NewAccount, NewClass } from '@ichnograph/contract';
-import type { ClassRow } from '@ichnograph/contract';
+import type { Card, ClassRow } from '@ichnograph/contract';
 import { useState } from 'react';
 import { api } from '../common/api';
 import { Page } from '../common/page';
 import { useClasses, useMe } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { useFields } from '../common/use-fields';
 import { Waiting } from '../common/waiting';
 import { Button } from '../ui/button';
 import { Field, Trouble } from '../ui/field';
+import { Cards } from './cards';
 import { Everyone } from './everyone';
 import { Roster } from './roster';
 
@@ -17,6 +18,7 @@ export function PeoplePage() {
   const me = useMe();
   const classes = useClasses();
   const [chosen, setChosen] = useState<string | null>(null);
+  const [cards, setCards] = useState<readonly Card[]>([]);
   if (classes.data === undefined) return <Waiting of={classes} what="Opening the classes …" />;
   const isAdministrator = me.role === 'administrator';
   const current = classes.data.find(({ id }) => id === chosen) ?? classes.data.find(({ archived }) => !archived);
@@ -24,6 +26,8 @@ export function PeoplePage() {
     classes.data.filter(({ archived }) => !archived),
     classes.data.filter(({ archived }) => archived),
   ];
+  // Nothing else is to be pressed while they stand here: they are shown this once.
+  if (cards.length > 0 && current) return <Cards cards={cards} of={current} onDone={() => setCards([])} />;
   return (
     <Page
       title="People"
@@ -52,7 +56,7 @@ export function PeoplePage() {
             </>
           )}
         </section>
-        {current && <Roster key={current.id} of={current} classes={open} />}
+        {current && <Roster key={current.id} of={current} classes={open} onCards={setCards} />}
       </div>
     </Page>
   );
@@ -87,10 +91,10 @@ function ClassList({
 }
 
 function ClassForm({ onMade }: { onMade: (id: string) => void }) {
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const make = async (wanted: NewClass): Promise<void> => {
     const post = async (): Promise<void> => onMade((await api.post<ClassRow>('classes', wanted)).id);
-    if (await act(post, `The class ${wanted.name} is made.`)) reset();
+    if (await send(post, `The class ${wanted.name} is made.`)) reset();
   };
   const { form, field, reset } = useFields(NewClass, { name: '' }, make);
   return (
@@ -105,9 +109,10 @@ function ClassForm({ onMade }: { onMade: (id: string) => void }) {
 const NOBODY = { role: 'teacher', givenName: '', familyName: '', name: '', password: '' } as const;
 
 function AccountForm() {
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const make = async (wanted: NewAccount): Promise<void> => {
-    if (await act(() => api.post('accounts', wanted), `${wanted.givenName} ${wanted.familyName} can sign in.`)) reset();
+    if (await send(() => api.post('accounts', wanted), `${wanted.givenName} ${wanted.familyName} can sign in.`))
+      reset();
   };
   const { form, field, register, reset } = useFields(NewAccount, NOBODY, make);
   return (

@@ -6,7 +6,7 @@ import { api } from '../common/api';
 import { showMoment } from '../common/dates';
 import { Page } from '../common/page';
 import { useKept, useMe, useTimeZone } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { Button, buttonClass } from '../ui/button';
 import { Confirm } from '../ui/dialog';
@@ -30,11 +30,11 @@ function Kept({
   const me = useMe();
   const zone = useTimeZone();
   const navigate = useNavigate();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [erasing, setErasing] = useState(false);
   const name = `${account.givenName} ${account.familyName}`.trim();
   const erase = (): void =>
-    void act(async () => {
+    void send(async () => {
       await api.post(`accounts/${id}/erase`);
       await navigate('/people');
     }, `${account.givenName} is erased.`);

@@ -4,24 +4,33 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../common/api';
 import { useAccounts, useColleagues, useMe, useRoster } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
+import type { Send } from '../common/send';
 import { Button } from '../ui/button';
-import { Dialog } from '../ui/dialog';
+import { Confirm, Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
+import { WithWhy } from '../ui/with-why';
 import { AddNames } from './add-names';
-import { Cards } from './cards';
 
 /** A class: who is in it, how more come in, and what can be done for one of them. */
-export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassRow[] }) {
+export function Roster({
+  of,
+  classes,
+  onCards,
+}: {
+  of: ClassRow;
+  classes: readonly ClassRow[];
+  /** gets cards that are shown this once */
+  onCards: (cards: readonly Card[]) => void;
+}) {
   const me = useMe();
   const roster = useRoster(of.id);
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [adding, setAdding] = useState(false);
   const navigate = useNavigate();
-  const [cards, setCards] = useState<readonly Card[]>([]);
+  const [anew, setAnew] = useState<RosterEntry | null>(null);
   const mayManage = me.role === 'administrator' || of.part === 'teacher';
-  if (cards.length > 0) return <Cards cards={cards} of={of} onDone={() => setCards([])} />;
   if (adding)
     return (
       <AddNames
@@ -29,14 +38,14 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
         known={(roster.data ?? []).map(({ givenName, familyName }) => `${givenName} ${familyName}`)}
         onMade={(made) => {
           setAdding(false);
-          setCards(made);
+          onCards(made);
         }}
         onCancel={() => setAdding(false)}
       />
     );
   const resetPassword = (person: RosterEntry): void =>
-    void act(async () => {
-      setCards([await api.post<Card>(`classes/${of.id}/people/${person.id}/reset-password`)]);
+    void send(async () => {
+      onCards([await api.post<Card>(`classes/${of.id}/people/${person.id}/reset-password`)]);
     }, `${person.givenName} has a first password again.`);
   return (
     <section aria-labelledby="roster" className="min-w-0">
@@ -58,7 +67,7 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
             )}
             <Button
               onClick={() =>
-                void act(
+                void send(
                   () => api.post(`classes/${of.id}/archive`, { archived: !of.archived }),
                   of.archived ? `${of.name} is back.` : `${of.name} is put away.`,
                 )
@@ -70,7 +79,19 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
         )}
       </div>
       <Trouble>{trouble}</Trouble>
-      {mayManage && !of.archived && <JoinCode of={of} act={act} />}
+      <Confirm
+        open={anew !== null}
+        title={`A new first password for ${anew?.givenName ?? ''}?`}
+        yes="Give a new one"
+        onAnswer={(yes) => {
+          if (yes && anew) resetPassword(anew);
+          setAnew(null);
+        }}
+      >
+        The password {anew?.givenName} has now ends at once, and wherever they are signed in they are signed out. The
+        new one is shown once.
+      </Confirm>
+      {mayManage && !of.archived && <JoinCode of={of} send={send} />}
       <table className="w-full text-left">
         <thead>
           <tr className="caption border-b border-ink">
@@ -100,7 +121,7 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
                     }
                   >
                     {person.part === 'student' && (
-                      <MenuItem onSelect={() => resetPassword(person)}>
+                      <MenuItem onSelect={() => setAnew(person)}>
                         <KeyRound aria-hidden size={14} /> New first password
                       </MenuItem>
                     )}
@@ -111,7 +132,7 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
                           <MenuItem
                             key={id}
                             onSelect={() =>
-                              void act(
+                              void send(
                                 () => api.post(`classes/${of.id}/people/${person.id}/move`, { to: id }),
                                 `${person.givenName} is in ${name} now.`,
                               )
@@ -127,7 +148,7 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
                     )}
                     <MenuItem
                       onSelect={() =>
-                        void act(
+                        void send(
                           () => api.delete(`classes/${of.id}/people/${person.id}`),
                           `${person.givenName} ${person.familyName} left ${of.name}.`,
                         )
@@ -154,22 +175,26 @@ export function Roster({ of, classes }: { of: ClassRow; classes: readonly ClassR
 /** To what the class keeps for its assignments; for those who teach it. */
 function StandingRules({ of }: { of: ClassRow }) {
   const navigate = useNavigate();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   if (of.part !== 'teacher') return null;
   const open = async (): Promise<void> => {
     const { assignmentId } = await api.post<{ assignmentId: string }>(`classes/${of.id}/standing-rules`);
     await navigate(`/assignments/${assignmentId}/sheet`);
   };
   return (
-    <Button onClick={() => void act(open, `The standing rules of ${of.name}.`)} title={trouble || undefined}>
-      Standing rules
-    </Button>
+    <WithWhy trouble={trouble}>
+      {(says) => (
+        <Button {...says} onClick={() => void send(open, `The standing rules of ${of.name}.`)}>
+          Standing rules
+        </Button>
+      )}
+    </WithWhy>
   );
 }
 
-function JoinCode({ of, act }: { of: ClassRow; act: ReturnType<typeof useAction>['act'] }) {
+function JoinCode({ of, send }: { of: ClassRow; send: Send }) {
   const set = (open: boolean, said: string): void =>
-    void act(() => api.post(`classes/${of.id}/join-code`, { open }), said);
+    void send(() => api.post(`classes/${of.id}/join-code`, { open }), said);
   return (
     <p className="mb-3 flex flex-wrap items-center gap-3 text-sm">
       {of.joinCode ? (
@@ -204,7 +229,7 @@ function Colleague({ of, roster }: { of: ClassRow; roster: readonly RosterEntry[
   const { role } = useMe();
   const colleagues = useColleagues();
   const accounts = useAccounts(role === 'administrator');
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [open, setOpen] = useState(false);
   const [accountId, setAccountId] = useState('');
   const [part, setPart] = useState<Part>('assistant');
@@ -227,7 +252,7 @@ function Colleague({ of, roster }: { of: ClassRow; roster: readonly RosterEntry[
           className="grid gap-3"
           onSubmit={(event) => {
             event.preventDefault();
-            void act(
+            void send(
               () => api.post(`classes/${of.id}/people`, { accountId, part: isStudent ? 'student' : part }),
               'Added to the class.',
             ).then((done) => {

@@ -1,10 +1,11 @@
 import { Camera, Upload } from 'lucide-react';
-import { useState } from 'react';
 import type { FileRow } from '@ichnograph/contract';
-import { sentenceOfError } from '../common/api';
+import { SaidError } from '../common/api';
 import { useMyFiles } from '../common/queries';
+import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { ChooseFile } from '../ui/choose-file';
+import { Trouble } from '../ui/field';
 import { bring } from './bring';
 import type { Chosen } from './choice';
 import { PictureGrid } from './grid';
@@ -22,42 +23,30 @@ export function OwnPanel({
   onChoose: (picture: Chosen) => void;
 }) {
   const files = useMyFiles();
-  const [state, setState] = useState<{ bringing: boolean; trouble: string | null }>({ bringing: false, trouble: null });
-  const take = async (file: File): Promise<void> => {
-    setState({ bringing: true, trouble: null });
-    try {
+  const { trouble, isSending, send } = useSend(['files']);
+  const take = (file: File): void =>
+    void send(async () => {
       const row = await bring(file);
-      if (row.width === null)
-        return setState({ bringing: false, trouble: `“${file.name}” is no picture. Add it as a file of a topic.` });
+      if (row.width === null) throw new SaidError(`“${file.name}” is no picture. Add it as a file of a topic.`);
       onChoose(chosenOf(row));
-      setState({ bringing: false, trouble: null });
-    } catch (error) {
-      setState({ bringing: false, trouble: sentenceOfError(error) });
-    }
-  };
+    });
   const pictures = files.data?.filter(({ width }) => width !== null).map(chosenOf);
   return (
     <div className="flex h-full min-h-0 flex-col gap-3">
       <div className="flex flex-wrap items-center gap-2">
-        <ChooseFile accept="image/*" onFile={(file) => void take(file)} disabled={state.bringing}>
+        <ChooseFile accept="image/*" onFile={take} disabled={isSending}>
           <Upload aria-hidden size={15} />
           Bring a picture …
         </ChooseFile>
-        <ChooseFile accept="image/*" capture onFile={(file) => void take(file)} disabled={state.bringing}>
+        <ChooseFile accept="image/*" capture onFile={take} disabled={isSending}>
           <Camera aria-hidden size={15} />
           Take a photo …
         </ChooseFile>
         <span role="status" className="text-sm text-quiet">
-          {state.bringing
-            ? 'Bringing it …'
-            : 'Up to 10 MB. You can also drop pictures on the map, or paste them there.'}
+          {isSending ? 'Bringing it …' : 'Up to 10 MB. You can also drop pictures on the map, or paste them there.'}
         </span>
       </div>
-      {state.trouble && (
-        <p role="alert" className="words border border-ochre bg-ochre-wash px-3 py-1.5 text-sm">
-          {state.trouble}
-        </p>
-      )}
+      <Trouble>{trouble}</Trouble>
       <div className="min-h-0 flex-1 overflow-y-auto">
         {pictures === undefined ? (
           <Waiting of={files} what="Looking for your pictures …" />

@@ -1,4 +1,5 @@
 import type { Grey } from '@ichnograph/core';
+import { SaidError } from '../common/api';
 
 /** A page of paper before it is laid under a map: as it came, and how it is to be turned. */
 export interface Page {
@@ -41,7 +42,7 @@ async function picture(file: File): Promise<HTMLCanvasElement> {
   try {
     bitmap = await createImageBitmap(file);
   } catch {
-    throw new Error(`“${file.name}” cannot be read as a picture. Photos (JPEG, PNG, WebP) and PDF can.`);
+    throw new SaidError(`“${file.name}” cannot be read as a picture. Photos (JPEG, PNG, WebP) and PDF can.`);
   }
   const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
   const canvas = canvasOf(bitmap.width * scale, bitmap.height * scale);
@@ -68,7 +69,7 @@ async function pdfPages(file: File): Promise<HTMLCanvasElement[]> {
     return images;
   } catch (fault) {
     console.warn('a PDF could not be read', fault);
-    throw new Error(`“${file.name}” cannot be read. It is broken, or locked with a password.`, { cause: fault });
+    throw new SaidError(`“${file.name}” cannot be read. It is broken, or locked with a password.`, { cause: fault });
   } finally {
     await loading.destroy();
   }
@@ -101,7 +102,10 @@ export function greyOf(canvas: HTMLCanvasElement): Grey {
 export const fileOf = (canvas: HTMLCanvasElement, name: string): Promise<File> =>
   new Promise((resolve, reject) =>
     canvas.toBlob(
-      (blob) => (blob ? resolve(new File([blob], name, { type: blob.type })) : reject(new Error('no picture'))),
+      (blob) =>
+        blob
+          ? resolve(new File([blob], name, { type: blob.type }))
+          : reject(new SaidError('A page could not be prepared. Try again.')),
       'image/jpeg',
       0.9,
     ),

@@ -4,6 +4,7 @@ import { Eraser, Redo2, Undo2 } from 'lucide-react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, sentenceOfError } from '../common/api';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
 import { bringSketch } from './bring';
 import type { Chosen } from './choice';
@@ -61,18 +62,14 @@ function Pad({
 }) {
   const hand = useSketch(name, first);
   const [pen, setPen] = useState<Pen>({ colour: INKS[0][0], size: SIZES[0][0], rubs: false });
-  const [state, setState] = useState<{ bringing: boolean; trouble: string | null }>({ bringing: false, trouble: null });
+  const { trouble, isSending, send } = useSend(['files']);
   const [alt, setAlt] = useState('');
-  const done = async (): Promise<void> => {
-    setState({ bringing: true, trouble: null });
-    try {
+  const done = (): Promise<boolean> =>
+    send(async () => {
       const { src, width, height } = await bringSketch(hand.sketch, 'Sketch');
       hand.done();
       onDone({ src, name: '', width, height }, alt);
-    } catch (error) {
-      setState({ bringing: false, trouble: sentenceOfError(error) });
-    }
-  };
+    });
   return (
     <div className="grid gap-2">
       <div role="toolbar" aria-label="Pen" className="flex flex-wrap items-center gap-1.5">
@@ -123,9 +120,9 @@ function Pad({
       <div className="mx-auto w-full max-w-[calc(52vh*1.6)]">
         <SketchSheet sketch={hand.sketch} pen={pen} onDraw={hand.draw} onRub={hand.rub} />
       </div>
-      {(state.trouble ?? hand.isFull) && (
+      {(trouble || hand.isFull) && (
         <p role="alert" className="words text-sm text-ochre">
-          {state.trouble ?? 'The sheet is full: it takes no more strokes. Put it on the map, and draw on a new one.'}
+          {trouble || 'The sheet is full: it takes no more strokes. Put it on the map, and draw on a new one.'}
         </p>
       )}
       <form
@@ -145,8 +142,8 @@ function Pad({
             onChange={({ target }) => setAlt(target.value)}
           />
         </label>
-        <Button type="submit" look="action" disabled={hand.isEmpty || state.bringing}>
-          {state.bringing ? 'Bringing it …' : 'Put it there'}
+        <Button type="submit" look="action" disabled={hand.isEmpty || isSending}>
+          {isSending ? 'Bringing it …' : 'Put it there'}
         </Button>
       </form>
     </div>

@@ -1,7 +1,6 @@
 import { openStoredAssignment } from '@ichnograph/core';
-import { useState } from 'react';
 import { useAhead, useAssignment } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { WhatWouldChange } from './what-would-change';
 
 /** Over a pile whose sheet asks for something else by now, to those who may change it: maps are checked again from here. */
@@ -12,21 +11,15 @@ export function CheckAgain({ assignmentId }: { assignmentId: string }) {
 
 function Offer({ assignmentId }: { assignmentId: string }) {
   const { data } = useAssignment(assignmentId);
-  const { trouble, act } = useAction();
-  const [busy, setBusy] = useState(false);
+  const { trouble, isSending, send } = useSend('everything');
   if (!data) return null;
-  const attempt = async (work: () => Promise<void>): Promise<void> => {
-    setBusy(true);
-    await act(work);
-    setBusy(false);
-  };
   return (
     <section aria-label="Check again" className="mb-4 border-y border-ochre bg-ochre-wash px-3 py-2">
       <WhatWouldChange
         say="The sheet asks for something else than what these maps were checked for."
         assignmentId={assignmentId}
         assignment={openStoredAssignment(data.file)}
-        trying={{ trouble, busy, attempt }}
+        trying={{ trouble, busy: isSending, attempt: send }}
         onDone={() => undefined}
       />
     </section>

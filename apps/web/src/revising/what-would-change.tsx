@@ -2,19 +2,17 @@ import { requirementSentence } from '@ichnograph/core';
 import type { Assignment, Requirement } from '@ichnograph/core';
 import type { ChangeForWork, RevisionPreview } from '@ichnograph/contract';
 import { useState } from 'react';
-import { announce } from '../common/announcer';
 import { api } from '../common/api';
 import { figure } from '../common/figures';
-import { refresh } from '../common/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 
-/** Runs a piece of work, and says what came of it where it did not do. */
+/** Sends, and says what came of it where it did not do. */
 export interface Attempt {
   trouble: string;
   busy: boolean;
-  attempt: (work: () => Promise<void>) => Promise<void>;
+  attempt: (work: () => Promise<void>, said?: string) => Promise<boolean>;
 }
 
 /** Says that a sheet is ahead of what its maps are checked with: first what would change for whom, then the new revision. */
@@ -34,16 +32,14 @@ export function WhatWouldChange({
 }) {
   const [preview, setPreview] = useState<RevisionPreview | null>(null);
   const [returnedToo, setReturnedToo] = useState(false);
-  const look = (): Promise<void> =>
+  const look = (): Promise<boolean> =>
     attempt(async () => setPreview(await api.get<RevisionPreview>(`assignments/${assignmentId}/next-revision`)));
-  const revise = (): Promise<void> =>
-    attempt(async () => {
-      await api.post(`assignments/${assignmentId}/next-revision`, { returnedToo });
-      announce('The class has the new revision.');
-      setPreview(null);
-      onDone();
-      await refresh();
-    });
+  const revise = async (): Promise<void> => {
+    const post = (): Promise<void> => api.post(`assignments/${assignmentId}/next-revision`, { returnedToo });
+    if (!(await attempt(post, 'The class has the new revision.'))) return;
+    setPreview(null);
+    onDone();
+  };
   return (
     <>
       <div className="flex flex-wrap items-center gap-3">

@@ -1,6 +1,10 @@
+import { SHEET_PARTS } from '@ichnograph/core';
+import type { SheetPart } from '@ichnograph/core';
 import type { Person } from '@ichnograph/contract';
 import { useStore } from 'zustand';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
+import { SECTION_NAMES } from './section-names';
 import type { PartState } from './sheet-store';
 import { useSheetPage } from './use-sheet';
 import type { OpenSheet } from './use-sheet';
@@ -23,9 +27,9 @@ export function DraftSaved({
   open: OpenSheet;
   others: readonly Person[];
 }) {
-  const states = useStore(writing.store, (store) => store.states);
+  const parts = useStore(writing.store, (store) => store.parts);
   const maps = [useStore(starter.store, ({ state }) => state), useStore(reference.store, ({ state }) => state)];
-  const worst = WORST.find((state) => Object.values(states).includes(state));
+  const worst = WORST.find((state) => Object.values(parts).some((part) => part.state === state));
   const isSaving = worst === undefined && maps.some((state) => state === 'saving' || state === 'opening');
   const words = isSaving ? WORDS.waiting : WORDS[worst ?? 'saved'];
   const colour = words === WORDS.saved ? 'bg-action' : words === WORDS.waiting ? 'bg-quiet' : 'bg-madder';
@@ -42,28 +46,34 @@ export function DraftSaved({
   );
 }
 
-/** Somebody else was faster on a part: nothing is lost on either side until one says which stands. */
-export function Overtaken() {
+/** What keeps a part from being saved. Where somebody else was faster nothing is lost on either side until one says which stands. */
+export function NotSaved() {
   const { writing } = useSheetPage();
-  const states = useStore(writing.store, (store) => store.states);
-  const trouble = useStore(writing.store, (store) => store.trouble);
-  if (!trouble) return null;
+  const parts = useStore(writing.store, (store) => store.parts);
+  const { send } = useSend([]);
+  const settle = (part: SheetPart, keep: 'mine' | 'theirs'): Promise<boolean> =>
+    send(() => writing.settle(part, keep), '', { as: part });
+  const troubled = SHEET_PARTS.filter((part) => parts[part].trouble !== null);
+  if (troubled.length === 0) return null;
   return (
-    <div
-      role="alert"
-      className="sticky top-0 z-20 -mx-6 flex items-center gap-3 border-b border-madder bg-madder-wash px-6 py-2"
-    >
-      <p className="words min-w-0 flex-1">{trouble}</p>
-      {Object.values(states).includes('overtaken') && (
-        <>
-          <Button small onClick={() => void writing.settle('theirs')}>
-            Take what is there
-          </Button>
-          <Button small look="action" onClick={() => void writing.settle('mine')}>
-            Save mine over it
-          </Button>
-        </>
-      )}
-    </div>
+    <ul role="alert" className="sticky top-0 z-20 -mx-6 grid gap-1 border-b border-madder bg-madder-wash px-6 py-2">
+      {troubled.map((part) => (
+        <li key={part} className="flex items-center gap-3">
+          <p className="words min-w-0 flex-1">
+            {SECTION_NAMES[part]}: {parts[part].trouble}
+          </p>
+          {parts[part].state === 'overtaken' && (
+            <>
+              <Button small onClick={() => void settle(part, 'theirs')}>
+                Take what is there
+              </Button>
+              <Button small look="action" onClick={() => void settle(part, 'mine')}>
+                Save mine over it
+              </Button>
+            </>
+          )}
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -1,33 +1,11 @@
 import type { SheetPart } from '@ichnograph/core';
 import { useEffect, useState } from 'react';
+import { SECTION_NAMES, SECTIONS } from './section-names';
+import type { SectionId } from './section-names';
 import { useLiveSnapshot, useSheet, useSheetPage, useWritten } from './use-sheet';
 
-const SECTIONS = [
-  'task',
-  'legend',
-  'terms',
-  'starter',
-  'reference',
-  'requirements',
-  'criteria',
-  'marks',
-  'classes',
-] as const;
-type SectionId = (typeof SECTIONS)[number];
 /** What a class keeps of a sheet. */
 const OF_RULES: readonly SectionId[] = ['legend', 'requirements', 'criteria'];
-
-const NAMES: Record<SectionId, string> = {
-  task: 'Task',
-  legend: 'Legend',
-  terms: 'Terms',
-  starter: 'Starter map',
-  reference: 'Reference map',
-  requirements: 'Requirements',
-  criteria: 'Criteria',
-  marks: 'Marks',
-  classes: 'Classes, dates',
-};
 
 /** The parts of the sheet at its left, with what is in each and what is still missing. */
 export function SheetIndex() {
@@ -67,7 +45,7 @@ export function SheetIndex() {
               >
                 <span className="font-mono">{i + 1}</span>
                 <span>
-                  {NAMES[id]}
+                  {SECTION_NAMES[id]}
                   {counts[id] ? ` · ${counts[id]}` : ''}
                   {want && <span className="block text-xs font-normal text-ochre">{want}</span>}
                 </span>

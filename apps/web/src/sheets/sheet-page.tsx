@@ -7,10 +7,11 @@ import { HeadOfPage } from '../common/head-of-page';
 import { Loading, useTitle } from '../common/page';
 import { useTakeBack } from '../common/told';
 import { useMe, useSheetDetail } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { useMedia } from '../common/use-media';
 import { Waiting } from '../common/waiting';
 import { Button } from '../ui/button';
+import { WithWhy } from '../ui/with-why';
 import { NextRevision } from './next-revision';
 import { RequirementsSection } from './requirements/requirements-section';
 import { ClassesSection } from './sections/classes';
@@ -22,7 +23,7 @@ import { TaskSection } from './sections/task';
 import { TermsSection } from './sections/terms';
 import { RulesDesk } from './rules/rules-desk';
 import { RulesToFollow } from './rules/rules-to-follow';
-import { Overtaken, DraftSaved } from './draft-saved';
+import { DraftSaved, NotSaved } from './draft-saved';
 import { goToSection, SheetIndex } from './sheet-index';
 import { AS_A_STUDENT } from './trial-names';
 import { TryOut } from './try-out/try-out';
@@ -90,7 +91,7 @@ function SheetDesk() {
           <SheetIndex />
         </div>
         <div id="sheet" className="relative overflow-y-auto px-6 pb-[40vh]">
-          <Overtaken />
+          <NotSaved />
           <RulesToFollow />
           {ahead && <NextRevision onDone={lookAgain} />}
           <TaskSection />
@@ -122,7 +123,7 @@ function SheetDesk() {
 function SeeAsStudent({ open: { detail, writing }, assignment }: { open: OpenSheet; assignment: Assignment }) {
   const me = useMe();
   const navigate = useNavigate();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const see = async (): Promise<void> => {
     await writing.flush();
     const trials = await api.get<TrialMapDetail[]>(`assignments/${detail.id}/trials`);
@@ -136,8 +137,12 @@ function SeeAsStudent({ open: { detail, writing }, assignment }: { open: OpenShe
     await navigate(`/assignments/${detail.id}/trials/${id}`);
   };
   return (
-    <Button onClick={() => void act(see, 'This is how a student begins.')} title={trouble || undefined}>
-      See as a student
-    </Button>
+    <WithWhy trouble={trouble}>
+      {(says) => (
+        <Button {...says} onClick={() => void send(see, 'This is how a student begins.')}>
+          See as a student
+        </Button>
+      )}
+    </WithWhy>
   );
 }

@@ -8,6 +8,10 @@ class Server {
   readonly versions = new Map(SHEET_PARTS.map((part) => [part as string, 1]));
   readonly bodies = new Map(Object.entries(emptySheet()) as [string, object][]);
   down = false;
+  /** takes what is sent, and its answer never arrives */
+  losesAnswers = false;
+  /** answers wait for this */
+  gate: Promise<unknown> = Promise.resolve();
   saves = 0;
 
   detail(): SheetDetail {
@@ -26,14 +30,24 @@ class Server {
   fetch = (address: string, { method, body }: { method: string; body?: string }): Promise<Response> => {
     if (this.down) return Promise.reject(new TypeError('no network'));
     if (method === 'GET') return answer(200, this.detail());
+    const lost = this.losesAnswers;
+    return this.gate
+      .then(() => this.put(address, body!))
+      .then((given) => {
+        if (lost) throw new TypeError('no network');
+        return given;
+      });
+  };
+
+  private put(address: string, body: string): Promise<Response> {
     const part = address.split('/').at(-1)!;
-    const sent = JSON.parse(body!) as { version: number; body: { title?: string } };
+    const sent = JSON.parse(body) as { version: number; body: { title?: string } };
     this.saves += 1;
     if (sent.body.title === 'refuse me') return answer(422, { detail: 'Too long.' });
     if (sent.version !== this.versions.get(part)) return answer(409, { detail: 'Tobias changed this part meanwhile.' });
     this.overtake(part, sent.body);
     return answer(200, { version: this.versions.get(part) });
-  };
+  }
 }
 
 const answer = (status: number, body: object): Promise<Response> =>
@@ -64,7 +78,8 @@ afterEach(() => void jest.useRealTimers());
 const open = () => createSheetStore(server.detail(), 'maren');
 type Writing = ReturnType<typeof open>;
 const entitle = ({ change }: Writing, title: string): void => change('task', (task) => ({ ...task, title }));
-const stateOf = ({ store }: Writing) => store.getState().states.task;
+const stateOf = ({ store }: Writing) => store.getState().parts.task.state;
+const troubleOf = ({ store }: Writing) => store.getState().parts.task.trouble;
 const titleIn = (from: Server): unknown => (from.bodies.get('task') as { title: string }).title;
 const rest = (ms = 600): Promise<void> => jest.advanceTimersByTimeAsync(ms);
 
@@ -101,7 +116,7 @@ test('nobody’s words are saved over: the person says whether theirs or those t
     server.overtake('task', { ...emptySheet().task, title: 'His' });
     entitle(writing, 'Mine');
     await rest();
-    expect([stateOf(writing), titleIn(server), writing.store.getState().trouble]).toEqual([
+    expect([stateOf(writing), titleIn(server), troubleOf(writing)]).toEqual([
       'overtaken',
       'His',
       'Tobias changed this part meanwhile.',
@@ -110,7 +125,7 @@ test('nobody’s words are saved over: the person says whether theirs or those t
     entitle(writing, 'Mine, and more');
     await rest();
     expect(titleIn(server)).toBe('His');
-    await writing.settle(keep);
+    await writing.settle('task', keep);
     await rest();
     const stands = keep === 'mine' ? 'Mine, and more' : 'His';
     expect([stateOf(writing), titleIn(server), writing.store.getState().sheet.task.title]).toEqual([
@@ -139,10 +154,89 @@ test('what the server will not have is said, stays on the page, and is saved onc
   const writing = open();
   entitle(writing, 'refuse me');
   await rest();
-  expect([stateOf(writing), writing.store.getState().trouble]).toEqual(['refused', 'Too long.']);
+  expect([stateOf(writing), troubleOf(writing)]).toEqual(['refused', 'Too long.']);
   expect(await writing.flush()).toBe(false);
   entitle(writing, 'Shorter');
   await rest();
-  expect([stateOf(writing), writing.store.getState().trouble]).toEqual(['saved', null]);
+  expect([stateOf(writing), troubleOf(writing)]).toEqual(['saved', null]);
   expect(await writing.flush()).toBe(true);
+});
+
+test('a saving whose answer was lost, and words after it: nobody is told that they changed it themselves', async () => {
+  const writing = open();
+  server.losesAnswers = true;
+  entitle(writing, 'One');
+  await rest();
+  expect([stateOf(writing), titleIn(server)]).toEqual(['unreachable', 'One']);
+  server.losesAnswers = false;
+  entitle(writing, 'One, two');
+  await rest();
+  expect([stateOf(writing), titleIn(server), kept.size]).toEqual(['saved', 'One, two', 0]);
+});
+
+test.each(['before', 'after'])('the same through a reload, whose answer is from %s the saving', async (when) => {
+  const writing = open();
+  const before = server.detail();
+  server.losesAnswers = true;
+  entitle(writing, 'One');
+  await rest();
+  entitle(writing, 'One, two');
+  writing.end();
+  await rest();
+  server.losesAnswers = false;
+  const again = createSheetStore(when === 'before' ? before : server.detail(), 'maren');
+  expect(again.store.getState().sheet.task.title).toBe('One, two');
+  await rest(4000);
+  expect([stateOf(again), titleIn(server)]).toEqual(['saved', 'One, two']);
+});
+
+test('where an answer was lost and somebody else was faster then, one is asked', async () => {
+  const writing = open();
+  server.losesAnswers = true;
+  entitle(writing, 'Mine');
+  await rest();
+  server.losesAnswers = false;
+  server.overtake('task', { ...emptySheet().task, title: 'His' });
+  entitle(writing, 'Mine, and more');
+  await rest();
+  expect([stateOf(writing), titleIn(server)]).toEqual(['overtaken', 'His']);
+});
+
+test('what is mended while the refused one is still on its way is sent after it', async () => {
+  const writing = open();
+  let answerNow = (): void => undefined;
+  server.gate = new Promise<void>((resolve) => (answerNow = resolve));
+  entitle(writing, 'refuse me');
+  await rest();
+  entitle(writing, 'Mended');
+  await rest();
+  expect(server.saves).toBe(0);
+  answerNow();
+  await rest();
+  expect([stateOf(writing), titleIn(server), troubleOf(writing)]).toEqual(['saved', 'Mended', null]);
+});
+
+test('one part that is saved leaves the trouble of another where it is', async () => {
+  const writing = open();
+  entitle(writing, 'refuse me');
+  await rest();
+  writing.change('criteria', { criteria: [] });
+  await rest();
+  const { task, criteria } = writing.store.getState().parts;
+  expect([task, criteria]).toEqual([
+    { state: 'refused', trouble: 'Too long.' },
+    { state: 'saved', trouble: null },
+  ]);
+});
+
+test('of two parts that were overtaken each is settled by itself', async () => {
+  const writing = open();
+  server.overtake('task', { ...emptySheet().task, title: 'His' });
+  server.overtake('criteria', { criteria: [] });
+  entitle(writing, 'Mine');
+  writing.change('criteria', { criteria: [{ id: 'c', name: 'Mine', levels: [], weight: 1 }] as never });
+  await rest();
+  await writing.settle('task', 'theirs');
+  const { task, criteria } = writing.store.getState().parts;
+  expect([task.state, criteria.state, titleIn(server)]).toEqual(['saved', 'overtaken', 'His']);
 });

@@ -3,14 +3,12 @@ import type { MarkDetail } from '@ichnograph/core';
 import type { CommentRow, MapProposition, SubmissionDetail } from '@ichnograph/contract';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { alertAloud } from '../common/announcer';
-import { api, sentenceOfError } from '../common/api';
+import { api } from '../common/api';
 import { showMoment } from '../common/dates';
 import { useTitle } from '../common/page';
 import { Criteria, JudgedSentences, judgedOf, MarkHead } from '../marking';
 import type { Judged } from '../marking';
 import {
-  refresh,
   useComments,
   useJudgements,
   useMapPropositions,
@@ -19,11 +17,13 @@ import {
   useSubmission,
   useTimeZone,
 } from '../common/queries';
+import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead, SettleComment } from '../map';
 import type { FrozenView } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Dialog } from '../ui/dialog';
+import { Trouble } from '../ui/field';
 import { EarlierBeside } from './earlier-beside';
 import { WhatToMend } from './what-to-mend';
 
@@ -69,14 +69,9 @@ function Feedback({
   useTitle(`Comments on ${detail.title}`);
   const navigate = useNavigate();
   const zone = useTimeZone();
+  const { trouble, isSending, send } = useSend('everything');
   const revise = async (): Promise<void> => {
-    try {
-      await api.post(`works/${detail.workId}/revise`);
-      await refresh();
-      await navigate(`/works/${detail.workId}`);
-    } catch (error) {
-      alertAloud(sentenceOfError(error));
-    }
+    if (await send(() => api.post(`works/${detail.workId}/revise`))) await navigate(`/works/${detail.workId}`);
   };
   return (
     <FrozenDesk
@@ -94,7 +89,7 @@ function Feedback({
           <EarlierBeside detail={detail} />
           {detail.showsReference && <ReferenceMap detail={detail} />}
           {detail.state === 'returned' ? (
-            <Button look="action" onClick={() => void revise()}>
+            <Button look="action" disabled={isSending} onClick={() => void revise()}>
               Revise
             </Button>
           ) : (
@@ -107,6 +102,7 @@ function Feedback({
       results="Requirements"
       above={(view) => (
         <>
+          <Trouble>{trouble}</Trouble>
           <Returned detail={detail} comments={comments.length} zone={zone} />
           {mark ? (
             <MarkHead mark={mark} assignment={view.frozen.assignment} onShow={view.go} asReturned />

@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import type { StudentTask, TeacherTask, WorkDetail } from '@ichnograph/contract';
-import { alertAloud } from '../common/announcer';
-import { api, sentenceOfError } from '../common/api';
+import { api } from '../common/api';
 import { showAge, showMoment } from '../common/dates';
 import { Page } from '../common/page';
-import { refresh, useMe, useStudentTasks, useTeacherTasks, useTimeZone } from '../common/queries';
-import { useAction } from '../common/use-action';
+import { useMe, useStudentTasks, useTeacherTasks, useTimeZone } from '../common/queries';
+import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
@@ -36,7 +35,7 @@ function StudentToday() {
 
 /** The word that lets one into a class. */
 function JoinClassForm() {
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [code, setCode] = useState('');
   return (
     <form
@@ -44,7 +43,7 @@ function JoinClassForm() {
       className="mt-8 border-t border-rule pt-4"
       onSubmit={(event) => {
         event.preventDefault();
-        void act(() => api.post('classes/join', { code }), 'You are in the class now.').then((done) => {
+        void send(() => api.post('classes/join', { code }), 'You are in the class now.').then((done) => {
           if (done) setCode('');
         });
       }}
@@ -120,22 +119,17 @@ function StudentCard({ task }: { task: StudentTask }) {
 
 function StudentActions({ task: { publicationId, workId, state, submissionId, returnedAt } }: { task: StudentTask }) {
   const navigate = useNavigate();
-  const [trouble, setTrouble] = useState('');
+  const { trouble, isSending, send } = useSend('everything');
   const begin = async (): Promise<void> => {
-    try {
-      const work = await api.post<WorkDetail>(`publications/${publicationId}/work`);
-      await refresh();
-      await navigate(`/works/${work.id}`);
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-      alertAloud(sentenceOfError(error));
-    }
+    let work: WorkDetail | undefined;
+    const post = async (): Promise<void> => void (work = await api.post(`publications/${publicationId}/work`));
+    if ((await send(post)) && work) await navigate(`/works/${work.id}`);
   };
   if (state === 'not begun')
     return (
       <>
         <Trouble>{trouble}</Trouble>
-        <Button look="action" onClick={() => void begin()}>
+        <Button look="action" disabled={isSending} onClick={() => void begin()}>
           Begin the map
         </Button>
       </>

@@ -2,6 +2,7 @@ import { PanelLeftClose, PanelLeftOpen, PanelRightClose, PanelRightOpen, Pin, Pi
 import { useEffect, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Group, Panel, Separator, useDefaultLayout, usePanelRef } from 'react-resizable-panels';
+import { readHere, writeHere } from '../common/kept-here';
 import { useMedia } from '../common/use-media';
 
 export interface Side {
@@ -24,7 +25,7 @@ type Form = 'wide' | 'rail';
 
 const keyOf = (id: string, place: Place): string => `desk-${id}-${place}`;
 const chosenForm = (id: string, place: Place, { wideFrom }: Side): Form =>
-  (localStorage.getItem(keyOf(id, place)) as Form | null) ?? (window.innerWidth >= wideFrom ? 'wide' : 'rail');
+  readHere<Form>(keyOf(id, place)) ?? (window.innerWidth >= wideFrom ? 'wide' : 'rail');
 
 /**
  * A map beside one or two panels. Each has a wide form, which resizes and is remembered, and a narrow one, a rail; what
@@ -42,7 +43,7 @@ export function Desk({
   children: ReactNode;
 }) {
   const isNarrow = useMedia(NARROW);
-  const layout = useDefaultLayout({ id: `desk-${id}`, storage: localStorage });
+  const layout = useDefaultLayout({ id: `desk-${id}`, storage: HERE });
   return (
     <main id="main" tabIndex={-1} className="h-[calc(100dvh-47px)] min-h-[22rem] outline-none">
       <Group
@@ -61,6 +62,12 @@ export function Desk({
   );
 }
 
+/** Where the widths of panels are kept. */
+const HERE = {
+  getItem: (key: string) => readHere<string>(key),
+  setItem: (key: string, value: string) => writeHere(key, value),
+};
+
 const ICONS = { left: [PanelLeftClose, PanelLeftOpen], right: [PanelRightClose, PanelRightOpen] } as const;
 
 function SidePanel({ id, place, side, isNarrow }: { id: string; place: Place; side: Side; isNarrow: boolean }) {
@@ -76,7 +83,7 @@ function SidePanel({ id, place, side, isNarrow }: { id: string; place: Place; si
     else panel.current?.resize(`${side.size}px`);
   }, [isRail, panel, side.size]);
   const choose = (next: Form): void => {
-    localStorage.setItem(keyOf(id, place), next);
+    writeHere(keyOf(id, place), next);
     setForm(next);
     setCard(false);
   };

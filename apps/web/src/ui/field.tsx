@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { useEffect, useId, useRef } from 'react';
 import type { InputHTMLAttributes, ReactNode } from 'react';
 
 interface Labelled {
@@ -45,10 +45,14 @@ export function Field({
 const sentence = (words: string): string =>
   `${words.charAt(0).toUpperCase()}${words.slice(1)}${/[.!?]$/.test(words) ? '' : '.'}`;
 
-/** What an action ran into, said once above its button. */
+/** What an action ran into, said once beside its button, and brought into sight where the page was scrolled away from it. */
 export function Trouble({ children }: { children: ReactNode }) {
+  const place = useRef<HTMLParagraphElement>(null);
+  useEffect(() => {
+    place.current?.scrollIntoView({ block: 'nearest' });
+  }, [children]);
   return children ? (
-    <p role="alert" className="words mb-4 border-l-4 border-madder bg-madder-wash px-3 py-2">
+    <p ref={place} role="alert" className="words mb-4 border-l-4 border-madder bg-madder-wash px-3 py-2">
       {children}
     </p>
   ) : null;

@@ -7,7 +7,15 @@ export function Menu({ trigger, children }: { trigger: ReactNode; children: Reac
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
       <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" sideOffset={4} className="card z-50 min-w-44 p-1">
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={4}
+          className="card z-50 min-w-44 p-1"
+          // What an act brought up to be filled in keeps the focus it was given.
+          onCloseAutoFocus={(event) => {
+            if (document.activeElement?.matches('input, textarea, select')) event.preventDefault();
+          }}
+        >
           {children}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

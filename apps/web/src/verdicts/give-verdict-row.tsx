@@ -1,7 +1,8 @@
 import type { VerdictRow } from '@ichnograph/contract';
 import { MessageSquareText } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { KeyboardEvent } from 'react';
+import { focusOn } from '../common/focus-on';
 import { VERDICT_LOOKS } from './verdict-sign';
 
 export interface Given {
@@ -36,15 +37,22 @@ export function GiveVerdictRow({
   judged: VerdictRow | null;
   /** whether there is room for columns, so that nothing moves when a verdict is given */
   roomy?: boolean;
-  onGive: (given: Given) => void;
+  /** answers whether it was taken */
+  onGive: (given: Given) => Promise<boolean>;
   /** goes to the sentence after this, or before it */
   onStep?: (by: 1 | -1) => void;
 }) {
-  const [remark, setRemark] = useState<string | null>(null);
+  const [remark, showRemark] = useState<string | null>(null);
+  /** what stands in the field now: it is left within the very key that keeps it */
+  const typed = useRef<string | null>(null);
+  const setRemark = (next: string | null): void => {
+    typed.current = next;
+    showRemark(next);
+  };
   const give = (verdict: Given['verdict'], thin: boolean): void => {
     const isSame = judged?.verdict === verdict && judged?.thin === thin;
     const said = judged?.remark && judged.remark !== SAY_HOW ? judged.remark : '';
-    onGive(
+    void onGive(
       isSame ? { verdict: null, thin: false, remark: '' } : { verdict, thin, remark: said || (thin ? SAY_HOW : '') },
     );
   };
@@ -55,19 +63,26 @@ export function GiveVerdictRow({
     if (word) {
       give(word.verdict, word.thin);
       onStep?.(1);
-    } else if (event.key === '0' && judged) onGive({ verdict: null, thin: false, remark: '' });
+    } else if (event.key === '0' && judged) void onGive({ verdict: null, thin: false, remark: '' });
     else if (event.key.toLowerCase() === 'r' && judged) setRemark(judged.remark);
     else if (step && onStep) onStep(step);
     else return;
     event.preventDefault();
   };
-  const keep = (): void => {
-    if (judged && remark !== null && remark.trim() !== judged.remark)
-      onGive({ verdict: judged.verdict, thin: judged.thin, remark: remark.trim() });
+  const row = useRef<HTMLDivElement>(null);
+  /** @param goesBack whether the focus goes back to the words of the verdict: not where the field was left for something else */
+  const keep = (goesBack: boolean): void => {
+    const said = typed.current?.trim();
     setRemark(null);
+    if (goesBack) focusOn(() => row.current?.querySelector<HTMLElement>('[data-verdict][tabindex="0"]'));
+    if (!judged || said === undefined || said === judged.remark) return;
+    // What was refused is not lost: it stands in its field again.
+    void onGive({ verdict: judged.verdict, thin: judged.thin, remark: said }).then((isTaken) => {
+      if (!isTaken) setRemark(said);
+    });
   };
   return (
-    <div onKeyDown={onKey}>
+    <div ref={row} onKeyDown={onKey}>
       <div role="group" aria-label={`Verdict on “${of}”`} className="flex flex-wrap items-center gap-1">
         {WORDS.map(({ key, verdict, thin, word }, i) => {
           const isIt = judged?.verdict === verdict && judged.thin === thin;
@@ -110,12 +125,13 @@ export function GiveVerdictRow({
           placeholder="Enter keeps it, Escape leaves it"
           value={remark}
           onChange={({ target }) => setRemark(target.value)}
-          onBlur={keep}
+          onBlur={() => keep(false)}
           onKeyDown={(event) => {
+            if (event.nativeEvent.isComposing) return;
             if (event.key === 'Escape') setRemark(null);
             if (event.key === 'Enter') {
               event.preventDefault();
-              keep();
+              keep(true);
             }
           }}
         />

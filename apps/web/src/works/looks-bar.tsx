@@ -13,7 +13,9 @@ import {
   Trash2,
   Undo2,
 } from 'lucide-react';
+import { useRef } from 'react';
 import type { ReactNode } from 'react';
+import { goHome } from '../common/focus-home';
 import { useMedia } from '../common/use-media';
 import { Button } from '../ui/button';
 import { LooseBar } from './about-pictures';
@@ -241,13 +243,20 @@ function KindSelect({
   onChange: (kind: string | null) => void;
 }) {
   const value = same(values);
+  // Who chose by pointer goes on typing on the map; who goes through the kinds by key stays among them.
+  const byPointer = useRef(false);
   return (
     <select
       aria-label={label}
       title={label}
       className="min-h-7 min-w-12 pointer-coarse:min-h-11 max-w-36 shrink rounded-sm border border-[#8b9389] bg-white px-1 text-sm"
       value={value === undefined ? 'several' : (value ?? 'none')}
-      onChange={({ target }) => onChange(target.value === 'none' ? null : target.value)}
+      onPointerDown={() => (byPointer.current = true)}
+      onKeyDown={() => (byPointer.current = false)}
+      onChange={({ target }) => {
+        onChange(target.value === 'none' ? null : target.value);
+        if (byPointer.current) goHome();
+      }}
     >
       {value === undefined && (
         <option value="several" disabled>

@@ -16,6 +16,7 @@ import type { Spot, Typing } from './editor';
 import { isBare } from './first-step';
 import { LeaderCard } from './command-menu';
 import { FindBar } from './on-canvas/find-bar';
+import { Finder } from './on-canvas/finder';
 import { FoldSigns } from './on-canvas/fold-signs';
 import { LinkGrips } from './on-canvas/link-grips';
 import { NoteCard } from './on-canvas/note-card';
@@ -151,6 +152,7 @@ export function MapCanvas({ detail, open, host }: Props) {
       <AloneNote />
       <NoteCard />
       <FindBar host={host} />
+      {detail.mayEdit && <Finder host={host} />}
       <Margin
         map={map}
         legend={legend}

@@ -2,8 +2,9 @@ import { requirementSentence } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
 import type { WorkDetail, WorkNews } from '@ichnograph/contract';
 import { api } from '../common/api';
-import { useAction } from '../common/use-action';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
+import { Trouble } from '../ui/field';
 
 const PARTS: Readonly<Record<string, string>> = {
   legend: 'the legend',
@@ -16,7 +17,7 @@ const count = (n: number, one: string, many: string): string[] => (n === 0 ? [] 
 
 /** What a newer revision brought: the work moved on to it, and says so until it is read. */
 export function News({ detail, news, assignment }: { detail: WorkDetail; news: WorkNews; assignment: Assignment }) {
-  const { act } = useAction();
+  const { trouble, send } = useSend([`works/${detail.id}`]);
   const sentences = [...news.requirements.added, ...news.requirements.changed].flatMap((id) => {
     const requirement = assignment.requirements.find((one) => one.id === id);
     return requirement ? [requirementSentence(requirement, assignment)] : [];
@@ -42,8 +43,9 @@ export function News({ detail, news, assignment }: { detail: WorkDetail; news: W
             <li key={line}>{line}</li>
           ))}
         </ul>
+        <Trouble>{trouble}</Trouble>
       </div>
-      <Button small onClick={() => void act(() => api.post(`works/${detail.id}/news-read`), 'Read.')}>
+      <Button small onClick={() => void send(() => api.post(`works/${detail.id}/news-read`), 'Read.')}>
         I have read it
       </Button>
     </section>

@@ -1,4 +1,12 @@
-import { branchFill, drawMark, drawTopic, effectiveKindOfNew, fitTopic, kindOfLink } from '@ichnograph/core';
+import {
+  branchFill,
+  drawMark,
+  drawTopic,
+  effectiveKindOfNew,
+  fitTopic,
+  isStructural,
+  kindOfLink,
+} from '@ichnograph/core';
 import type { Assignment, Topic } from '@ichnograph/core';
 import { Shapes } from '../map';
 import { useEditor, useEditorState } from './editor';
@@ -54,6 +62,17 @@ export function NextMark({ assignment }: { assignment: Assignment }) {
         <Shapes shapes={drawMark('links', link, scene)?.shapes ?? []} />
         <Shapes shapes={drawMark('topics', topic, scene)?.shapes ?? []} />
       </svg>
+      {!isStructural(kindOfLink(legend, next.linkKind)) && (
+        <label className="mt-1 flex items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="accent-action"
+            checked={next.isPinned}
+            onChange={({ target }) => actions.pinLinkKind(target.checked)}
+          />
+          This line for all that follow, not only the next
+        </label>
+      )}
       {(ofBranch !== undefined || next.inBranchColour) && (
         <label className="mt-1 flex items-center gap-2 text-sm">
           <input

@@ -1,8 +1,7 @@
 import type { NewComment } from '@ichnograph/contract';
-import { useState } from 'react';
 import { api } from '../common/api';
-import { useAction } from '../common/use-action';
-import { useOnce } from '../common/use-once';
+import { useWords } from '../common/drafts';
+import { useSend } from '../common/send';
 import { subjectAt, subjectOf } from '../map';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
@@ -14,16 +13,16 @@ import type { OpenWork } from './use-live-work';
 export function SayMeanwhile({ workId, open: { assignment } }: { workId: string; open: OpenWork }) {
   const map = useEditorState((state) => state.map);
   const selected = useEditorState((state) => state.selection);
-  const [text, setText] = useState('');
-  const { trouble, act } = useAction();
+  const { text, setText, takes } = useWords(`word on ${workId}`);
+  const { trouble, send } = useSend([`works/${workId}`]);
   const [chosen] = selected.length === 1 ? selected : [];
   const subject = subjectAt(map, chosen);
-  const say = useOnce(async (): Promise<void> => {
+  const say = (): void => {
     if (text.trim() === '') return;
     const { anchor, target } = subject;
     const wanted: NewComment = { anchor, text: text.trim(), ...(target !== null && { target }) };
-    if (await act(() => api.post(`works/${workId}/comments`, wanted), 'It is said, and can be read now.')) setText('');
-  });
+    void send(() => api.post(`works/${workId}/comments`, wanted), 'It is said, and can be read now.', { takes });
+  };
   return (
     <form
       className="border-b border-rule px-3.5 pb-3 pt-2"

@@ -34,12 +34,16 @@ export function addLink(map: TopicMap, wanted: NewLink, maker: Maker): Outcome {
 }
 
 /** Changes the words on a link; it may have none. */
-export function setPhrase(map: TopicMap, id: string, phrase: string): Outcome {
-  const link = map.links.find((one) => one.id === id);
-  if (!link) return refused('linkGone');
+export const setPhrase = (map: TopicMap, id: string, phrase: string): Outcome => setPhrases(map, [id], phrase);
+
+/** Gives several links the same words. */
+export function setPhrases(map: TopicMap, ids: readonly string[], phrase: string): Outcome {
+  const links = map.links.filter(({ id }) => ids.includes(id));
+  if (links.length === 0) return refused('linkGone');
   const words = tidy(phrase);
   if (words.length > LIMITS.text) return TOO_LONG;
-  return words === link.phrase ? done() : done({ do: 'set', in: 'links', id, fields: { phrase: words } });
+  const others = links.filter((link) => link.phrase !== words);
+  return done(...others.map(({ id }) => ({ do: 'set', in: 'links', id, fields: { phrase: words } }) as const));
 }
 
 /** Turns links round, so that each reads the other way. One that would then stand twice is refused, and all with it. */

@@ -4,6 +4,7 @@ import { MessageSquare, MoreHorizontal, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { CommittedFigure, CommittedInput } from '../../common/committed';
+import { focusIn } from '../../common/focus-on';
 import { announce } from '../../common/announcer';
 import { Balloon } from '../../ui/balloon';
 import { Button } from '../../ui/button';
@@ -219,20 +220,26 @@ function Row({
           <MenuItem onSelect={() => onChange({ off: !requirement.off })}>
             {requirement.off ? 'Switch on' : 'Switch off'}
           </MenuItem>
-          <MenuItem onSelect={() => setHinting(true)}>Give a hint</MenuItem>
+          <MenuItem
+            onSelect={() => {
+              setHinting(true);
+              focusIn(`hint of ${requirement.id}`);
+            }}
+          >
+            Give a hint
+          </MenuItem>
           <MenuItem onSelect={onRemove}>Remove</MenuItem>
         </Menu>
       </div>
       <div className="pl-8">
         {hinting && (
-          <label className="mt-1 flex items-center gap-2 text-sm">
+          <label data-made={`hint of ${requirement.id}`} className="mt-1 flex items-center gap-2 text-sm">
             <MessageSquare aria-hidden size={13} className="text-quiet" />
             <span className="sr-only">Hint for: {sentence}</span>
             <CommittedInput
               className="field py-0.5"
               maxLength={2000}
               placeholder="A hint in your own words, shown where it is not met"
-              autoFocus={requirement.hint === undefined}
               live
               value={requirement.hint ?? ''}
               onCommit={(hint) => onChange({ hint })}

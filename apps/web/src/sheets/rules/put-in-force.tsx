@@ -1,11 +1,10 @@
 import type { RulesForAssignment, RulesPreview } from '@ichnograph/contract';
 import { useState } from 'react';
-import { announce } from '../../common/announcer';
 import { api } from '../../common/api';
-import { refresh } from '../../common/queries';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
+import { WithWhy } from '../../ui/with-why';
 import { placeWords } from '../place-words';
 import { useAttempt } from '../use-attempt';
 import { useSheetPage, useWritten } from '../use-sheet';
@@ -19,30 +18,32 @@ export function PutInForce() {
   const [preview, setPreview] = useState<RulesPreview | null>(null);
   const [following, setFollowing] = useState<readonly string[]>([]);
   const path = `assignments/${detail.id}/amended-rules`;
-  const look = (): Promise<void> =>
+  const look = (): Promise<boolean> =>
     attempt(async () => {
       const seen = await api.get<RulesPreview>(path);
       setPreview(seen);
       setFollowing(seen.assignments.filter(follows).map(({ id }) => id));
     });
-  const amend = (): Promise<void> =>
-    attempt(async () => {
-      await api.post(path, { assignments: following });
-      announce('The rules are in force.');
-      setPreview(null);
-      await refresh();
-    });
+  const amend = async (): Promise<void> => {
+    const done = await attempt(() => api.post(path, { assignments: following }), 'The rules are in force.');
+    if (done) setPreview(null);
+  };
   const first = missing[0];
   return (
     <>
-      <Button
-        look="action"
-        disabled={busy || first !== undefined}
-        title={first ? `${placeWords(first.path)} ${first.reason}.` : trouble || undefined}
-        onClick={() => void look()}
-      >
-        Put in force …
-      </Button>
+      <WithWhy trouble={preview ? '' : trouble}>
+        {(says) => (
+          <Button
+            {...says}
+            look="action"
+            disabled={busy || first !== undefined}
+            title={first && `${placeWords(first.path)} ${first.reason}.`}
+            onClick={() => void look()}
+          >
+            Put in force …
+          </Button>
+        )}
+      </WithWhy>
       <Dialog
         wide
         open={preview !== null}

@@ -3,7 +3,7 @@ import { HeadOfPage } from '../../common/head-of-page';
 import { useTitle } from '../../common/page';
 import { useMe } from '../../common/queries';
 import { RequirementsSection } from '../requirements/requirements-section';
-import { Overtaken, DraftSaved } from '../draft-saved';
+import { DraftSaved, NotSaved } from '../draft-saved';
 import { CriteriaSection } from '../sections/criteria';
 import { LegendSection } from '../sections/legend';
 import { SheetIndex } from '../sheet-index';
@@ -39,7 +39,7 @@ export function RulesDesk({ of: { className } }: { of: ClassName }) {
           <SheetIndex />
         </div>
         <div id="sheet" className="relative overflow-y-auto px-6 pb-[40vh]">
-          <Overtaken />
+          <NotSaved />
           <p className="max-w-[70ch] pt-6 text-quiet">
             Assignments for {className} begin with what is written here once it is in force. What is amended later
             reaches them only when you say so, and leaves what was changed on a sheet by hand.

@@ -1,6 +1,6 @@
 import { api } from '../../common/api';
 import { useAssignment } from '../../common/queries';
-import { useAction } from '../../common/use-action';
+import { useSend } from '../../common/send';
 import { Button } from '../../ui/button';
 import { Trouble } from '../../ui/field';
 import { useSheetPage } from '../use-sheet';
@@ -9,7 +9,7 @@ import { useSheetPage } from '../use-sheet';
 export function RulesToFollow() {
   const { detail, writing } = useSheetPage();
   const { follows } = useAssignment(detail.id).data ?? detail;
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   if (!follows || follows.newest) return null;
   const follow = async (): Promise<void> => {
     await writing.flush();
@@ -25,7 +25,7 @@ export function RulesToFollow() {
           The standing rules of {follows.className} were amended since this sheet began with them. What you changed by
           hand stays.
         </p>
-        <Button small onClick={() => void act(follow, 'The sheet follows the amended rules.')}>
+        <Button small onClick={() => void send(follow, 'The sheet follows the amended rules.')}>
           Take them over
         </Button>
       </div>

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { announce } from '../../common/announcer';
-import { api } from '../../common/api';
+import { api, SaidError } from '../../common/api';
 import { dateIn, instantOf } from '../../common/dates';
-import { refresh, useAssignment, useClasses, useTimeZone } from '../../common/queries';
+import { useAssignment, useClasses, useTimeZone } from '../../common/queries';
 import { Button } from '../../ui/button';
+import { Confirm } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
 import { Remark, Section } from '../section';
 import { placeWords } from '../place-words';
@@ -58,20 +58,17 @@ function PublishForm({ classes }: { classes: { id: string; name: string }[] }) {
   const [opens, setOpens] = useState({ date: dateIn(1, zone), time: '08:00' });
   const [showsExample, setShowsExample] = useState(true);
   const [showsReference, setShowsReference] = useState(false);
-  const { trouble, setTrouble, busy, attempt } = useAttempt();
+  const { trouble, refuse, busy, attempt } = useAttempt();
+  const [asking, setAsking] = useState(false);
   const publish = async (): Promise<void> => {
     const due = date === '' ? undefined : instantOf(date, time, zone);
     const from = isLater ? instantOf(opens.date, opens.time, zone) : undefined;
-    if (classId === '') return setTrouble('Choose a class.');
-    if (due === null) return setTrouble('Choose a due date and a time, or clear the date for none.');
-    if (from === null) return setTrouble('Choose a date and a time to open it.');
-    await attempt(async () => {
-      const wanted = { classId, due, opens: from, mayHandInAgain: again, showsExample, showsReference };
-      await api.post(`assignments/${detail.id}/publications`, wanted);
-      announce('It is published.');
-      setClassId('');
-      await refresh();
-    });
+    if (classId === '') return refuse(new SaidError('Choose a class.'));
+    if (due === null) return refuse(new SaidError('Choose a due date and a time, or clear the date for none.'));
+    if (from === null) return refuse(new SaidError('Choose a date and a time to open it.'));
+    const wanted = { classId, due, opens: from, mayHandInAgain: again, showsExample, showsReference };
+    const post = (): Promise<void> => api.post(`assignments/${detail.id}/publications`, wanted);
+    if (await attempt(post, 'It is published.')) setClassId('');
   };
   return (
     <form
@@ -79,10 +76,31 @@ function PublishForm({ classes }: { classes: { id: string; name: string }[] }) {
       className="card p-3"
       onSubmit={(event) => {
         event.preventDefault();
-        void publish();
+        if (findings.length > 0) setAsking(true);
+        else void publish();
       }}
     >
       <Trouble>{trouble}</Trouble>
+      <Confirm
+        open={asking}
+        title={
+          findings.length === 1
+            ? 'One thing cannot work as written'
+            : `${findings.length} things cannot work as written`
+        }
+        yes="Publish all the same"
+        no="Mend it first"
+        onAnswer={(yes) => {
+          setAsking(false);
+          if (yes) void publish();
+        }}
+      >
+        <ul className="list-disc pl-5">
+          {findings.slice(0, 4).map(({ code, sentence }) => (
+            <li key={code + sentence}>{sentence}</li>
+          ))}
+        </ul>
+      </Confirm>
       <div className="flex flex-wrap items-end gap-3">
         <label>
           <span className="mb-1 block">Class</span>

@@ -1,6 +1,7 @@
 import type { Criterion } from '@ichnograph/core';
 import { Plus } from 'lucide-react';
 import { CommittedFigure, CommittedInput } from '../../common/committed';
+import { focusIn } from '../../common/focus-on';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
 import { takeOut } from '../take-out';
@@ -29,9 +30,11 @@ export function CriteriaSection() {
       lead="What no rule can see. You choose a level of each while you mark."
       actions={
         <Button
-          onClick={() =>
-            setAll((all) => [...all, { id: newId(all, 'c'), name: `Criterion ${all.length + 1}`, levels: LEVELS }])
-          }
+          onClick={() => {
+            const id = newId(criteria, 'c');
+            focusIn(id);
+            setAll((all) => [...all, { id, name: `Criterion ${all.length + 1}`, levels: LEVELS }]);
+          }}
         >
           <Plus aria-hidden size={14} />
           Add a criterion
@@ -40,7 +43,7 @@ export function CriteriaSection() {
     >
       {criteria.length === 0 && <p className="text-quiet">Nothing: the requirements alone make the mark.</p>}
       {criteria.map((criterion, i) => (
-        <fieldset key={criterion.id} className="card mb-3 p-3">
+        <fieldset key={criterion.id} data-made={criterion.id} className="card mb-3 p-3">
           <legend className="sr-only">{criterion.name}</legend>
           <div className="mb-2 flex items-center gap-2">
             <CommittedInput
@@ -75,7 +78,11 @@ export function CriteriaSection() {
                   levels: levels.map((one, which) => (which === at ? { ...one, ...fields } : one)),
                 }));
               return (
-                <li key={at} className="grid grid-cols-[9rem_5rem_1fr_2rem] items-center gap-2">
+                <li
+                  key={at}
+                  data-made={`${criterion.id} ${at}`}
+                  className="grid grid-cols-[9rem_5rem_1fr_2rem] items-center gap-2"
+                >
                   <input
                     aria-label={`Name of level ${at + 1} of ${criterion.name}`}
                     className="field py-1"
@@ -117,14 +124,15 @@ export function CriteriaSection() {
             small
             className="mt-2"
             disabled={criterion.levels.length >= 9}
-            onClick={() =>
+            onClick={() => {
+              focusIn(`${criterion.id} ${criterion.levels.length}`);
               set(criterion.id, ({ levels }) => ({
                 levels: [
                   ...levels,
                   { name: `level ${levels.length + 1}`, points: (levels.at(-1)?.points ?? 0) + 2, description: '' },
                 ],
-              }))
-            }
+              }));
+            }}
           >
             Add a level
           </Button>

@@ -4,7 +4,7 @@ import { Shuffle } from 'lucide-react';
 import { useState } from 'react';
 import { api } from '../../common/api';
 import { useGroups } from '../../common/queries';
-import { useAction } from '../../common/use-action';
+import { useSend } from '../../common/send';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
@@ -42,7 +42,7 @@ export function GroupsDialog({
 type Numbers = Readonly<Record<string, number | null>>;
 
 function GroupsForm({ id, groups: { students }, onClose }: { id: string; groups: Groups; onClose: () => void }) {
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [numbers, setNumbers] = useState<Numbers>(
     Object.fromEntries(students.map(({ person, group }) => [person.id, group])),
   );
@@ -53,7 +53,7 @@ function GroupsForm({ id, groups: { students }, onClose }: { id: string; groups:
     const groups = used.map((number) => ({
       members: open.filter(({ person }) => numbers[person.id] === number).map(({ person }) => person.id),
     }));
-    if (await act(() => api.put(`publications/${id}/groups`, { groups }), 'The groups are kept.')) onClose();
+    if (await send(() => api.put(`publications/${id}/groups`, { groups }), 'The groups are kept.')) onClose();
   };
   const most = Math.max(students.length, ...Object.values(numbers).map((number) => number ?? 0));
   return (

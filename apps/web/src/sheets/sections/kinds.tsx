@@ -31,7 +31,7 @@ export function TopicKindRow({
 }) {
   const stands = kind.root ? 'root' : kind.structural === false ? 'beside' : 'in';
   return (
-    <tr className="border-b border-rule align-middle">
+    <tr data-made={kind.id} className="border-b border-rule align-middle">
       <td className="py-1">
         <KindSample kind={kind} width={34} height={20} />
       </td>
@@ -131,7 +131,7 @@ export function LinkKindRow({
   onRemove: () => void;
 }) {
   return (
-    <li className="flex items-center gap-2 py-1">
+    <li data-made={kind.id} className="flex items-center gap-2 py-1">
       <LinkSample kind={kind} legend={legend} width={34} />
       <NameField
         label="Name of this kind of link"

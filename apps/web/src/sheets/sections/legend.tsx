@@ -1,6 +1,7 @@
 import { legendDistances, PALETTES } from '@ichnograph/core';
 import type { Legend, LinkKind, TopicKind } from '@ichnograph/core';
 import { Plus } from 'lucide-react';
+import { focusIn } from '../../common/focus-on';
 import { Button } from '../../ui/button';
 import { Segments } from '../../ui/segments';
 import { Remark, Section } from '../section';
@@ -23,11 +24,13 @@ export function LegendSection() {
   const setLinks = (make: (kinds: LinkKind[]) => LinkKind[]): void =>
     setLegend(({ linkKinds }) => ({ linkKinds: make(linkKinds) }));
   const close = legendDistances(legend).flatMap(({ kinds, sentence }) => (sentence ? [{ kinds, sentence }] : []));
-  const addKind = (): void =>
+  const addKind = (): void => {
+    const id = newId(legend.topicKinds, 'kind');
+    focusIn(id);
     setKinds((kinds) => [
       ...kinds,
       {
-        id: newId(kinds, 'kind'),
+        id,
         name: `Kind ${kinds.length + 1}`,
         purpose: '',
         givenBy: 'student',
@@ -35,6 +38,12 @@ export function LegendSection() {
           PALETTES[0]!.looks[0]!),
       },
     ]);
+  };
+  const addLinkKind = (): void => {
+    const id = newId(legend.linkKinds, 'link');
+    focusIn(id);
+    setLinks((kinds) => [...kinds, { id, name: `Link ${kinds.length + 1}` }]);
+  };
   return (
     <Section
       id="legend"
@@ -132,11 +141,7 @@ export function LegendSection() {
           />
         ))}
       </ul>
-      <Button
-        small
-        className="mt-2"
-        onClick={() => setLinks((kinds) => [...kinds, { id: newId(kinds, 'link'), name: `Link ${kinds.length + 1}` }])}
-      >
+      <Button small className="mt-2" onClick={addLinkKind}>
         <Plus aria-hidden size={13} />
         Add a kind of link
       </Button>

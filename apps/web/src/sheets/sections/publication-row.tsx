@@ -6,7 +6,7 @@ import { api } from '../../common/api';
 import { dateIn, dayOf, instantOf, showMoment, showTime } from '../../common/dates';
 import { useRoster, useTimeZone } from '../../common/queries';
 import { tell } from '../../common/told';
-import { useAction } from '../../common/use-action';
+import { useSend } from '../../common/send';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
@@ -18,16 +18,16 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
   const { id, className, due, closed, mayHandInAgain, opens, showsExample, showsReference, revision, extensions } =
     publication;
   const zone = useTimeZone();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [asked, ask] = useState<'due' | 'extension' | 'groups' | null>(null);
-  const change = (body: object, said: string): void => void act(() => api.patch(`publications/${id}`, body), said);
+  const change = (body: object, said: string): void => void send(() => api.patch(`publications/${id}`, body), said);
   const extend = (accountId: string, until: string | null) =>
     api.post(`publications/${id}/extensions`, { accountId, due: until });
   const close = (): void =>
-    void act(() => api.patch(`publications/${id}`, { closed: !closed })).then((done) => {
+    void send(() => api.patch(`publications/${id}`, { closed: !closed })).then((done) => {
       if (done)
         tell(closed ? `It is open again in ${className}.` : `It is closed in ${className}.`, () =>
-          act(() => api.patch(`publications/${id}`, { closed }), 'It is as it was.'),
+          send(() => api.patch(`publications/${id}`, { closed }), 'It is as it was.'),
         );
     });
   return (
@@ -104,10 +104,10 @@ export function PublicationRowView({ publication }: { publication: PublicationRo
                 look="quiet"
                 aria-label={`Take the extension of ${person.givenName} back`}
                 onClick={() =>
-                  void act(() => extend(person.id, null)).then((done) => {
+                  void send(() => extend(person.id, null)).then((done) => {
                     if (done)
                       tell(`${person.givenName} has no more time than the others now.`, () =>
-                        act(() => extend(person.id, until), 'The extension is given again.'),
+                        send(() => extend(person.id, until), 'The extension is given again.'),
                       );
                   })
                 }
@@ -160,7 +160,7 @@ function TimeForm({
 }) {
   const zone = useTimeZone();
   const roster = useRoster(what === 'extension' ? classId : null);
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [accountId, setAccountId] = useState('');
   const now = extensions.find(({ person }) => person.id === accountId)?.due ?? due;
   const [typed, type] = useState<{ date?: string; time?: string }>({});
@@ -171,13 +171,13 @@ function TimeForm({
     const move = (to: string | null) => api.patch(`publications/${id}`, { due: to });
     const extend = (to: string | null) => api.post(`publications/${id}/extensions`, { accountId, due: to });
     const to = date === '' ? null : instant;
-    const done = await act(() => (what === 'due' ? move(to) : extend(instant)));
+    const done = await send(() => (what === 'due' ? move(to) : extend(instant)));
     if (!done) return;
     onDone();
-    if (what === 'due') tell('The due time is moved.', () => act(() => move(due), 'The due time is back.'));
+    if (what === 'due') tell('The due time is moved.', () => send(() => move(due), 'The due time is back.'));
     else {
       const before = extensions.find(({ person }) => person.id === accountId)?.due ?? null;
-      tell('There is more time now.', () => act(() => extend(before), 'It is as it was.'));
+      tell('There is more time now.', () => send(() => extend(before), 'It is as it was.'));
     }
   };
   return (

@@ -2,7 +2,7 @@ import type { Person } from '@ichnograph/contract';
 import { useState } from 'react';
 import { api } from '../../common/api';
 import { useColleagues, useMe } from '../../common/queries';
-import { useAction } from '../../common/use-action';
+import { useSend } from '../../common/send';
 import { Button } from '../../ui/button';
 import { Trouble } from '../../ui/field';
 
@@ -10,7 +10,7 @@ import { Trouble } from '../../ui/field';
 export function SharedWith({ assignmentId, owner, people }: { assignmentId: string; owner: Person; people: Person[] }) {
   const me = useMe();
   const colleagues = useColleagues();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   const [accountId, setAccountId] = useState('');
   const free = (colleagues.data ?? []).filter(
     ({ id }) => id !== owner.id && id !== me.id && !people.some((one) => one.id === id),
@@ -29,7 +29,7 @@ export function SharedWith({ assignmentId, owner, people }: { assignmentId: stri
               look="quiet"
               aria-label={`Share no longer with ${person.givenName}`}
               onClick={() =>
-                void act(() => api.delete(`${path}/${person.id}`), `${person.givenName} reads it no more.`)
+                void send(() => api.delete(`${path}/${person.id}`), `${person.givenName} reads it no more.`)
               }
             >
               ×
@@ -42,7 +42,7 @@ export function SharedWith({ assignmentId, owner, people }: { assignmentId: stri
           className="flex items-center gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            void act(() => api.post(path, { accountId }), 'It is shared.').then((done) => {
+            void send(() => api.post(path, { accountId }), 'It is shared.').then((done) => {
               if (done) setAccountId('');
             });
           }}

@@ -1,7 +1,7 @@
 import { DRAWING_TOOLS } from '@ichnograph/core';
 import type { DrawingTool } from '@ichnograph/core';
 import { useId, useState } from 'react';
-import { Brief } from '../../assignments';
+import { Prose } from '../../ui/prose';
 import { Segments } from '../../ui/segments';
 import { Section } from '../section';
 import { usePart } from '../use-sheet';
@@ -86,7 +86,7 @@ export function TaskSection() {
             />
           ) : (
             <div className="card min-h-28 px-3 py-2">
-              <Brief text={task.brief} />
+              <Prose text={task.brief} />
             </div>
           )}
         </div>

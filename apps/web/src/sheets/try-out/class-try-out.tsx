@@ -26,7 +26,7 @@ export function ClassTryOut() {
   const { trouble, busy, attempt } = useAttempt();
   const [asked, setAsked] = useState<Asked | null>(null);
   if (publications.length === 0) return null;
-  const ask = (): Promise<void> =>
+  const ask = (): Promise<boolean> =>
     attempt(async () => {
       const [maps, preview] = await Promise.all([
         api.get<ClassMap[]>(`assignments/${detail.id}/class-maps`),

@@ -14,7 +14,7 @@ import { Dice5 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { api } from '../../common/api';
 import { useTrials } from '../../common/queries';
-import { useAction } from '../../common/use-action';
+import { useSend } from '../../common/send';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { useSheetPage, useWritten } from '../use-sheet';
@@ -42,7 +42,7 @@ export function TryOut() {
   const [looked, look] = useState<{ trial: string; requirement: string } | null>(null);
   const { detail } = useSheetPage();
   const kept = useTrials(detail.id);
-  const { act } = useAction();
+  const { send } = useSend('everything');
   const { starter, reference } = assignment;
   const base = reference ?? starter;
   const keptMaps = useMemo(
@@ -77,7 +77,7 @@ export function TryOut() {
   };
   const leaveOut = (id: string): void => {
     if (keptMaps.some((one) => one.id === id))
-      void act(() => api.delete(`assignments/${detail.id}/trials/${id}`), 'The trial map is thrown away.');
+      void send(() => api.delete(`assignments/${detail.id}/trials/${id}`), 'The trial map is thrown away.');
     else setSpoilt(spoilt.filter(({ way, seed }) => `${way} ${seed}` !== id));
   };
   const chosen = looked && byId.get(looked.trial);
@@ -153,13 +153,13 @@ function begun(assignment: Assignment): TopicMap {
 /** Keeps a spoilt copy among the trial maps, so that later changes are tried on that very one. */
 function KeepTrial({ name, map }: { name: string; map: TopicMap }) {
   const { detail } = useSheetPage();
-  const { trouble, act } = useAction();
+  const { trouble, send } = useSend('everything');
   return (
     <div className="mb-2 flex items-center gap-2">
       <Button
         small
         onClick={() =>
-          void act(
+          void send(
             () => api.post(`assignments/${detail.id}/trials`, { name, map: writeMap(map) }),
             'It is kept as a trial map.',
           )

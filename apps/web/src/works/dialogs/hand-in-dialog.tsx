@@ -1,13 +1,13 @@
 import type { SubmissionDetail, WorkDetail } from '@ichnograph/contract';
 import { lookAgain, lookAgainSentence, numbered, say } from '@ichnograph/core';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
-import { announce } from '../../common/announcer';
-import { api, sentenceOfError } from '../../common/api';
+import { api } from '../../common/api';
 import { useDraft } from '../../common/drafts';
 import { showMoment } from '../../common/dates';
-import { refresh, useTimeZone } from '../../common/queries';
+import { useTimeZone } from '../../common/queries';
+import { useSend } from '../../common/send';
 import { useIsPast } from '../../common/use-is-past';
 import { Sentence } from '../../map';
 import { Button } from '../../ui/button';
@@ -44,27 +44,17 @@ export function HandInDialog({
   const state = useStore(work.store, (store) => store.state);
   const [draft, setNote] = useDraft<string>(`note on ${detail.id}`);
   const note = draft ?? '';
-  const [trouble, setTrouble] = useState('');
-  const [sending, setSending] = useState(false);
+  const { trouble, isSending, send } = useSend('everything');
   const open = numbered(report?.results ?? []).filter(({ status }) => status !== 'met' && status !== 'not-applicable');
   const handIn = async (): Promise<void> => {
-    setTrouble('');
-    setSending(true);
-    try {
-      const { id } = await api.post<SubmissionDetail>(`works/${detail.id}/hand-in`, {
-        note,
-        client: work.live.client,
-        count: work.live.made,
-      });
-      setNote(null);
-      await refresh();
-      announce('Your map is handed in.');
-      await navigate(`/receipts/${id}`);
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-    } finally {
-      setSending(false);
-    }
+    let id = '';
+    const post = async (): Promise<void> => {
+      const { client, made: count } = work.live;
+      ({ id } = await api.post<SubmissionDetail>(`works/${detail.id}/hand-in`, { note, client, count }));
+    };
+    if (!(await send(post, 'Your map is handed in.'))) return;
+    setNote(null);
+    await navigate(`/receipts/${id}`);
   };
   return (
     <Dialog open={shown} onOpenChange={onShow} title={`Hand in “${detail.title}”`}>
@@ -128,8 +118,8 @@ export function HandInDialog({
           </span>
         )}
         <Button onClick={() => onShow(false)}>Not yet</Button>
-        <Button look="action" disabled={sending || state !== 'saved'} onClick={() => void handIn()}>
-          {sending ? 'Handing in …' : 'Hand in'}
+        <Button look="action" disabled={isSending || state !== 'saved'} onClick={() => void handIn()}>
+          {isSending ? 'Handing in …' : 'Hand in'}
         </Button>
       </div>
     </Dialog>

@@ -1,12 +1,11 @@
 import type { TitleBlockText } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { Link } from 'react-router';
-import { Brief } from '../../assignments';
+import { Prose } from '../../ui/prose';
 import { ChooseOwnMap } from '../../own-maps';
 import { Dialog } from '../../ui/dialog';
 import { useEditor } from '../editor';
 import { HandInDialog } from './hand-in-dialog';
-import { LinkDialog } from './link-dialog';
 import { CommandPalette, MapKeysDialog } from './palette';
 import { PaperDialog } from './paper-dialog';
 import { PicturesDialog } from './pictures-dialog';
@@ -46,7 +45,7 @@ export function MapDialogs({
   return (
     <>
       <Dialog {...dialog('brief')} title={detail.title} description={assignment.focusQuestion}>
-        <Brief text={assignment.brief} />
+        <Prose text={assignment.brief} />
         {open.of === 'work' && (
           <p className="mt-4">
             <Link className="text-action underline" to={`/works/${detail.id}/guide`}>
@@ -81,7 +80,6 @@ export function MapDialogs({
           onGo(ids);
         }}
       />
-      <LinkDialog onClosed={onClosed} />
       <ChooseOwnMap
         {...dialog('own maps')}
         title="Bring in one of your own maps"

@@ -1,7 +1,8 @@
 import { illegible, LEGIBILITY } from '@ichnograph/core';
+import type { FileRow } from '@ichnograph/contract';
 import { Camera, RotateCw, Upload, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { ApiError, sentenceOfError } from '../../common/api';
+import { useSend } from '../../common/send';
 import { bring, fileOf, greyOf, pagesOf, straightened } from '../../pictures';
 import type { Page } from '../../pictures';
 import { Button } from '../../ui/button';
@@ -30,56 +31,48 @@ function Pages({ onDone }: { onDone: () => void }) {
   const { actions } = useEditor();
   const { desk } = useCommands();
   const [pages, setPages] = useState<readonly Page[]>([]);
-  const [busy, setBusy] = useState<'reading' | 'bringing' | null>(null);
-  const [trouble, setTrouble] = useState('');
-  const add = async (file: File): Promise<void> => {
-    setTrouble('');
+  const { trouble, isSending, send } = useSend(['files']);
+  const [busy, setBusy] = useState<'reading' | 'bringing'>('reading');
+  const add = (file: File): void => {
     setBusy('reading');
-    try {
+    void send(async () => {
       const read = await pagesOf([file]);
       setPages((before) => [...before, ...read]);
-    } catch (error) {
-      setTrouble((error as Error).message);
-    }
-    setBusy(null);
+    });
   };
   const lay = async (): Promise<void> => {
-    setTrouble('');
     setBusy('bringing');
-    try {
-      const rows = [];
+    const rows: FileRow[] = [];
+    const all = async (): Promise<void> => {
       for (const page of pages) rows.push(await bring(await fileOf(straightened(page), page.name)));
-      const laid = rows.map(({ src, width, height }, i) => ({
-        src,
-        alt: rows.length === 1 ? 'A page drawn on paper' : `Page ${i + 1}, drawn on paper`,
-        width: width ?? 1,
-        height: height ?? 1,
-      }));
-      if (actions.layPaper(laid, desk.centre())) {
-        onDone();
-        requestAnimationFrame(desk.fit);
-      }
-    } catch (error) {
-      setTrouble(error instanceof ApiError ? sentenceOfError(error) : 'A page could not be prepared. Try again.');
-    }
-    setBusy(null);
+    };
+    if (!(await send(all))) return;
+    const laid = rows.map(({ src, width, height }, i) => ({
+      src,
+      alt: rows.length === 1 ? 'A page drawn on paper' : `Page ${i + 1}, drawn on paper`,
+      width: width ?? 1,
+      height: height ?? 1,
+    }));
+    if (!actions.layPaper(laid, desk.centre())) return;
+    onDone();
+    requestAnimationFrame(desk.fit);
   };
   const change = (key: string, fields: Partial<Page>): void =>
     setPages(pages.map((page) => (page.key === key ? { ...page, ...fields } : page)));
   return (
     <div className="grid gap-4">
       <div className="flex flex-wrap items-center gap-2">
-        <ChooseFile accept="image/*,application/pdf" disabled={busy !== null} onFile={(file) => void add(file)}>
+        <ChooseFile accept="image/*,application/pdf" disabled={isSending} onFile={add}>
           <Upload aria-hidden size={15} />
           Add a photo, scan or PDF …
         </ChooseFile>
-        <ChooseFile accept="image/*" capture disabled={busy !== null} onFile={(file) => void add(file)}>
+        <ChooseFile accept="image/*" capture disabled={isSending} onFile={add}>
           <Camera aria-hidden size={15} />
           Take a photo …
         </ChooseFile>
-        {busy && <span role="status">{busy === 'reading' ? 'Reading it …' : 'Bringing the pages …'}</span>}
+        {isSending && <span role="status">{busy === 'reading' ? 'Reading it …' : 'Bringing the pages …'}</span>}
       </div>
-      {trouble && <Trouble>{trouble}</Trouble>}
+      <Trouble>{trouble}</Trouble>
       <ul className="grid max-h-[52vh] grid-cols-[repeat(auto-fill,minmax(240px,1fr))] gap-4 overflow-y-auto">
         {pages.map((page, i) => (
           <PageCard
@@ -92,7 +85,7 @@ function Pages({ onDone }: { onDone: () => void }) {
         ))}
       </ul>
       <div className="flex justify-end">
-        <Button look="action" disabled={pages.length === 0 || busy !== null} onClick={() => void lay()}>
+        <Button look="action" disabled={pages.length === 0 || isSending} onClick={() => void lay()}>
           {pages.length > 1 ? `Lay ${pages.length} pages under the map` : 'Lay it under the map'}
         </Button>
       </div>

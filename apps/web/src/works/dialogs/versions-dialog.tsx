@@ -3,13 +3,15 @@ import type { Assignment, Difference, TopicMap } from '@ichnograph/core';
 import type { VersionRow, WorkDetail } from '@ichnograph/contract';
 import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { announce } from '../../common/announcer';
 import { api, sentenceOfError } from '../../common/api';
 import { showMoment } from '../../common/dates';
-import { queries, useTimeZone, useVersion, useVersions } from '../../common/queries';
+import { useWords } from '../../common/drafts';
+import { useTimeZone, useVersion, useVersions } from '../../common/queries';
+import { useSend } from '../../common/send';
 import { Shapes } from '../../map';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
+import { Trouble } from '../../ui/field';
 import { useEditor, useEditorState } from '../editor';
 
 /** Points in the map's history: look at any, see what is otherwise now, go back without losing what came after. */
@@ -42,23 +44,20 @@ function Versions({ detail, assignment, onDone }: { detail: WorkDetail; assignme
   const shown = useVersion(id);
   const map = useMemo(() => (shown.data ? openStoredMap(shown.data.map) : null), [shown.data]);
   const [playing, play] = useState(false);
+  const { trouble, send } = useSend([`works/${detail.id}/versions`]);
   usePlayback(playing && shown.data !== undefined, versions ?? [], id, choose, () => play(false));
   if (list.error) return <p className="text-madder">{sentenceOfError(list.error)}</p>;
   if (!versions) return <p className="text-quiet">Looking for versions …</p>;
   const goBack = async (): Promise<void> => {
     // What is there now is kept under a name of its own first, so that nothing is lost by going back.
-    try {
-      await api.post(`works/${detail.id}/versions`, { name: 'Before going back' });
-    } catch (error) {
-      return actions.refuse(sentenceOfError(error));
-    }
-    void queries.invalidateQueries({ queryKey: [`works/${detail.id}/versions`] });
-    if (map && actions.goBackTo(map)) onDone();
+    const kept = await send(() => api.post(`works/${detail.id}/versions`, { name: 'Before going back' }));
+    if (kept && map && actions.goBackTo(map)) onDone();
   };
   const place = versions.findIndex((one) => one.id === id);
   return (
     <div className="grid gap-4 sm:grid-cols-[17rem_1fr]">
       <div className="grid content-start gap-3">
+        <Trouble>{trouble}</Trouble>
         {detail.mayEdit && <NameNow workId={detail.id} />}
         {versions.length === 0 ? (
           <p className="text-quiet">
@@ -148,19 +147,10 @@ function usePlayback(
 }
 
 function NameNow({ workId }: { workId: string }) {
-  const [name, setName] = useState('');
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const keep = async (): Promise<void> => {
-    setTrouble(null);
-    try {
-      await api.post(`works/${workId}/versions`, { name: name.trim() });
-      setName('');
-      announce('The version is kept.');
-      await queries.invalidateQueries({ queryKey: [`works/${workId}/versions`] });
-    } catch (error) {
-      setTrouble(sentenceOfError(error));
-    }
-  };
+  const { text: name, setText: setName, takes } = useWords(`version of ${workId}`);
+  const { trouble, send } = useSend([`works/${workId}/versions`]);
+  const keep = (): Promise<boolean> =>
+    send(() => api.post(`works/${workId}/versions`, { name: name.trim() }), 'The version is kept.', { takes });
   return (
     <form
       className="grid grid-cols-[1fr_auto] gap-1.5"
@@ -181,7 +171,9 @@ function NameNow({ workId }: { workId: string }) {
       <Button type="submit" disabled={name.trim() === ''}>
         Keep
       </Button>
-      {trouble && <p className="col-span-2 text-sm text-madder">{trouble}</p>}
+      <div className="col-span-2">
+        <Trouble>{trouble}</Trouble>
+      </div>
     </form>
   );
 }

@@ -150,7 +150,11 @@ export function arrangeActions({
       const { selection, map, next } = get();
       const ids = selection.filter((id) => map.topics.some((topic) => topic.id === id));
       const one = ids.at(-1)!;
-      run(linkAll(map, { ids, one, way, kind: next.linkKind }, maker));
+      const made = run(linkAll(map, { ids, one, way, kind: next.linkKind }, maker));
+      const links = made ? made.flatMap((change) => (change.do === 'add' ? [change.item.id] : [])) : [];
+      const [id, ...also] = links;
+      // Their words are asked for once; each can be given its own after.
+      if (id !== undefined) set({ selection: links, typing: { what: 'phrase', id, also }, words: '' });
     },
     fold: (): void => void run(toggleFold(get().map, selectedTopics())),
     unfoldAll: (): void => void run(unfoldAll(get().map)),

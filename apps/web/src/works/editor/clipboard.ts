@@ -1,5 +1,6 @@
 import { emptyMap, ontoLegend } from '@ichnograph/core';
 import type { Copied, Legend, TopicMap } from '@ichnograph/core';
+import { readHere, writeHere } from '../../common/kept-here';
 
 /** What was copied, and the words that stand for it on the system's clipboard. */
 export interface Clip {
@@ -11,21 +12,9 @@ export interface Clip {
 /** Kept by account, so that it can be pasted on another map and is gone when somebody else signs in. */
 const keyOf = (account: string): string => `ichnograph:${account}:copied`;
 
-export function keepClip(account: string, clip: Clip): void {
-  try {
-    localStorage.setItem(keyOf(account), JSON.stringify(clip));
-  } catch {
-    // A browser that keeps nothing, or is full: what was copied can still be pasted on this map.
-  }
-}
-
-export function keptClip(account: string): Clip | null {
-  try {
-    return JSON.parse(localStorage.getItem(keyOf(account)) ?? 'null') as Clip | null;
-  } catch {
-    return null;
-  }
-}
+/** Where a browser keeps nothing, or is full, what was copied can still be pasted on this map. */
+export const keepClip = (account: string, clip: Clip): void => writeHere(keyOf(account), clip);
+export const keptClip = (account: string): Clip | null => readHere<Clip>(keyOf(account));
 
 /** What was copied from a map of another legend, as this one tells its kinds: by name, else by looks. */
 export function ontoOwn({ copied, legend }: Clip, own: Legend): Copied {

@@ -6,9 +6,10 @@ import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 import { announce } from '../../common/announcer';
 import { arrangeActions } from './arrange-actions';
+import { askingActions } from './asking-actions';
 import { bankActions } from './bank-actions';
 import { enrichActions } from './enrich-actions';
-import { createHand } from './hand';
+import { createHand, usualLinkKind } from './hand';
 import { markActions } from './mark-actions';
 import { pictureActions } from './picture-actions';
 import type { EditorState } from './state';
@@ -50,7 +51,8 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     canRedo: false,
     next: {
       topicKind: legend.topicKinds.find(({ givenBy }) => givenBy === 'student')?.id ?? null,
-      linkKind: legend.linkKinds[0]?.id ?? null,
+      linkKind: usualLinkKind(legend),
+      isPinned: false,
       inBranchColour: false,
     },
   }));
@@ -86,11 +88,14 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     set({ report });
   };
   const hand = createHand(live, assignment, by, store, own);
+  const marks = markActions(hand);
+  const arranging = arrangeActions(hand);
   const actions = {
     ...typingActions(hand),
     ...bankActions(hand),
-    ...markActions(hand),
-    ...arrangeActions(hand),
+    ...marks,
+    ...arranging,
+    ...askingActions(hand, { ...marks, ...arranging }),
     ...enrichActions(hand),
     ...pictureActions(hand),
     /** Shows one branch alone, or everything again. */
@@ -98,13 +103,13 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     toggleBlank: (what: 'topics' | 'phrases'): void => set({ blank: get().blank === what ? null : what }),
     toggleOverview: (): void => set({ overview: !get().overview }),
     seek: (sought: string | null): void => set({ sought }),
-    select: (selection: readonly string[]): void => set({ selection }),
     selectAll: (): void => set({ selection: marksIn(get().map) }),
     gather: (gathering: boolean): void => set({ gathering }),
     hover: (hovered: string | null): void => set({ hovered }),
     chooseTopicKind: (topicKind: string | null): void => set({ next: { ...get().next, topicKind } }),
     chooseBranchColour: (inBranchColour: boolean): void => set({ next: { ...get().next, inBranchColour } }),
-    chooseLinkKind: (linkKind: string | null): void => set({ next: { ...get().next, linkKind } }),
+    chooseLinkKind: (linkKind: string | null): void => set({ next: { ...get().next, linkKind, isPinned: false } }),
+    pinLinkKind: (isPinned: boolean): void => set({ next: { ...get().next, isPinned } }),
     showRequirement: (requirement: string | null): void => set({ requirement }),
     dismiss: (): void => set({ refusal: null }),
     answer: (report: Report, chips: readonly Chip[]): void => {

@@ -1,5 +1,5 @@
-import { reasonOf } from '@ichnograph/core';
-import type { Assignment, Change, Chip, Maker, Outcome } from '@ichnograph/core';
+import { isStructural, kindOfLink, reasonOf } from '@ichnograph/core';
+import type { Assignment, Change, Chip, Legend, Maker, Outcome } from '@ichnograph/core';
 import type { LiveMap } from '@ichnograph/livemap';
 import type { StoreApi } from 'zustand/vanilla';
 import { alertAloud } from '../../common/announcer';
@@ -19,6 +19,14 @@ export function createHand(
     alertAloud(reason);
     return false;
   };
+  /** A kind of link that stands beside the structure serves once: the next line is an ordinary one again, unless it is pinned. */
+  const fallBack = (changes: readonly Change[]): void => {
+    const { next } = get();
+    const kind = kindOfLink(assignment.legend, next.linkKind);
+    if (next.isPinned || isStructural(kind)) return;
+    if (changes.some((one) => one.do === 'add' && one.to === 'links' && one.item.kind === next.linkKind))
+      set({ next: { ...next, linkKind: usualLinkKind(assignment.legend) } });
+  };
   return {
     live,
     /** whether the map is the assignment's, whose given topics are one's own */
@@ -35,6 +43,7 @@ export function createHand(
       set({ refusal: null });
       const changes = [...outcome.changes, ...more];
       live.apply(changes);
+      fallBack(changes);
       return changes;
     },
     kindOfChip: (chip: Chip): string | null => chip.kind ?? get().next.topicKind,
@@ -48,6 +57,10 @@ export function createHand(
         .map(({ id }) => id),
   };
 }
+/** The kind of line one draws unless one chooses another: the first that belongs to the structure. */
+export const usualLinkKind = ({ linkKinds }: Legend): string | null =>
+  (linkKinds.find(isStructural) ?? linkKinds[0])?.id ?? null;
+
 export type Hand = ReturnType<typeof createHand>;
 
 export const addedId = (changes: readonly Change[] | false, to: 'topics' | 'links'): string | null => {

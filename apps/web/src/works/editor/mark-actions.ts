@@ -23,7 +23,7 @@ import { keepClip, keptClip, ontoOwn } from './clipboard';
 import type { Clip } from './clipboard';
 import { addedId } from './hand';
 import type { Hand } from './hand';
-import type { Asking, Spot } from './state';
+import type { Spot } from './state';
 
 /** How far below what is there another map is laid, canvas units. */
 const BESIDE = 80;
@@ -69,12 +69,16 @@ export function markActions({
           ? setLoosePicture(get().map, id, size)
           : resizeTopic(get().map, id, size, legend),
       ),
+    /**
+     * Joins two topics and opens the words of the link. Where there is one already its words are opened: what is typed next
+     * was meant for a link, never for a topic.
+     */
     link: (from: string, to: string): void => {
-      const id = addedId(run(addLink(get().map, { from, to, phrase: '', kind: get().next.linkKind }, maker)), 'links');
-      set({ asking: null });
-      if (id) set({ selection: [id], typing: { what: 'phrase', id }, words: '' });
+      const made = run(addLink(get().map, { from, to, phrase: '', kind: get().next.linkKind }, maker));
+      const there = get().map.links.find((one) => one.from === from && one.to === to);
+      const id = addedId(made, 'links') ?? there?.id;
+      if (id) set({ asking: null, selection: [id], typing: { what: 'phrase', id }, words: there?.phrase ?? '' });
     },
-    ask: (asking: Asking | null): void => set({ asking }),
     turn: (): void => void run(turnLinks(get().map, selectedLinks())),
     setTopicKind: (kind: string | null): void => void run(setTopicKind(get().map, selectedTopics(), kind, assignment)),
     setLinkKind: (kind: string | null): void => void run(setLinkKind(get().map, selectedLinks(), kind, assignment)),

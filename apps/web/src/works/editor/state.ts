@@ -5,11 +5,14 @@ export interface Spot {
   y: number;
 }
 
-/** What is being typed: a new topic that is not on the map yet, a topic's text, or a link's phrase. */
+/**
+ * What is being typed: a new topic that is not on the map yet, a topic's text, or a link's phrase; `also` are links that get
+ * the same words.
+ */
 export type Typing =
   | { what: 'new'; at: Spot; from: string | null; between?: string }
   | { what: 'topic'; id: string; fresh?: boolean }
-  | { what: 'phrase'; id: string; fresh?: boolean };
+  | { what: 'phrase'; id: string; fresh?: boolean; also?: readonly string[] };
 
 export type PictureTab = 'Library' | 'Yours' | 'Sketch';
 /** A picture whose place another is to take: of a topic, or a loose one, whose `src` is null. */
@@ -28,6 +31,8 @@ export interface EditorState {
   next: {
     topicKind: string | null;
     linkKind: string | null;
+    /** whether a kind of link that stands beside the structure stays the next one after it has served once */
+    isPinned: boolean;
     /** whether what grows takes the colour of its branch */
     inBranchColour: boolean;
   };
@@ -43,7 +48,7 @@ export interface EditorState {
   refusal: string | null;
   /** given topics about to be deleted, waiting for a yes */
   deleting: readonly string[] | null;
-  /** the dialog that asks for a topic: to link to, to hang from, or to take an end of a link to */
+  /** for what a topic is asked: to link to, to hang from, or to take an end of a link to; a press on one answers */
   asking: Asking | null;
   /** ends a tidying that is under way */
   tidying: (() => void) | null;

@@ -7,7 +7,7 @@ import {
   isBlank,
   normalForm,
   refused,
-  setPhrase,
+  setPhrases,
   setText,
   splitLink,
 } from '@ichnograph/core';
@@ -85,7 +85,7 @@ export function typingActions({ assignment, legend, maker, get, set, run, kindOf
       // Opened by a key that brought no letter after all.
       if (typing.what !== 'new' && typing.fresh && words === '') return;
       if (typing.what === 'topic') return void run(setText(map, typing.id, words, legend));
-      if (typing.what === 'phrase') return void run(setPhrase(map, typing.id, words));
+      if (typing.what === 'phrase') return void run(setPhrases(map, [typing.id, ...(typing.also ?? [])], words));
       if (isBlank(words)) return;
       const text = words.trim();
       const chip = chips.find((one) => normalForm(one.text) === normalForm(text));

@@ -1,2 +1,0 @@
-/** What other folders may use of this one. */
-export { Brief } from './brief';
