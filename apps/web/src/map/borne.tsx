@@ -18,19 +18,29 @@ export function Borne({ of: { note, source, weblinks = [], files = [] } }: { of:
           </a>
         </p>
       ))}
-      {files.map(({ src, name }) => (
+      {files.map(({ src, name = 'File without a name' }) => (
         <p key={src} className="words">
-          <a
-            className="inline-flex items-baseline gap-1 text-action underline"
-            href={pictureHref(src) ?? ''}
-            download={name}
-          >
-            <Paperclip aria-hidden size={12} className="shrink-0 self-center" />
-            {name ?? 'File without a name'}
-          </a>
+          <FileLink href={pictureHref(src)} name={name} />
         </p>
       ))}
     </div>
+  );
+}
+
+function FileLink({ href, name }: { href: string | null; name: string }) {
+  const words = (
+    <>
+      <Paperclip aria-hidden size={12} className="shrink-0 self-center" />
+      {name}
+    </>
+  );
+  const look = 'inline-flex items-baseline gap-1';
+  // What names nothing here cannot be opened; that there was a file is said all the same.
+  if (href === null) return <span className={`${look} text-quiet`}>{words}</span>;
+  return (
+    <a className={`${look} text-action underline`} href={href} download={name}>
+      {words}
+    </a>
   );
 }
 

@@ -6,7 +6,10 @@ interface Answer {
 }
 
 /** An answer of the server; from 400 on it is a problem (RFC 9457). */
-export const answered = (body: unknown, status = 200): Answer => ({ status, body });
+export const answered = (body: unknown, status = 200): Answer => ({
+  status,
+  body: status < 400 ? body : { ...(body as object), status },
+});
 
 /**
  * A server for a test: what it answers by method and path, each time the same, or one after the other. No answer at all where
