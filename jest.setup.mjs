@@ -6,6 +6,7 @@ fc.configureGlobal(process.env.ICHNOGRAPH_THOROUGH === '1' ? { numRuns: 1000 } :
 
 // jsdom leaves out what every browser and Node.js have, and what it does not lay out it cannot scroll.
 Object.assign(globalThis, { TextEncoder, TextDecoder });
+globalThis.CSS ??= { escape: (text) => text.replace(/["\\]/g, '\\$&') };
 const { Element: Elements } = globalThis;
 if (Elements) {
   Elements.prototype.scrollIntoView ??= () => undefined;

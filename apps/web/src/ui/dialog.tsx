@@ -1,5 +1,6 @@
 import { AlertDialog, Dialog as RadixDialog } from 'radix-ui';
 import { X } from 'lucide-react';
+import { useEffect, useRef } from 'react';
 import type { ReactNode } from 'react';
 import { Button, buttonClass } from './button';
 
@@ -81,11 +82,21 @@ export function Confirm({
   onAnswer: (answer: boolean) => void;
   onCloseAutoFocus?: (event: Event) => void;
 }) {
+  // A yes closes it too, which is no answer of its own.
+  const said = useRef(false);
+  useEffect(() => {
+    if (open) said.current = false;
+  }, [open]);
+  const answer = (isYes: boolean): void => {
+    if (said.current) return;
+    said.current = true;
+    onAnswer(isYes);
+  };
   return (
     <AlertDialog.Root
       open={open}
       onOpenChange={(next) => {
-        if (!next) onAnswer(false);
+        if (!next) answer(false);
       }}
     >
       <AlertDialog.Portal>
@@ -104,7 +115,7 @@ export function Confirm({
               <Button>{no}</Button>
             </AlertDialog.Cancel>
             <AlertDialog.Action asChild>
-              <Button look={danger ? 'danger' : 'action'} onClick={() => onAnswer(true)}>
+              <Button look={danger ? 'danger' : 'action'} onClick={() => answer(true)}>
                 {yes}
               </Button>
             </AlertDialog.Action>
