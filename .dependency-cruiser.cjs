@@ -10,7 +10,7 @@ module.exports = {
   forbidden: [
     ...inOrder,
     forbid('common-knows-no-feature', 'what all features stand on knows none of them', '^apps/server/src/common/', `^apps/server/src/(${SERVER.join('|')})/`),
-    forbid('web-common-knows-no-feature', 'what all pages stand on knows none of them', '^apps/web/src/(common|ui)/', '^apps/web/src/(?!common/|ui/)[^/]+/'),
+    forbid('web-common-knows-no-feature', 'what all pages stand on knows none of them', '^apps/web/src/(common|ui)/', '^apps/web/src/(?!common/|ui/|testing/)[^/]+/'),
     { name: 'the-roof-is-above', comment: 'routes and shell know the pages, and no page knows them', severity: 'error', from: { path: '^apps/web/src/(?!app/|main\\.tsx$)' }, to: { path: '^apps/web/src/app/' } },
     forbid('ui-knows-no-server', 'parts of the interface know nothing of what is asked of the server', '^apps/web/src/ui/', '^apps/web/src/common/(api|queries)'),
     forbid('core-stands-alone', 'core imports only general-purpose pure libraries', '^packages/core/src', '^(packages/(livemap|contract)|apps|demo)|node_modules/(yjs|react|@nestjs|typeorm|zustand|@xyflow)/'),

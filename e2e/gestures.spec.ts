@@ -34,6 +34,55 @@ test('plain gestures do what the hand did, once, and one undo takes each back', 
       timeout: 10_000,
     });
   });
+  await test.step('of what a rubber band chose a press with Shift or Ctrl takes one out or puts one in, a plain one goes on alone', async () => {
+    const chosen = page.locator('.react-flow__node.selected');
+    const [beam, cable] = [await desk.topic('Beam').boundingBox(), await desk.topic('Cable').boundingBox()];
+    await desk.drag(
+      { x: beam!.x - 20, y: beam!.y - 12 },
+      { x: cable!.x + cable!.width + 12, y: cable!.y + cable!.height + 10 },
+    );
+    await expect(chosen).toHaveCount(3);
+    await desk.topic('Arch').click({ modifiers: ['Shift'] });
+    await expect(chosen).toHaveCount(2);
+    await desk.topic('Deck').click({ modifiers: ['Control'] });
+    await expect(chosen).toHaveCount(3);
+    await desk.topic('Cable').click();
+    await expect(chosen).toHaveCount(1);
+  });
+  await test.step('a link from its button: the other topic is pressed on the map, and its words follow', async () => {
+    await desk.topic('Hello').click();
+    await page.getByRole('button', { name: 'Link to …' }).click();
+    await expect(page.getByRole('dialog', { name: 'Link from “Hello” to …' })).toBeVisible();
+    await desk.topic('Pier').click();
+    await page.keyboard.type('stands on a');
+    await page.keyboard.press('Enter');
+    await expect(desk.link('Hello', 'Pier')).toBeAttached();
+    // The same once more: no topic is renamed by what is typed then.
+    await desk.topic('Hello').click();
+    await page.getByRole('button', { name: 'Link to …' }).click();
+    await desk.topic('Pier').click();
+    await expect(page.getByRole('textbox', { name: 'Words on the link from Hello to Pier' })).toHaveValue(
+      'stands on a',
+    );
+    await page.keyboard.type(' deep');
+    await page.keyboard.press('Enter');
+    await expect(desk.reading).toContainText('Hello stands on a deep Pier.');
+    await expect(desk.topic('Hello')).toBeVisible();
+  });
+  await test.step('a kind that is chosen in the bar by pointer leaves the keys to the map', async () => {
+    await desk.topic('Hello').click();
+    const kind = page.getByRole('combobox', { name: 'Kind', exact: true });
+    await kind.click();
+    await kind.selectOption('Seen outside');
+    await page.keyboard.press('Escape');
+    await desk.topic('Hello').click();
+    await page.keyboard.type('Bus');
+    await page.keyboard.press('Enter');
+    await expect(desk.topic('Bus')).toBeVisible();
+    await expect(kind).toHaveValue('seen');
+    await page.keyboard.press('Control+z');
+    await expect(desk.topic('Hello')).toBeVisible();
+  });
   await test.step('the focus always has a place, and undo is the page’s', async () => {
     await page.getByRole('button', { name: 'Truss', exact: true }).press('Enter');
     await expect(desk.topic('Truss')).toBeVisible();

@@ -179,6 +179,8 @@ test('from an empty installation to a difference: people, a sheet written by key
       await hand.press('Enter', page.getByRole('button', { name: 'Publish …' }));
       await expect(page.getByTestId('save-state')).toHaveText('Saved');
       await hand.press('Enter', page.getByRole('button', { name: 'Publish', exact: true }));
+      // One of its requirements cannot work as written: it asks before the class gets it.
+      await hand.press('Enter', page.getByRole('button', { name: 'Publish all the same' }));
       await expect(page.getByText('All of your classes have it.')).toBeVisible();
       test.info().annotations.push({ type: 'actions', description: String(hand.actions) });
       console.log(`from an empty sheet to a published assignment with 8 requirements: ${hand.actions} actions`);

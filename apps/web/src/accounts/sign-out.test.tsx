@@ -5,7 +5,6 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Announcer } from '../common/announcer';
 import { writeDraft } from '../common/drafts';
-import { noteUnsent } from '../live/kept';
 import { answered, serve } from '../testing/serve';
 import { render } from '../testing/signed-in';
 import { useSignOut } from './sign-out';
@@ -63,7 +62,7 @@ test('before a comment or a part of a sheet that was not sent is lost, it asks',
 
 test('a map whose changes have not arrived is named as such', async () => {
   serve({ 'POST sign-out': answered(null) });
-  noteUnsent('maren', 'work', true);
+  localStorage.setItem('ichnograph:maren:unsent:work', 'true');
   render(<Door />);
   await leave();
   expect(dialog()?.textContent).toContain('Some changes have not reached the server');

@@ -8,7 +8,7 @@ import { focusIn, focusOn } from './focus-on';
 import { useIsPast } from './use-is-past';
 import { useRested } from './use-rested';
 
-afterEach(() => jest.useRealTimers());
+afterEach(() => void jest.useRealTimers());
 
 function Page() {
   useFocusHome();

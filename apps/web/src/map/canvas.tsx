@@ -124,6 +124,11 @@ export function Canvas({
   const pending = useRef<Set<string> | null>(null);
   useMapIsHere();
 
+  /** Of several that are chosen a plain press goes on with the one alone; one that drags them is no press. */
+  const narrow = ({ shiftKey, ctrlKey, metaKey }: ReactMouseEvent, id: string): void => {
+    if (selection.size > 1 && selection.has(id) && !gathering && !shiftKey && !ctrlKey && !metaKey) onSelect([id]);
+  };
+
   const onNodesChange = (changes: NodeChange<MarkNode>[]): void => {
     select(changes);
     drag.follow(changes);
@@ -146,6 +151,8 @@ export function Canvas({
       drag.grasp(event, dragged[0]!, dragged),
     onSelectionDragStop: (event: ReactMouseEvent, dragged: MarkNode[]): void => drag.letGo(event, dragged[0]!),
     onConnectEnd: connected,
+    onNodeClick: (event: ReactMouseEvent, { id }: MarkNode): void => narrow(event, id),
+    onEdgeClick: (event: ReactMouseEvent, { id }: LinkEdge): void => narrow(event, id),
     onNodeDoubleClick: (_event: unknown, { id }: MarkNode): void => gestures?.onEdit(id),
     onEdgeDoubleClick: (_event: unknown, { id }: LinkEdge): void => gestures?.onEdit(id),
     onEdgeMouseEnter: (_event: unknown, { id }: LinkEdge): void => onHover?.(id),

@@ -39,30 +39,33 @@ function Page({ refuses = false }: { refuses?: boolean }) {
   );
 }
 const radio = (name: RegExp) => screen.getByRole('radio', { name });
-/** The group moves its focus a moment after the key. */
-const arrow = async (keys: string): Promise<void> => {
-  await user.keyboard(keys);
-  await act(() => jest.advanceTimersByTimeAsync(1));
-};
 const rest = (): Promise<void> => act(() => jest.advanceTimersByTimeAsync(1000));
 const isChosen = (name: RegExp): boolean => radio(name).getAttribute('aria-checked') === 'true';
 
 test('arrows choose, and only the level one rests on is given', async () => {
   render(<Page />);
   act(() => radio(/names/).focus());
-  await arrow('{ArrowDown}');
+  await user.keyboard('{ArrowDown}');
   expect(isChosen(/lists/)).toBe(true);
-  await arrow('{ArrowDown}');
+  await user.keyboard('{ArrowDown}');
   expect([isChosen(/relates/), given.mock.calls.length]).toEqual([true, 0]);
   await rest();
   expect(given.mock.calls).toEqual([['forces', 2]]);
 });
 
+test('keys as fast as a hand has them: two arrows and Enter give the third, at once', async () => {
+  render(<Page />);
+  act(() => radio(/names/).focus());
+  await user.keyboard('{ArrowDown}{ArrowDown}{Enter}');
+  expect(given.mock.calls).toEqual([['forces', 2]]);
+  await rest();
+  expect(given).toHaveBeenCalledTimes(1);
+});
+
 test('an arrow there and back gives nothing', async () => {
   render(<Page />);
   act(() => radio(/names/).focus());
-  await arrow('{ArrowDown}');
-  await arrow('{ArrowUp}');
+  await user.keyboard('{ArrowDown}{ArrowUp}');
   await rest();
   expect(given).not.toHaveBeenCalled();
 });
@@ -70,7 +73,7 @@ test('an arrow there and back gives nothing', async () => {
 test('who leaves before the hand has rested gives what is shown', async () => {
   render(<Page />);
   act(() => radio(/names/).focus());
-  await arrow('{ArrowDown}');
+  await user.keyboard('{ArrowDown}');
   fireEvent.blur(radio(/lists/), { relatedTarget: screen.getByRole('button', { name: 'Elsewhere' }) });
   expect(given.mock.calls).toEqual([['forces', 1]]);
   await rest();

@@ -114,9 +114,6 @@ function Levels({
             value={String(i)}
             title={one.description}
             className={`flex items-baseline gap-2 rounded-sm border px-2 py-1 text-left disabled:cursor-default ${shown === i ? 'border-action bg-wash font-semibold' : 'border-rule bg-white enabled:hover:bg-canvas'} disabled:text-ink`}
-            onFocus={() => {
-              if (byArrow.current && shown !== i) pass(i);
-            }}
             onClick={() => {
               // What is pressed again is taken back; an arrow that comes by presses nothing.
               if (!byArrow.current && shown === i) void give(null);
@@ -129,7 +126,15 @@ function Levels({
                 nextOf(group.current)?.focus();
                 return;
               }
-              byArrow.current = event.key.startsWith('Arrow');
+              const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
+              byArrow.current = by !== undefined;
+              // At once, and not a moment later as the group would by itself: the next key may come before that.
+              if (by !== undefined && onJudge && !event.altKey) {
+                event.preventDefault();
+                const next = (i + by + levels.length) % levels.length;
+                group.current?.querySelectorAll<HTMLElement>('[role=radio]')[next]?.focus();
+                pass(next);
+              }
               // A radio button has no act for Enter of its own.
               if (onJudge && event.key === 'Enter') void give(level === i && shown === i ? null : i);
             }}

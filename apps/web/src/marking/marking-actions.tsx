@@ -34,7 +34,9 @@ export function MarkingActions({
       )}
       {mode === 'marks' && (
         <>
-          <Button onClick={() => onReturn(false)}>Return to {given}</Button>
+          <Button aria-label={`Return to ${given}`} onClick={() => onReturn(false)}>
+            Return
+          </Button>
           <Button look="action" title="Alt+Enter" onClick={() => onReturn(true)}>
             Return and next
           </Button>

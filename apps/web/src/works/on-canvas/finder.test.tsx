@@ -48,10 +48,14 @@ const ask = (what: 'link' | 'hang' | 'to'): void =>
   });
 const links = () => editor.store.getState().map.links.map(({ from, to }) => [from, to]);
 
-test('it names what is asked, lists the other topics, and has the focus', () => {
+test('it names what is asked and has the focus; what is typed lists other topics', async () => {
   expect(screen.queryByRole('dialog')).toBeNull();
   ask('link');
   expect(screen.getByRole('dialog', { name: 'Link from “Arch” to …' })).toBeTruthy();
+  expect(screen.queryAllByRole('listitem')).toEqual([]);
+  await user.keyboard('{Enter}');
+  expect(links()).toEqual([]);
+  await user.keyboard('be');
   expect(screen.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual(['Beam', 'Bearing']);
   expect(document.activeElement).toBe(screen.getByRole('textbox'));
 });

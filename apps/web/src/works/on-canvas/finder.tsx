@@ -30,7 +30,9 @@ function Asked({ what, held, host }: { what: string; held: string; host: RefObje
   const refusal = useEditorState((state) => state.refusal);
   const [words, setWords] = useState('');
   const wanted = normalForm(words);
-  const found = map.topics.filter(({ id, text }) => id !== held && normalForm(text).includes(wanted));
+  // Nothing is listed before something is typed: the map lies open to the hand.
+  const found =
+    wanted === '' ? [] : map.topics.filter(({ id, text }) => id !== held && normalForm(text).includes(wanted));
   // Whatever ends the asking, the next key is the canvas's, unless words are typed on it already.
   useEffect(() => {
     const canvas = host.current;
@@ -69,20 +71,22 @@ function Asked({ what, held, host }: { what: string; held: string; host: RefObje
         }}
       />
       {refusal && <p className="words text-xs text-madder">{refusal}</p>}
-      <ul className="grid max-h-44 gap-px overflow-y-auto" aria-label="Topics">
-        {found.map(({ id, text }) => (
-          <li key={id}>
-            <button
-              type="button"
-              className="words w-full rounded-sm px-2 py-1 text-left hover:bg-wash"
-              onClick={() => actions.answerWith(id)}
-            >
-              {text}
-            </button>
-          </li>
-        ))}
-      </ul>
-      {found.length === 0 && <p className="text-sm text-quiet">No other topic has these words.</p>}
+      {found.length > 0 && (
+        <ul className="grid max-h-44 gap-px overflow-y-auto" aria-label="Topics">
+          {found.map(({ id, text }) => (
+            <li key={id}>
+              <button
+                type="button"
+                className="words w-full rounded-sm px-2 py-1 text-left hover:bg-wash"
+                onClick={() => actions.answerWith(id)}
+              >
+                {text}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {wanted !== '' && found.length === 0 && <p className="text-sm text-quiet">No other topic has these words.</p>}
     </div>
   );
 }
