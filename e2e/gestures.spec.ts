@@ -66,6 +66,8 @@ test('plain gestures do what the hand did, once, and one undo takes each back', 
     );
     await page.keyboard.type(' deep');
     await page.keyboard.press('Enter');
+    // What is pointed at is read first.
+    await page.mouse.move(box.x + 4, box.y + 4);
     await expect(desk.reading).toContainText('Hello stands on a deep Pier.');
     await expect(desk.topic('Hello')).toBeVisible();
   });

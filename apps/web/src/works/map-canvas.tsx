@@ -2,7 +2,7 @@ import type { WorkDetail } from '@ichnograph/contract';
 import { branchOf, foldedOf, mapWithout, markAt } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import { useComments, useWorkComments } from '../common/queries';
 import { AnswerComment, Canvas, CommentCard, FREE, Margin, SettleComment, useEvidence, useMarginWidth } from '../map';
@@ -78,6 +78,7 @@ export function MapCanvas({ detail, open, host }: Props) {
     }),
     [actions],
   );
+  const select = useSelect();
   useInView(typing);
   const clipboard = {
     // What was copied here comes back as it was; text from elsewhere becomes topics.
@@ -117,7 +118,7 @@ export function MapCanvas({ detail, open, host }: Props) {
       hostRef={host}
       clipboard={detail.mayEdit ? clipboard : undefined}
       onFiles={detail.mayEdit ? takeFiles : undefined}
-      onSelect={actions.select}
+      onSelect={select}
       onHover={actions.hover}
       onKey={(event) => onCanvasKey(event, commands, desk)}
       gestures={detail.mayEdit ? gestures : undefined}
@@ -223,4 +224,25 @@ function useInView(typing: Typing | null): void {
     const [dx, dy] = [step(at.x * zoom + x, width), step(at.y * zoom + y, height)];
     if (dx !== 0 || dy !== 0) void flow.setViewport({ x: x + dx, y: y + dy, zoom }, { duration: 160 });
   }, [at, flow, width, height]);
+}
+
+/**
+ * Chooses on the map. Where a topic is asked for, the answer waits for the end of the press: what it opens to be typed in would
+ * lose the focus to the canvas that is being pressed.
+ */
+function useSelect(): (ids: readonly string[]) => void {
+  const { actions, store } = useEditor();
+  const pressed = useRef<readonly string[] | null>(null);
+  return (ids) => {
+    if (store.getState().asking === null) return actions.select(ids);
+    const isFirst = pressed.current === null;
+    pressed.current = ids;
+    if (!isFirst) return;
+    const answer = (): void => {
+      const last = pressed.current;
+      pressed.current = null;
+      if (last) actions.select(last);
+    };
+    window.addEventListener('pointerup', () => setTimeout(answer), { once: true });
+  };
 }
