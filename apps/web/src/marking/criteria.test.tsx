@@ -101,6 +101,14 @@ test('Enter sets one, and takes it back where it is set', async () => {
   ]);
 });
 
+test('with Alt or Ctrl a key is the page’s: it neither gives nor takes back', async () => {
+  render(<Page />);
+  act(() => radio(/names/).focus());
+  await user.keyboard('{Alt>}{Enter}{ArrowDown}2{/Alt}{Control>}{Enter}{/Control}');
+  await rest();
+  expect(given).not.toHaveBeenCalled();
+});
+
 test('a figure sets the level in its place and goes on to the next criterion', async () => {
   render(<Page />);
   act(() => radio(/names/).focus());

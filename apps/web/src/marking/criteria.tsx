@@ -53,14 +53,17 @@ const REST_MS = 700;
  */
 function usePassing(level: number | null, onJudge: OnJudge | undefined) {
   const [wanted, want] = useState<number | null>(null);
+  const isGiving = useRef(false);
   const give = async (chosen: number | null): Promise<void> => {
     if (!onJudge || chosen === level) return want(null);
     want(chosen);
+    isGiving.current = true;
     await onJudge(chosen);
+    isGiving.current = false;
     want(null);
   };
   const settle = (): void => {
-    if (wanted !== null) void give(wanted);
+    if (wanted !== null && !isGiving.current) void give(wanted);
   };
   const latest = useRef(settle);
   useEffect(() => {
@@ -119,7 +122,9 @@ function Levels({
               if (!byArrow.current && shown === i) void give(null);
             }}
             onKeyDown={(event) => {
-              const figure = event.altKey || event.ctrlKey || event.metaKey ? NaN : Number(event.key);
+              // With these a key is the page's.
+              if (event.altKey || event.ctrlKey || event.metaKey) return;
+              const figure = Number(event.key);
               if (onJudge && figure >= 1 && figure <= levels.length) {
                 event.preventDefault();
                 void give(figure - 1);
@@ -129,7 +134,7 @@ function Levels({
               const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
               byArrow.current = by !== undefined;
               // At once, and not a moment later as the group would by itself: the next key may come before that.
-              if (by !== undefined && onJudge && !event.altKey) {
+              if (by !== undefined && onJudge) {
                 event.preventDefault();
                 const next = (i + by + levels.length) % levels.length;
                 group.current?.querySelectorAll<HTMLElement>('[role=radio]')[next]?.focus();
