@@ -35,13 +35,17 @@ export function actFor(event: Pressed & Pick<KeyboardEvent, 'isComposing' | 'rep
   return target?.closest(TYPED) && !act.whileTyping ? null : act;
 }
 
-function onKeyDown(event: KeyboardEvent): void {
-  learnLayout(event);
-  if (event.defaultPrevented) return;
+/** Gives a key to the page, also one that what has the focus took though it has no use for it. */
+export function givePage(event: KeyboardEvent): void {
   const act = actFor(event);
   if (!act) return;
   event.preventDefault();
   if (!event.repeat || act.held) act.run();
+}
+
+function onKeyDown(event: KeyboardEvent): void {
+  learnLayout(event);
+  if (!event.defaultPrevented) givePage(event);
 }
 
 /**

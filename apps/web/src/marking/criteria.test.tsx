@@ -3,6 +3,7 @@ import { beforeEach, expect, jest, test } from '@jest/globals';
 import { act, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
+import { useKeys } from '../common/keys';
 import { render } from '../testing/signed-in';
 import { Criteria } from './criteria';
 
@@ -12,16 +13,19 @@ const criteria = [
   { id: 'words', name: 'Words', levels: [level('vague', 0), level('sharp', 4)] },
 ];
 
+const returned = jest.fn();
 const given = jest.fn<(criterion: string, level: number | null) => void>();
 let user: ReturnType<typeof userEvent.setup>;
 beforeEach(() => {
   given.mockClear();
+  returned.mockClear();
   jest.useFakeTimers();
   user = userEvent.setup({ advanceTimers: (ms) => jest.advanceTimersByTime(ms) });
 });
 
 /** What a page does with it: the level that is given stands a moment later. */
 function Page({ refuses = false }: { refuses?: boolean }) {
+  useKeys((chord) => (chord === 'Alt+Enter' ? { run: returned } : null));
   const [levels, setLevels] = useState<Record<string, number | null>>({ forces: 0 });
   return (
     <>
@@ -107,6 +111,7 @@ test('with Alt or Ctrl a key is the page’s: it neither gives nor takes back', 
   await user.keyboard('{Alt>}{Enter}{ArrowDown}2{/Alt}{Control>}{Enter}{/Control}');
   await rest();
   expect(given).not.toHaveBeenCalled();
+  expect(returned).toHaveBeenCalledTimes(1);
 });
 
 test('a figure sets the level in its place and goes on to the next criterion', async () => {

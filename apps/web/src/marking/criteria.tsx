@@ -2,6 +2,7 @@ import type { Criterion } from '@ichnograph/core';
 import { RadioGroup } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { figure } from '../common/figures';
+import { givePage } from '../common/keys';
 
 type OnJudge = (level: number | null) => Promise<unknown>;
 
@@ -122,8 +123,8 @@ function Levels({
               if (!byArrow.current && shown === i) void give(null);
             }}
             onKeyDown={(event) => {
-              // With these a key is the page's.
-              if (event.altKey || event.ctrlKey || event.metaKey) return;
+              // With these a key is the page’s; the group would take every Enter.
+              if (event.altKey || event.ctrlKey || event.metaKey) return givePage(event.nativeEvent);
               const figure = Number(event.key);
               if (onJudge && figure >= 1 && figure <= levels.length) {
                 event.preventDefault();
