@@ -71,7 +71,7 @@ export function HeadOfPage({ crumbs, middle, actions }: Head) {
         {crumbs.map(({ name, to }, i) => (
           <span
             key={name}
-            className={`flex min-w-0 items-baseline gap-2 ${i === crumbs.length - 1 ? 'shrink-[0.1] font-semibold' : 'shrink-[3] text-quiet'}`}
+            className={`flex min-w-0 items-baseline gap-2 ${i === crumbs.length - 1 ? 'shrink-[0.01] font-semibold' : 'shrink-[3] text-quiet'}`}
           >
             {i > 0 && (
               <span aria-hidden className="text-quiet">
