@@ -118,6 +118,8 @@ test('the gradebook is written out as CSV and workbook that read again, and the 
   await page.getByRole('button', { name: 'Write out' }).click();
   await page.getByRole('menuitem', { name: /ZIP archive/ }).click();
   await expect(page.getByRole('progressbar', { name: 'Papers made' })).toBeVisible();
+  // Eleven papers, as long as they take: the bar says how many there are.
+  await expect(page.getByRole('link', { name: 'Save the papers' })).toBeVisible({ timeout: 120_000 });
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save the papers' }).click();
   expect((await download).suggestedFilename()).toBe('How bridges carry loads, Technology 9B.zip');
