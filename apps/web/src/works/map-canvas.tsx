@@ -241,7 +241,8 @@ function useSelect(): (ids: readonly string[]) => void {
     const answer = (): void => {
       const last = pressed.current;
       pressed.current = null;
-      if (last) actions.select(last);
+      // A finger that went on to push the map, or Escape, ended the asking: then nothing is chosen late.
+      if (last && store.getState().asking !== null) actions.select(last);
     };
     window.addEventListener('pointerup', () => setTimeout(answer), { once: true });
   };
