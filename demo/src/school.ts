@@ -16,7 +16,7 @@ import {
 import { bridges } from './bridges/assignment.js';
 import { classWorks } from './bridges/class.js';
 import { KEPT_REMARKS, KOFI_JUDGED } from './bridges/marked.js';
-import { kofi } from './bridges/works.js';
+import { kofi } from './bridges/students/kofi.js';
 import { loadCrossing } from './crossing/load.js';
 import type { DemoClock } from './demo-clock.js';
 import { loadEnglish } from './english/load.js';

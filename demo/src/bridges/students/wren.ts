@@ -1,0 +1,52 @@
+import type { TopicMap } from '@ichnograph/core';
+import { draw } from '../../draw.js';
+import { legend, TARGETS } from '../assignment.js';
+
+/** Wren: in the middle of it; half of the terms are still in the bank, and a few topics have lost their kind. */
+export const wren: TopicMap = draw(
+  legend,
+  'How bridges carry loads',
+  [
+    ['bridge', 'Bridge', 'bridge', 0, 0],
+    ['beam', 'Beam', 'part', 655, 75],
+    ['arch', 'Arch', 'part', 655, 215],
+    ['cable', 'Cable', 'part', 655, -145],
+    ['deck', 'Deck', 'part', 1015, -35],
+    ['pier', 'Pier', 'part', 1015, 150],
+    ['tower', 'Tower', null, 1015, -180],
+    ['anchorage', 'Anchorage', null, 1015, -115],
+    ['foundation', 'Foundation', 'part', 1290, 115],
+    ['keystone', 'Keystone', 'part', 1015, 275],
+    ['live', 'Live load', 'force', 655, -30],
+    ['compression', 'Compression', 'force', 1015, 210],
+    ['tension', 'Tension', 'force', 1015, -240],
+    ['shear', 'Shear', null, 1015, 25],
+    ['standing', 'Standing ones', 'family', 340, 130],
+    ['strung', 'Strung ones', 'family', 340, -110],
+    ['mole', 'footbridge at the harbour mole', 'seen', 0, 155],
+    ['trace', TARGETS[0], 'target', 1015, 90],
+    ['tell', TARGETS[1], 'target', 655, -260],
+    ['choose', TARGETS[2], 'target', 15, 370],
+  ],
+  [
+    ['bridge', 'is either among the', 'standing'],
+    ['bridge', 'or is among the', 'strung'],
+    ['standing', 'have a straight', 'beam'],
+    ['standing', 'have a round', 'arch'],
+    ['strung', 'have a long', 'cable'],
+    ['beam', 'carries the', 'deck'],
+    ['cable', 'carries the', 'deck'],
+    ['arch', 'works by', 'compression'],
+    ['arch', 'is wedged by a', 'keystone'],
+    ['cable', 'stays up by', 'tension'],
+    ['cable', 'is draped on a', 'tower'],
+    ['cable', 'is dug in at an', 'anchorage'],
+    ['live', 'drives over the', 'deck'],
+    ['beam', 'breaks by', 'shear'],
+    ['beam', 'is put on a', 'pier'],
+    ['pier', 'is put on a', 'foundation'],
+    ['mole', 'is one of the', 'standing'],
+    ['trace', '', 'foundation', { kind: 'shows' }],
+    ['tell', '', 'tension', { kind: 'shows' }],
+  ],
+);
