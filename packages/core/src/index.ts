@@ -7,6 +7,7 @@ export { MapIndex } from './map-index/map-index.js';
 export { effectiveKind, effectiveKindOfNew, isStructural } from './map/kinds.js';
 export { kindOfLink, kindOfTopic, linkStyle, topicStyle } from './map/style.js';
 export type { LinkStyle, TopicStyle } from './map/style.js';
+export { colourName } from './map/colour-name.js';
 export { colourDistance, contrast, luminance } from './map/colour.js';
 export { matchTerms } from './map/terms.js';
 export { crossingsOf } from './map-index/crossings.js';
@@ -138,9 +139,9 @@ export {
 export type { SentencePart } from './wording/say.js';
 export { reportFile } from './wording/report-file.js';
 export type { ReportFile } from './wording/report-file.js';
-export { addTopic, growTopic, moveMarks, resizeTopic, setText, splitLink } from './commands/topics.js';
+export { addTopic, growTopic, moveMarks, putBetween, resizeTopic, setText, splitLink } from './commands/topics.js';
 export { addLink, bendLink, linkAll, reattach, setPhrase, setPhrases, turnLinks } from './commands/links.js';
-export { branchOf, cutLoose, dropTarget, hangFrom, hangsBy } from './commands/branches.js';
+export { branchOf, cutLoose, dropTarget, hangFrom, hangsBy, headsOf } from './commands/branches.js';
 export {
   EDGES,
   LAYERS,

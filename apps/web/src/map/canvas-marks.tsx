@@ -85,6 +85,7 @@ export const CanvasTopic = memo(function CanvasTopic({
         position={Position.Bottom}
         isConnectable={mayEdit}
         className={`grip ${mayEdit ? '' : '!hidden'}`}
+        title="Press: a new topic that hangs from it. Pull to another topic: a link to it."
         aria-hidden
       />
     </div>

@@ -22,7 +22,7 @@ import { CanvasLink, CanvasPicture, CanvasTopic } from './canvas-marks';
 import type { LinkEdge, MarkNode } from './canvas-marks';
 import type { Flags } from './flags';
 import type { Gestures, Spot } from './gestures';
-import { DropRing, InHand } from './in-hand';
+import { DropMark, InHand } from './in-hand';
 import { Lifted } from './lifted';
 import { useDrag } from './use-drag';
 import { NOT_MOVED, useGlide } from './use-glide';
@@ -39,6 +39,8 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   padding?: Padding;
   /** whether a tap adds to what is chosen, for hands without keys */
   gathering?: boolean;
+  /** whether a drag takes along what hangs from the topic in the hand */
+  withBranch?: boolean;
   /** where topics stood before they were laid out anew: they are seen to go from there */
   glide?: ReadonlyMap<string, Spot> | null;
   /** whose words are hidden until they are pointed at or chosen */
@@ -79,6 +81,7 @@ export function Canvas({
   flags,
   padding = FREE,
   gathering = false,
+  withBranch = false,
   glide = null,
   blank = null,
   overview = false,
@@ -103,7 +106,7 @@ export function Canvas({
   const [moved, setMoved] = useState<ReadonlyMap<string, Spot>>(NOT_MOVED);
   const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
   const settled = useFit(fitKey, shown, padding);
-  const drag = useDrag(map, shown.legend, gestures);
+  const drag = useDrag(map, shown.legend, gestures, withBranch);
   useGlide(glide, map, setMoved);
   const pressed = gestures?.onRegion ?? onRegion;
 
@@ -149,7 +152,8 @@ export function Canvas({
     onNodeDragStop: drag.letGo,
     onSelectionDragStart: (event: ReactMouseEvent, dragged: MarkNode[]): void =>
       drag.grasp(event, dragged[0]!, dragged),
-    onSelectionDragStop: (event: ReactMouseEvent, dragged: MarkNode[]): void => drag.letGo(event, dragged[0]!),
+    onSelectionDrag: drag.hover,
+    onSelectionDragStop: drag.letGo,
     onConnectEnd: connected,
     onNodeClick: (event: ReactMouseEvent, { id }: MarkNode): void => narrow(event, id),
     onEdgeClick: (event: ReactMouseEvent, { id }: LinkEdge): void => narrow(event, id),
@@ -198,6 +202,12 @@ export function Canvas({
       onCut={(event) => {
         if (clipboard && !isField(event)) taken(event).setData('text/plain', clipboard.onCut());
       }}
+      onClick={({ target }) => {
+        // The ring of a topic, pressed and not pulled.
+        const ring = (target as Element).closest('.grip');
+        const of = ring?.closest('.react-flow__node')?.getAttribute('data-id');
+        if (of) gestures?.onGrow(of, null);
+      }}
       onPointerDownCapture={settled}
       onKeyDownCapture={settled}
       onDoubleClick={(event) => {
@@ -216,6 +226,7 @@ export function Canvas({
         nodeOrigin={CENTRE}
         {...handlers}
         connectionMode={ConnectionMode.Loose}
+        connectOnClick={false}
         connectionRadius={0}
         isValidConnection={NEVER}
         connectionLineStyle={CONNECTING}
@@ -262,7 +273,7 @@ export function Canvas({
             <Lifted lifted={drag.lifted} map={map} legend={shown.legend} selection={selection} handle={drag.layer} />
           )}
           {overlay}
-          {drag.drop && <DropRing target={drag.drop.target} />}
+          {drag.drop && <DropMark map={map} legend={shown.legend} drop={drag.drop} />}
         </ViewportPortal>
         {overview && (
           <MiniMap
@@ -283,7 +294,7 @@ export function Canvas({
         )}
         <MarkScale host={host} />
       </ReactFlow>
-      <InHand {...drag} />
+      <InHand map={map} {...drag} />
       {children}
     </div>
   );

@@ -79,3 +79,27 @@ export function readAloud(map: Pick<TopicMap, 'topics' | 'links'>, ruled: Ruled,
   const count = map.links.filter(({ from, to }) => from === topic.id || to === topic.id).length;
   return `${topic.text}, ${effectiveKind(topic, ruled)?.name ?? 'no kind'}, ${count === 1 ? '1 link' : `${count} links`}`;
 }
+
+/** How many of several that are chosen are named. */
+const NAMED = 4;
+
+/** What is chosen, in words: one thing read out, of several how many and which. */
+export function readChosen(map: TopicMap, ruled: Ruled, ids: readonly string[]): string {
+  const [only] = ids;
+  const picture = map.pictures.find(({ id }) => id === only);
+  if (ids.length === 1 && only !== undefined)
+    return picture ? `Picture: ${picture.alt || 'without a description'}` : readAloud(map, ruled, only);
+  const chosen = new Set(ids);
+  const of = (list: readonly { id: string }[]): number => list.filter(({ id }) => chosen.has(id)).length;
+  const counts = [
+    counted(of(map.topics), 'topic'),
+    counted(of(map.links), 'link'),
+    counted(of(map.pictures), 'picture'),
+  ].filter((words) => words !== '');
+  const names = map.topics.filter(({ id }) => chosen.has(id)).map(({ text }) => text);
+  const more = names.length - NAMED;
+  const which = more > 0 ? `${names.slice(0, NAMED).join(', ')} and ${more} more` : names.join(', ');
+  return `${counts.join(', ')} selected${which === '' ? '' : `: ${which}`}.`;
+}
+const counted = (count: number, name: string): string =>
+  count === 0 ? '' : count === 1 ? `1 ${name}` : `${count} ${name}s`;

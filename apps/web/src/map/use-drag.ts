@@ -1,5 +1,5 @@
-import { branchOf, CrossingCounter, dropTarget, snapStep, withGroups } from '@ichnograph/core';
-import type { Legend, LoosePicture, Topic, TopicMap } from '@ichnograph/core';
+import { branchOf, CrossingCounter, dropTarget, headsOf, markAt, snapStep, withGroups } from '@ichnograph/core';
+import type { Legend, Link, LoosePicture, Topic, TopicMap } from '@ichnograph/core';
 import { useReactFlow } from '@xyflow/react';
 import type { NodeChange } from '@xyflow/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -26,26 +26,44 @@ interface Grasped {
   /** how far it has gone */
   step: Spot;
   carried: readonly Standing[];
+  /** the topics that would be hung where they are let go; none where more than they and their branches is in the hand */
+  heads: readonly string[];
 }
+const NOTHING: Grasped = { id: '', at: { x: 0, y: 0 }, step: { x: 0, y: 0 }, carried: [], heads: [] };
+
+/** Where a hand is: a mouse's or a finger's event, the page's or React's. */
+type Pointed = OnScreen | { changedTouches: ArrayLike<OnScreen> };
+interface OnScreen {
+  clientX: number;
+  clientY: number;
+}
+
+/** What letting go would do, where it is more than leaving what is in the hand there. */
+export type Drop =
+  | { does: 'hang'; heads: readonly string[]; target: Topic; isBelow: boolean }
+  | { does: 'between'; id: string; link: Link };
+
 /** What stands on a map and can be taken hold of. */
 type Standing = Topic | LoosePicture;
 
-const sameIds = (topics: readonly Standing[], ids: readonly string[]): boolean =>
-  topics.length === ids.length && topics.every(({ id }, i) => ids[i] === id);
+const sameDrop = (one: Drop | null, other: Drop | null): boolean =>
+  one !== null && other !== null && keyOf(one) === keyOf(other);
+const keyOf = (drop: Drop): string => (drop.does === 'hang' ? drop.target.id : drop.link.id);
 
 export type Drag = ReturnType<typeof useDrag>;
 
 /**
- * What a hand drags, from grasping it to letting go: with its group, with Alt its branch; drawn into line; hung where it is
- * dropped on another topic. Nothing of the map changes before it is let go.
+ * What a hand drags, from grasping it to letting go: with its group, with its branch where that is wanted, or for once with
+ * Alt; drawn into line; hung where it is dropped on another topic, put between two where it is dropped on their link. Nothing
+ * of the map changes before it is let go.
  */
-export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | undefined) {
+export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | undefined, withBranch: boolean) {
   const flow = useReactFlow();
   const layer = useRef<LiftedHandle>(null);
   /** what is dragged, where it was when it was grasped (another person may move it meanwhile), and all that goes with it */
-  const grasped = useRef<Grasped>({ id: '', at: { x: 0, y: 0 }, step: { x: 0, y: 0 }, carried: [] });
+  const grasped = useRef<Grasped>(NOTHING);
   const [carried, setCarried] = useState<readonly Standing[] | null>(null);
-  const [drop, setDrop] = useState<{ text: string; target: Topic } | null>(null);
+  const [drop, setDrop] = useState<Drop | null>(null);
   const [crossings, setCrossings] = useState<{ were: number; are: number } | null>(null);
   const counting = useRef<Counting | null>(null);
   // Of the map as it is now: somebody else may take away what is in the hand.
@@ -99,24 +117,35 @@ export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | unde
   };
   const grasp = (event: { altKey: boolean }, node: MarkNode, dragged: readonly MarkNode[]): void => {
     const ids = dragged.map((one) => one.id);
-    const all = new Set(withGroups(map, event.altKey ? branchOf(map, ids) : ids));
+    const branch = event.altKey === withBranch ? ids : branchOf(map, ids);
+    const all = new Set(withGroups(map, branch));
+    const isMore = all.size > branch.length || map.pictures.some(({ id }) => all.has(id));
     const { x, y } = node.type === 'picture' ? node.data.picture : node.data.topic;
     grasped.current = {
       id: node.id,
       at: { x, y },
       step: { x: 0, y: 0 },
       carried: [...map.topics, ...map.pictures].filter((one) => all.has(one.id)),
+      heads: isMore ? [] : headsOf(map, ids),
     };
   };
-  /** The topic under the hand, if what is dragged is one topic, alone or with its branch, that can hang there. */
-  const under = (event: MouseEvent | TouchEvent): Topic | null => {
-    const { id, carried } = grasped.current;
-    if (!gestures || carried.length === 0 || map.pictures.some((one) => one.id === id)) return null;
-    if (carried.length > 1 && !sameIds(carried, branchOf(map, [id]))) return null;
+  const under = (event: Pointed): Drop | null => {
+    const { carried, heads } = grasped.current;
+    if (!gestures || heads.length === 0) return null;
     const { clientX, clientY } = 'changedTouches' in event ? event.changedTouches[0]! : event;
     const at = flow.screenToFlowPosition({ x: clientX, y: clientY });
-    const held = new Set(carried.map((topic) => topic.id));
-    return dropTarget(map, [...held, ...branchOf(map, [id])], at) ?? null;
+    const target = dropTarget(
+      map,
+      carried.map(({ id }) => id),
+      at,
+    );
+    if (target) return { does: 'hang', heads, target, isBelow: branchOf(map, heads).includes(target.id) };
+    // What is linked already is only moved: on a crowded map a link lies under every other place.
+    const [id, ...more] = heads;
+    if (id === undefined || more.length > 0 || map.links.some(({ from, to }) => from === id || to === id)) return null;
+    const over = markAt(map, legend, 'links', at);
+    const link = map.links.find((one) => one.id === over);
+    return link ? { does: 'between', id, link } : null;
   };
   const clear = (): void => {
     setCarried(null);
@@ -124,23 +153,24 @@ export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | unde
     setCrossings(null);
     counting.current = null;
   };
-  const letGo = (event: unknown, node: MarkNode): void => {
-    const { at, step, carried } = grasped.current;
-    const target = under(event as MouseEvent);
+  const letGo = (event: Pointed): void => {
+    const { step, carried } = grasped.current;
+    const dropped = under(event);
     clear();
-    grasped.current = { id: '', at, step: { x: 0, y: 0 }, carried: [] };
+    grasped.current = NOTHING;
     if (Math.hypot(step.x, step.y) * flow.getZoom() < LEAST_DRAG) return;
-    if (target) gestures?.onHang(node.id, target.id);
+    if (dropped?.does === 'hang') gestures?.onHang(dropped.heads, dropped.target.id);
+    else if (dropped) gestures?.onBetween(dropped.id, dropped.link.id, step);
     else
       gestures?.onMove(
         carried.map(({ id }) => id),
         step,
       );
   };
-  const hover = (event: MouseEvent | TouchEvent, node: MarkNode): void => {
-    const target = under(event);
-    if (node.type !== 'picture' && target?.id !== drop?.target.id)
-      setDrop(target && { text: node.data.topic.text, target });
+  const hover = (event: Pointed): void => {
+    const next = under(event);
+    if (next !== drop && !sameDrop(next, drop)) setDrop(next);
   };
+
   return { lifted, drop, crossings, layer, grasp, follow, hover, letGo };
 }

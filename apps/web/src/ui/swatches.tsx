@@ -1,3 +1,4 @@
+import { colourName } from '@ichnograph/core';
 import { useEffect, useRef } from 'react';
 
 /** Colours to choose from, pale ones first, and a way to any other. */
@@ -21,7 +22,8 @@ export function Swatches({
             key={colour}
             type="button"
             aria-pressed={value?.toLowerCase() === colour.toLowerCase()}
-            aria-label={colour === 'none' ? 'no fill' : colour}
+            aria-label={colour === 'none' ? 'no fill' : colourName(colour)}
+            title={colour === 'none' ? 'no fill' : colourName(colour)}
             onClick={() => onChange(colour)}
             className="h-6 w-6 rounded-sm border border-[#8b9389] aria-pressed:outline-2 aria-pressed:outline-offset-1 aria-pressed:outline-ink"
             style={{

@@ -1,7 +1,7 @@
 import type { KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
 import { chordOf, isWriting } from '../common/chords';
-import { ARROW_KEYS, goTo, isOnCanvas, selectAloud } from '../map';
+import { ARROW_KEYS, goTo, isOnCanvas } from '../map';
 import { commandOf } from './commands';
 import type { Command, DeskHand } from './command';
 
@@ -11,7 +11,7 @@ const ON_THEIR_OWN = new Set(['Shift', 'Control', 'Alt', 'Meta', 'CapsLock']);
 /** Keys on the canvas itself. Nothing here acts while words are typed or the focus is elsewhere. */
 export function onCanvasKey(event: KeyboardEvent, commands: readonly Command[], desk: DeskHand): void {
   if (!isOnCanvas(event)) return;
-  const { store, actions, assignment } = desk.editor;
+  const { store, actions } = desk.editor;
   const { map, selection, leading } = store.getState();
   if (leading && !ON_THEIR_OWN.has(event.key)) {
     event.preventDefault();
@@ -30,7 +30,7 @@ export function onCanvasKey(event: KeyboardEvent, commands: readonly Command[], 
     if (desk.mayEdit) nudge(desk, way, event.shiftKey ? 1 : 10);
   } else if (way && !command) {
     event.preventDefault();
-    goTo(map, selection, way, event.shiftKey, selectAloud(map, assignment, actions.select));
+    goTo(map, selection, way, event.shiftKey, actions.select);
   } else if (desk.mayEdit && selection.length === 1 && !command && (writes || !event.altKey) && isLetter(event)) {
     // The field opens before the key takes effect: the letter goes into it, and so does whatever a dead key or an
     // input method makes of the keys that follow.

@@ -1,40 +1,58 @@
 import { ContextMenu } from 'radix-ui';
+import { useReactFlow } from '@xyflow/react';
+import { useState } from 'react';
 import type { MouseEvent, ReactNode } from 'react';
 import { showChord } from '../common/chords';
 import { useCommands } from './commands';
 import { useEditor } from './editor';
+import type { Spot } from './editor';
 
 /** What is done most with what one points at, each part after a line. */
 const PARTS = [
-  ['words', 'about', 'picture', 'sketch', 'link', 'turn', 'between', 'from', 'to'],
+  ['grow', 'sibling', 'words', 'about', 'picture', 'sketch', 'link', 'turn', 'between', 'from', 'to'],
   ['hang', 'cut-loose', 'fold', 'alone', 'region', 'group', 'ungroup'],
   ['choose-branch', 'choose-links that leave', 'choose-links that arrive', 'choose-same kind'],
   ['row', 'stack', 'clear', 'copy-looks', 'give-looks', 'as-its-kind'],
-  ['copy', 'cut', 'duplicate', 'delete'],
+  ['copy', 'copy-branch', 'cut', 'cut-branch', 'duplicate', 'delete', 'delete-branch'],
+] as const;
+
+/** What can be done where nothing is. */
+const ON_EMPTY = [
+  ['paste', 'picture', 'sketch'],
+  ['tidy-downward', 'tidy-outward', 'uncross', 'unfold'],
+  ['select-all', 'find', 'fit', 'overview', 'print', 'palette'],
 ] as const;
 
 /**
- * The menu of what one points at: by the other button of a mouse, by the menu key, by a finger that stays. What is not
- * selected is, before it opens.
+ * The menu of what one points at, or of the empty place there: by the other button of a mouse, by the menu key, by a finger
+ * that stays. What is not selected is, before it opens.
  */
 export function CanvasMenu({ onClosed, children }: { onClosed: () => void; children: ReactNode }) {
   const { commands, desk } = useCommands();
   const { store, actions } = useEditor();
-  const choose = ({ target }: MouseEvent): void => {
+  const flow = useReactFlow();
+  /** the empty place that was pointed at; null on a mark */
+  const [place, setPlace] = useState<Spot | null>(null);
+  const choose = ({ target, clientX, clientY }: MouseEvent): void => {
     const id = (target as Element).closest('[data-id]')?.getAttribute('data-id');
-    if (id && !store.getState().selection.includes(id)) actions.select([id]);
+    const isEmpty = (target as Element).classList.contains('react-flow__pane');
+    setPlace(isEmpty ? flow.screenToFlowPosition({ x: clientX, y: clientY }) : null);
+    if (isEmpty) actions.select([]);
+    else if (id && !store.getState().selection.includes(id)) actions.select([id]);
   };
   const parts = (): (readonly [string, typeof commands])[] =>
-    PARTS.map(
-      (ids) =>
-        [
-          ids[0],
-          ids.flatMap((id) => {
-            const command = commands.find((one) => one.id === id);
-            return command && (command.can?.(store.getState()) ?? true) ? [command] : [];
-          }),
-        ] as const,
-    ).filter(([, own]) => own.length > 0);
+    (place ? [['make'] as const, ...ON_EMPTY] : PARTS)
+      .map(
+        (ids) =>
+          [
+            ids[0],
+            ids.flatMap((id) => {
+              const command = commands.find((one) => one.id === id);
+              return command && (command.can?.(store.getState()) ?? true) ? [command] : [];
+            }),
+          ] as const,
+      )
+      .filter(([, own]) => own.length > 0);
   return (
     <ContextMenu.Root modal={false}>
       <ContextMenu.Trigger asChild onContextMenu={choose}>
@@ -49,7 +67,10 @@ export function CanvasMenu({ onClosed, children }: { onClosed: () => void; child
             onClosed();
           }}
         >
-          <Items parts={parts} run={(command) => requestAnimationFrame(() => command.run(desk))} />
+          <Items
+            parts={parts}
+            run={(command) => requestAnimationFrame(() => command.run(place ? { ...desk, centre: () => place } : desk))}
+          />
         </ContextMenu.Content>
       </ContextMenu.Portal>
     </ContextMenu.Root>

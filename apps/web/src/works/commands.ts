@@ -1,10 +1,10 @@
-import { DRAWING_TOOLS, isStructural } from '@ichnograph/core';
+import { branchOf, DRAWING_TOOLS, isStructural } from '@ichnograph/core';
 import type { Assignment, DrawingTool } from '@ichnograph/core';
 import { createContext, useContext } from 'react';
 import { announce } from '../common/announcer';
 import { api, sentenceOfError } from '../common/api';
 import { showChord } from '../common/chords';
-import { flagSteps, nextLink, nextStep, selectAloud } from '../map';
+import { flagSteps, nextLink, nextStep } from '../map';
 import { useEditorState } from './editor';
 import type { Editor, EditorState } from './editor';
 import { ARRANGING, CHOOSING, HANGING } from './arranging';
@@ -19,6 +19,10 @@ const linksIn = ({ map, selection }: EditorState): number =>
 const anything = ({ selection }: EditorState): boolean => selection.length > 0;
 const oneTopic = (state: EditorState): boolean => state.selection.length === 1 && topicsIn(state) === 1;
 const one = (state: EditorState): boolean => state.selection.length === 1;
+const hasBranch = ({ map, selection }: EditorState): boolean => {
+  const topics = map.topics.flatMap(({ id }) => (selection.includes(id) ? [id] : []));
+  return topics.length > 0 && branchOf(map, topics).length > topics.length;
+};
 const copying = (state: EditorState): boolean => topicsIn(state) > 0;
 
 /** A browser may keep its clipboard from a page; what was copied can still be pasted here. */
@@ -67,9 +71,9 @@ const EDITING: readonly Command[] = [
     keys: ['Alt+J'],
     where: 'canvas',
     can: one,
-    run: ({ editor: { store, actions, assignment } }) => {
+    run: ({ editor: { store, actions } }) => {
       const { map, selection } = store.getState();
-      nextLink(map, selection, selectAloud(map, assignment, actions.select));
+      nextLink(map, selection, actions.select);
     },
   },
   act(
@@ -89,6 +93,19 @@ const EDITING: readonly Command[] = [
     a.remove();
   }),
   act('paste', 'Paste what was copied here', [], 'canvas', undefined, (a) => a.paste()),
+  act('copy-branch', 'Copy with all that hangs from it', [], 'canvas', hasBranch, (a) => {
+    a.chooseBranch();
+    toClipboard(a.copy());
+  }),
+  act('cut-branch', 'Cut with all that hangs from it', [], 'canvas', hasBranch, (a) => {
+    a.chooseBranch();
+    toClipboard(a.copy());
+    a.remove();
+  }),
+  act('delete-branch', 'Delete with all that hangs from it', [], 'canvas', hasBranch, (a) => {
+    a.chooseBranch();
+    a.remove();
+  }),
   act('duplicate', 'Duplicate', ['Mod+D'], 'canvas', copying, (a) => a.duplicate()),
 ];
 

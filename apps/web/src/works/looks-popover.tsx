@@ -1,7 +1,18 @@
-import { ARROWS, BRANCH_FILLS, DASHES, isStructural, linkStyle, ROUTES, SHAPES, topicStyle } from '@ichnograph/core';
+import {
+  ALIGNS,
+  ARROWS,
+  BRANCH_FILLS,
+  DASHES,
+  isStructural,
+  linkStyle,
+  ROUTES,
+  SHAPES,
+  topicStyle,
+} from '@ichnograph/core';
 import type { Assignment, Link, LinkLooks, Topic, TopicLooks } from '@ichnograph/core';
 import { Shapes } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { useState } from 'react';
 import { CommittedFigure } from '../common/committed';
 import { buttonClass } from '../ui/button';
 import { Choice } from '../ui/choice';
@@ -26,6 +37,7 @@ export function LooksPopover({
 }) {
   const { actions } = useEditor();
   const { legend } = assignment;
+  const [withLines, setWithLines] = useState(false);
   const set = (looks: TopicLooks & LinkLooks): void => actions.setLooks(looks);
   const topicStyles = topics.map((topic) => topicStyle(topic, legend));
   const linkStyles = links.map((link) => linkStyle(link, legend));
@@ -64,7 +76,13 @@ export function LooksPopover({
                 value={same(topicStyles.map(({ fill }) => fill))}
                 onChange={(fill) => set({ fill })}
               />
-              <Swatches label="Whole branch" colours={BRANCH_FILLS} value={undefined} onChange={actions.colourBranch} />
+              <Swatches
+                label="Whole branch"
+                colours={BRANCH_FILLS}
+                value={undefined}
+                onChange={(fill) => actions.colourBranch(fill, withLines)}
+              />
+              <Tick label="Its links in a dark shade too" checked={withLines} onChange={setWithLines} />
               <Swatches
                 label="Outline"
                 colours={['#333333', '#35596a', '#5a4b86', '#9a5138', '#7a6c3a', '#7a2e5d']}
@@ -79,15 +97,26 @@ export function LooksPopover({
                 most={48}
                 onChange={(fontSize) => set({ fontSize })}
               />
-              <label className="flex items-center gap-2">
-                <input
-                  type="checkbox"
-                  className="accent-action"
-                  checked={topicStyles.every(({ bold }) => bold)}
-                  onChange={({ target }) => set({ bold: target.checked })}
+              <Swatches
+                label="Words"
+                colours={INKS}
+                value={same(topicStyles.map(({ ink }) => ink))}
+                onChange={(ink) => set({ ink })}
+              />
+              <div className="grid grid-cols-2 gap-2">
+                <Tick label="Bold" checked={topicStyles.every(({ bold }) => bold)} onChange={(bold) => set({ bold })} />
+                <Tick
+                  label="Italic"
+                  checked={topicStyles.every(({ italic }) => italic)}
+                  onChange={(italic) => set({ italic })}
                 />
-                Bold
-              </label>
+              </div>
+              <Choice
+                label="Set"
+                options={ALIGNS}
+                value={same(topicStyles.map(({ align }) => align))}
+                onChange={(align) => set({ align })}
+              />
               {topics.length === 1 && only && (
                 <Figure
                   label="Least width"
@@ -150,6 +179,23 @@ export function LooksPopover({
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+/** Dark enough for words on any pale fill, and white for dark ones. */
+const INKS = ['#16202e', '#1f4e79', '#7a2e5d', '#8a3b12', '#2f6b3c', '#ffffff'];
+
+function Tick({ label, checked, onChange }: { label: string; checked: boolean; onChange: (checked: boolean) => void }) {
+  return (
+    <label className="flex items-center gap-2 pointer-coarse:min-h-11">
+      <input
+        type="checkbox"
+        className="accent-action"
+        checked={checked}
+        onChange={({ target }) => onChange(target.checked)}
+      />
+      {label}
+    </label>
   );
 }
 

@@ -4,8 +4,19 @@ import type { TopicMap } from '@ichnograph/core';
 import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RefObject } from 'react';
+import { announce } from '../common/announcer';
 import { useComments, useWorkComments } from '../common/queries';
-import { AnswerComment, Canvas, CommentCard, FREE, Margin, SettleComment, useEvidence, useMarginWidth } from '../map';
+import {
+  AnswerComment,
+  Canvas,
+  CommentCard,
+  FREE,
+  Margin,
+  readChosen,
+  SettleComment,
+  useEvidence,
+  useMarginWidth,
+} from '../map';
 import type { Gestures } from '../map';
 import { Button } from '../ui/button';
 import { inSight } from './checks-panel';
@@ -44,6 +55,7 @@ export function MapCanvas({ detail, open, host }: Props) {
   const requirement = useEditorState((state) => state.requirement);
   const typing = useEditorState((state) => state.typing);
   const gathering = useEditorState((state) => state.gathering);
+  const withBranch = useEditorState((state) => state.withBranch);
   const glide = useEditorState((state) => state.glide);
   const selection = useMemo(() => new Set(selected), [selected]);
   const bare = isBare(map);
@@ -70,14 +82,20 @@ export function MapCanvas({ detail, open, host }: Props) {
     (): Gestures => ({
       onMove: actions.move,
       onLink: actions.link,
-      onGrow: (from, at) => actions.make(at, from),
+      onGrow: (from, at) => {
+        if (at) return actions.make(at, from);
+        actions.select([from]);
+        actions.grow(false);
+      },
       onMake: (at) => actions.make(at),
       onEdit: actions.edit,
       onHang: actions.hang,
+      onBetween: actions.putBetween,
       onRegion: actions.askRegion,
     }),
     [actions],
   );
+  useSaidSelection();
   const select = useSelect();
   useInView(typing);
   const clipboard = {
@@ -111,6 +129,7 @@ export function MapCanvas({ detail, open, host }: Props) {
       typing={typing && typing.what !== 'new' ? typing.id : null}
       padding={{ ...FREE, right: FREE.right + margin }}
       gathering={gathering}
+      withBranch={withBranch}
       glide={glide}
       blank={blank}
       overview={overview}
@@ -125,7 +144,7 @@ export function MapCanvas({ detail, open, host }: Props) {
       overlay={
         <>
           {marks}
-          <FoldSigns folded={folded} />
+          <FoldSigns folded={folded} mayFold={detail.mayEdit} />
           {detail.mayEdit && (
             <>
               <ResizeGrip />
@@ -208,6 +227,29 @@ function useRemarks(detail: WorkDetail, isWork: boolean) {
   return useMemo(() => [...(returned ?? NO_REMARKS), ...(meanwhile ?? NO_REMARKS)], [returned, meanwhile]);
 }
 const NO_REMARKS: never[] = [];
+
+/** How long a choice must rest before it is told: a frame that is drawn, or an arrow that is held, goes over many. */
+const RESTS_MS = 150;
+
+/** Tells those who do not see it what is chosen, whichever way it was. */
+function useSaidSelection(): void {
+  const { store, assignment } = useEditor();
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const unsubscribe = store.subscribe(({ selection }, before) => {
+      if (selection === before.selection) return;
+      clearTimeout(timer);
+      timer = setTimeout(() => {
+        const { map, selection: rested, typing } = store.getState();
+        if (rested.length > 0 && !typing) announce(readChosen(map, assignment, rested));
+      }, RESTS_MS);
+    });
+    return () => {
+      clearTimeout(timer);
+      unsubscribe();
+    };
+  }, [store, assignment]);
+}
 
 /** Brings what is being typed into view, by the least movement. */
 function useInView(typing: Typing | null): void {

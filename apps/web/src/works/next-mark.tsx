@@ -19,11 +19,10 @@ export function NextMark({ assignment }: { assignment: Assignment }) {
   const chip = useEditorState((state) => state.chip);
   const kind = chip ? (chip.kind ?? next.topicKind) : next.topicKind;
   const name = chip?.text ?? effectiveKindOfNew(kind, assignment)?.name ?? 'Topic';
-  const parent = useEditorState(({ map, selection }) =>
-    selection.length === 1 ? map.topics.find(({ id }) => id === selection[0]) : undefined,
+  const ofBranch = useEditorState(({ map, selection }) =>
+    selection.length === 1 ? branchFill(map, selection[0]!, assignment) : undefined,
   );
-  const ofBranch = branchFill(parent, assignment);
-  const fill = next.inBranchColour && !chip ? ofBranch : undefined;
+  const fill = chip ? undefined : ofBranch;
   const draft: Topic = {
     id: 'next',
     text: name,
@@ -71,17 +70,6 @@ export function NextMark({ assignment }: { assignment: Assignment }) {
             onChange={({ target }) => actions.pinLinkKind(target.checked)}
           />
           This line for all that follow, not only the next
-        </label>
-      )}
-      {(ofBranch !== undefined || next.inBranchColour) && (
-        <label className="mt-1 flex items-center gap-2 text-sm">
-          <input
-            type="checkbox"
-            className="accent-action"
-            checked={next.inBranchColour}
-            onChange={({ target }) => actions.chooseBranchColour(target.checked)}
-          />
-          What grows takes its branch’s colour
         </label>
       )}
     </section>

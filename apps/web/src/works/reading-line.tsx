@@ -1,6 +1,6 @@
 import { effectiveKindOfNew, isBlank, linkStyle, propositionOf } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
-import { Reading, ReadSentence } from '../map';
+import { readChosen, Reading, ReadSentence } from '../map';
 import { useEditorState } from './editor';
 import type { OpenWork } from './use-live-work';
 
@@ -45,7 +45,7 @@ export function ReadingLine({ open }: { open: OpenWork }) {
   return (
     <span className="truncate text-quiet">
       {selection.length > 1
-        ? `${selection.length} things are selected.`
+        ? readChosen(map, open.assignment, selection)
         : 'Point at a link to read it along its arrow.'}
     </span>
   );

@@ -11,13 +11,14 @@ import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
 import { lineUp, makeRoom, moveClear, sameSize, setInRow, setLayer, stretchRow } from './arrange.js';
 import { cutLoose, hangFrom } from './branches.js';
 import { addWebAddress, setNote, setSequence, toggleMark } from './enrich.js';
+import { colourBranch } from './recolour.js';
 import { toggleFold } from './fold.js';
 import { goBackTo } from './go-back.js';
 import { makeGroup, makeRegion, ungroup } from './together.js';
 import { uncross } from './uncross.js';
 import { addLink, bendLink, linkAll, reattach, setPhrase, turnLinks } from './links.js';
 import { asItsKind, setLinkKind, setLooks, setTopicKind } from './looks.js';
-import { addTopic, growTopic, moveMarks, resizeTopic, setText, splitLink } from './topics.js';
+import { addTopic, growTopic, moveMarks, putBetween, resizeTopic, setText, splitLink } from './topics.js';
 import { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './whole-map.js';
 
 /** A hand that does anything at all, in any order: whatever a command lets through must leave a whole map. */
@@ -141,7 +142,9 @@ const act: fc.Arbitrary<Act> = fc.oneof(
         () => makeRoom(map, 'x', 10, far_),
         () => moveClear(map, ids),
         () => cutLoose(map, ids),
-        () => hangFrom(map, { id: one, from: ids[0] ?? 'gone', linkKind: null }, make),
+        () => hangFrom(map, { ids, from: one, linkKind: null }, make),
+        () => putBetween(map, { id: one, link: ids[0] ?? 'gone' }, make),
+        () => colourBranch(map, ids, { fill: '#cfe0dc', lines: true }, rules),
         () => reattach(map, one, 'to', ids[0] ?? 'gone'),
         () => linkAll(map, { ids, one, way: 'from one', kind: 'says' }, make),
         () => bendLink(map, one, { bend: far_, phraseAt: 0.3 }, rules),

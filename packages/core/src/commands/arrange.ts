@@ -174,9 +174,20 @@ export function stepClear(map: TopicMap, ids: readonly string[]): Spot | null {
   return null;
 }
 
-/** Moves topics clear of what they lie on. */
+/** Moves topics clear of what they lie on: together of all others, then each of the others that were named with it. */
 export function moveClear(map: TopicMap, ids: readonly string[]): Outcome {
-  const step = stepClear(map, ids);
-  if (!step) return refused('clearAlready');
-  return done(...chosen(map, ids).map((topic) => put(topic, onMap({ x: topic.x + step.x, y: topic.y + step.y }))));
+  const together = stepClear(map, ids);
+  let now = together ? stepped(map, ids, together) : map;
+  const own = new Set(ids);
+  for (const id of ids.slice(1)) {
+    const step = stepClear(now, [id]);
+    if (step) now = stepped(now, [id], step);
+  }
+  const moved = now.topics.filter((topic, i) => topic !== map.topics[i] && own.has(topic.id));
+  return moved.length === 0 ? refused('clearAlready') : done(...moved.map((topic) => put(topic, onMap(topic))));
 }
+
+const stepped = (map: TopicMap, ids: readonly string[], { x, y }: Spot): TopicMap => ({
+  ...map,
+  topics: map.topics.map((topic) => (ids.includes(topic.id) ? { ...topic, x: topic.x + x, y: topic.y + y } : topic)),
+});

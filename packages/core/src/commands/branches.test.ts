@@ -1,10 +1,12 @@
+import { boxesMeet } from '../geometry/boxes.js';
+import { boxOf } from '../geometry/points.js';
 import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import type { TopicMap } from '../map/types.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
-import { branchOf, cutLoose, dropTarget, hangFrom, hangsBy } from './branches.js';
+import { branchOf, cutLoose, dropTarget, hangFrom, hangsBy, headsOf } from './branches.js';
 import { bendLink, linkAll, reattach } from './links.js';
-import { splitLink } from './topics.js';
+import { putBetween, splitLink } from './topics.js';
 
 const rules = assignmentOf();
 const tree = mapOf(
@@ -41,7 +43,7 @@ test('a branch is what hangs by first links; a ring hangs from its first topic',
 });
 
 test('hung elsewhere, a branch goes as a whole, with the words of the link it hung by', () => {
-  const hung = after(tree, hangFrom(tree, { id: 'a', from: 'b', linkKind: 'says' }, maker()));
+  const hung = after(tree, hangFrom(tree, { ids: ['a'], from: 'b', linkKind: 'says' }, maker()));
   expect(hung.links.find(({ id }) => id === 'ra')).toMatchObject({ from: 'b', to: 'a', phrase: 'has' });
   const step = { x: at(hung, 'a').x + 200, y: at(hung, 'a').y - 150 };
   for (const id of ['a1', 'a2'])
@@ -50,12 +52,50 @@ test('hung elsewhere, a branch goes as a whole, with the words of the link it hu
 });
 
 test.each([
-  ['from what hangs from it', { id: 'a', from: 'a1', linkKind: null }, 'hangsBelow'],
-  ['from itself', { id: 'a', from: 'a', linkKind: null }, 'toItself'],
-  ['from what is gone', { id: 'a', from: 'gone', linkKind: null }, 'endGone'],
-  ['from what is linked to it already', { id: 'a2', from: 'b', linkKind: null }, 'linkedAlready'],
+  ['from what hangs from it', { ids: ['a'], from: 'a1', linkKind: null }, 'hangsBelow'],
+  ['from itself', { ids: ['a'], from: 'a', linkKind: null }, 'toItself'],
+  ['from what is gone', { ids: ['a'], from: 'gone', linkKind: null }, 'endGone'],
+  ['from what is linked to it already', { ids: ['a2'], from: 'b', linkKind: null }, 'linkedAlready'],
 ])('nothing hangs %s', (_, wanted, code) => {
   expect(hangFrom(tree, wanted, maker())).toMatchObject({ ok: false, code });
+});
+
+test('a branch that is hung elsewhere lies on nothing, however wide it is', () => {
+  const full = {
+    ...tree,
+    topics: [...tree.topics, topic('in the way', { x: 100, y: 380 }), topic('too', { x: 300, y: 380 })],
+  };
+  const hung = after(full, hangFrom(full, { ids: ['a'], from: 'b', linkKind: 'says' }, maker()));
+  hung.topics.forEach((one, i) => {
+    for (const other of hung.topics.slice(i + 1)) expect(boxesMeet(boxOf(one), boxOf(other))).toBe(false);
+  });
+});
+
+test('several are hung at once, each with its own branch; what hangs from one of them goes with it', () => {
+  expect(headsOf(tree, ['a1', 'a', 'b'])).toEqual(['a', 'b']);
+  const more = { ...tree, topics: [...tree.topics, topic('new', { x: 600, y: 0 })] };
+  const hung = after(more, hangFrom(more, { ids: ['a', 'a1', 'b'], from: 'new', linkKind: 'says' }, maker()));
+  expect(hung.links.filter(({ from }) => from === 'new').map(({ id }) => id)).toEqual(['ra', 'rb']);
+  expect(hung.links.find(({ id }) => id === 'aa1')).toMatchObject({ from: 'a', to: 'a1' });
+  hung.topics.forEach((one, i) => {
+    for (const other of hung.topics.slice(i + 1)) expect(boxesMeet(boxOf(one), boxOf(other))).toBe(false);
+  });
+  // One that cannot go keeps all where they are.
+  expect(hangFrom(more, { ids: ['b', 'a'], from: 'a1', linkKind: null }, maker())).toMatchObject({
+    code: 'hangsBelow',
+  });
+});
+
+test('a topic that is there is put between two, with the link’s words on the way to it', () => {
+  const more = { ...tree, topics: [...tree.topics, topic('new')] };
+  const put = after(more, putBetween(more, { id: 'new', link: 'ra' }, maker()));
+  expect(put.links.find(({ id }) => id === 'ra')).toMatchObject({ from: 'root', to: 'new', phrase: 'has' });
+  expect(put.links.at(-1)).toMatchObject({ from: 'new', to: 'a', phrase: '' });
+  expect(putBetween(tree, { id: 'a', link: 'ra' }, maker())).toMatchObject({ code: 'toItself' });
+  expect(putBetween(tree, { id: 'a2', link: 'rb' }, maker())).toMatchObject({ ok: true });
+  expect(putBetween(tree, { id: 'b', link: 'ra' }, maker())).toMatchObject({ code: 'linkedAlready' });
+  expect(putBetween(tree, { id: 'gone', link: 'ra' }, maker())).toMatchObject({ code: 'topicGone' });
+  expect(putBetween(tree, { id: 'b', link: 'gone' }, maker())).toMatchObject({ code: 'linkGone' });
 });
 
 test('cut loose, a branch keeps what is in it', () => {

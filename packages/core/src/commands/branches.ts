@@ -1,6 +1,7 @@
-import { boxOf, holdsPoint } from '../geometry/points.js';
+import { boxOf, holdsPoint, unionOf } from '../geometry/points.js';
 import { done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
+import { LIMITS } from '../map/types.js';
 import type { Link, Topic, TopicMap } from '../map/types.js';
 import { freeSpot } from './free-spot.js';
 import { newLink } from './links.js';
@@ -41,32 +42,66 @@ export function dropTarget(map: TopicMap, held: readonly string[], at: Spot): To
   return map.topics.findLast((topic) => !held.includes(topic.id) && holdsPoint(boxOf(topic), at));
 }
 
+/** Of topics those that hang from none of the others: they take the others along. */
+export function headsOf(map: TopicMap, ids: readonly string[]): string[] {
+  const hangs = hangsBy(map);
+  const held = new Set(ids);
+  const isBelow = (id: string): boolean => {
+    for (let at = hangs.get(id)?.from; at !== undefined; at = hangs.get(at)?.from) if (held.has(at)) return true;
+    return false;
+  };
+  return ids.filter((id) => !isBelow(id));
+}
+
 /**
- * Hangs a topic, with all that hangs from it, from another: the link it hung by is taken along with its words, else a new
- * one is made. The branch comes to stand in a free place below.
+ * Hangs topics, each with all that hangs from it, from another: the link one hung by is taken along with its words, else a
+ * new one is made. Each branch comes to stand whole in a free place below.
  */
 export function hangFrom(
   map: TopicMap,
-  { id, from, linkKind }: { id: string; from: string; linkKind: string | null },
+  { ids, from, linkKind }: { ids: readonly string[]; from: string; linkKind: string | null },
   maker: Maker,
 ): Outcome {
-  const [topic, parent] = [topicOf(map, id), topicOf(map, from)];
-  if (!topic || !parent) return refused('endGone');
-  if (id === from) return refused('toItself', { text: topic.text });
-  const branch = branchOf(map, [id]);
-  if (branch.includes(from)) return refused('hangsBelow', { from: parent.text, text: topic.text });
-  if (map.links.some((link) => link.from === from && link.to === id && hangsBy(map).get(id) !== link))
-    return refused('linkedAlready', { from: parent.text, to: topic.text });
-  const held = hangsBy(map).get(id);
-  const others = { ...map, topics: map.topics.filter((one) => !branch.includes(one.id)) };
-  const below = { x: parent.x, y: parent.y + parent.height / 2 + 70 + topic.height / 2 };
-  const spot = freeSpot(others, below, topic);
-  return done(
-    ...moved(map, branch, { x: spot.x - topic.x, y: spot.y - topic.y }),
-    held
-      ? { do: 'set', in: 'links', id: held.id, fields: { from } }
-      : { do: 'add', to: 'links', item: newLink({ from, to: id, phrase: '', kind: linkKind }, maker) },
-  );
+  const parent = topicOf(map, from);
+  const heads = headsOf(map, ids).map((id) => topicOf(map, id));
+  if (!parent || heads.length === 0) return refused('endGone');
+  const hangs = hangsBy(map);
+  const changes: Change[] = [];
+  const held = new Set(branchOf(map, ids));
+  let standing = map.topics.filter(({ id }) => !held.has(id));
+  for (const topic of heads) {
+    if (!topic) return refused('endGone');
+    const { id, text } = topic;
+    if (id === from) return refused('toItself', { text });
+    const branchIds = new Set(branchOf(map, [id]));
+    const branch = map.topics.filter((one) => branchIds.has(one.id));
+    if (branchIds.has(from)) return refused('hangsBelow', { from: parent.text, text });
+    const link = hangs.get(id);
+    if (map.links.some((one) => one.from === from && one.to === id && one !== link))
+      return refused('linkedAlready', { from: parent.text, to: text });
+    const step = stepBelow({ ...map, topics: standing }, topic, branch, parent);
+    changes.push(
+      ...moved(map, [...branchIds], step),
+      link
+        ? { do: 'set', in: 'links', id: link.id, fields: { from } }
+        : { do: 'add', to: 'links', item: newLink({ from, to: id, phrase: '', kind: linkKind }, maker) },
+    );
+    standing = [...standing, ...branch.map((one) => ({ ...one, x: one.x + step.x, y: one.y + step.y }))];
+  }
+  if (map.links.length + changes.filter((change) => change.do === 'add').length > LIMITS.links)
+    return refused('linksFull', { most: LIMITS.links });
+  return done(...changes);
+}
+
+/** The step that takes a branch below a topic, to where all of it has room. */
+function stepBelow(map: TopicMap, head: Topic, branch: readonly Topic[], parent: Topic): Spot {
+  const box = unionOf(branch.map((one) => boxOf(one)))!;
+  const [width, height] = [box.right - box.left, box.bottom - box.top];
+  const [middleX, middleY] = [box.left + width / 2, box.top + height / 2];
+  const below = parent.y + parent.height / 2 + 70 + head.height / 2;
+  const wanted = { x: parent.x + middleX - head.x, y: below + middleY - head.y };
+  const spot = freeSpot(map, wanted, { width, height });
+  return { x: spot.x - middleX, y: spot.y - middleY };
 }
 
 /** Cuts topics loose: the links that lead to them from outside are taken away, with what hangs from them they stay together. */

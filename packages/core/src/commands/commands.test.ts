@@ -35,12 +35,12 @@ test('a new topic fits its text and bears its maker', () => {
   const made = after(
     addTopic(
       map,
-      { text: 'A rather long idea that needs two lines', kind: 'own', at: { x: 5, y: 6 } },
+      { text: 'A rather long idea that needs two lines', kind: 'own', at: { x: 5, y: 600 } },
       maker(),
       legend,
     ),
   ).topics.at(-1)!;
-  expect(made).toMatchObject({ id: 'new-1', x: 5, y: 6, by: 'me', kind: 'own' });
+  expect(made).toMatchObject({ id: 'new-1', x: 5, y: 600, by: 'me', kind: 'own' });
   expect(made.height).toBeGreaterThan(40);
 });
 

@@ -1,4 +1,5 @@
 import { applyChanges } from '../map/changes.js';
+import { contrast, darkShade } from '../map/colour.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { BRANCH_FILLS, branchFill, colourBranch, colourBranches } from './recolour.js';
 
@@ -16,6 +17,11 @@ const map = mapOf(
 const filled = (outcome: ReturnType<typeof colourBranches>) =>
   applyChanges(map, outcome.ok ? outcome.changes : []).topics.map(({ fill }) => fill);
 
+const painted = (ids: string[]) => ({
+  ...map,
+  topics: map.topics.map((one) => (ids.includes(one.id) ? { ...one, fill: '#f6dcd2' } : one)),
+});
+
 test('each branch gets a fill of its own, down to its leaves; the root and what stands beside keep theirs', () =>
   expect(filled(colourBranches(map, assignment))).toEqual([
     undefined,
@@ -26,7 +32,7 @@ test('each branch gets a fill of its own, down to its leaves; the root and what 
   ]));
 
 test('one branch gets the fill that is wanted', () =>
-  expect(filled(colourBranch(map, ['b'], '#f6dcd2', assignment))).toEqual([
+  expect(filled(colourBranch(map, ['b'], { fill: '#f6dcd2' }, assignment))).toEqual([
     undefined,
     undefined,
     undefined,
@@ -39,8 +45,8 @@ test.each([
   ['a fill that says the kind', { ...assignment, styleMode: 'free' as const }, 'fillSaysKind'],
 ])('%s are not painted over', (_, rules, code) => {
   expect(colourBranches(map, rules)).toMatchObject({ ok: false, code });
-  expect(colourBranch(map, ['a'], '#ffffff', rules)).toMatchObject({ ok: false, code });
-  expect(branchFill(topic('p', { fill: '#ffffff' }), rules)).toBeUndefined();
+  expect(colourBranch(map, ['a'], { fill: '#ffffff' }, rules)).toMatchObject({ ok: false, code });
+  expect(branchFill(painted(['a', 'a1']), 'a', rules)).toBeUndefined();
 });
 
 test('where the outline says the kind, the fill is free', () => {
@@ -50,10 +56,31 @@ test('where the outline says the kind, the fill is free', () => {
     legend: { ...assignment.legend, readBy: ['outline' as const] },
   };
   expect(colourBranches(map, free)).toMatchObject({ ok: true });
-  expect(branchFill(topic('p', { fill: '#f6dcd2' }), free)).toBe('#f6dcd2');
+  expect(branchFill(painted(['a', 'a1']), 'a', free)).toBe('#f6dcd2');
 });
 
 test('nothing to colour is said', () => {
   expect(colourBranches(mapOf([]), assignment)).toMatchObject({ ok: false });
   expect(colourBranches(mapOf([topic('x')]), assignment)).toMatchObject({ ok: false, code: 'noBranches' });
 });
+
+test('a branch’s links are drawn in a dark shade of it where that is wanted; lines beside the structure are not', () => {
+  const outcome = colourBranch(map, ['a'], { fill: '#f6dcd2', lines: true }, assignment);
+  const { links } = applyChanges(map, outcome.ok ? outcome.changes : []);
+  const coloured = links.flatMap(({ id, colour }) => (colour ? [[id, colour] as const] : []));
+  expect(coloured.map(([id]) => id)).toEqual(['root-a', 'a-a1']);
+  for (const fill of [...BRANCH_FILLS, '#ffffff', '#000000', 'none'])
+    expect(contrast(darkShade(fill), '#ffffff')).toBeGreaterThanOrEqual(3);
+  expect(new Set(BRANCH_FILLS.map(darkShade)).size).toBe(BRANCH_FILLS.length);
+});
+
+test.each([
+  ['shares its fill with what hangs from it', ['a', 'a1'], 'a', '#f6dcd2'],
+  ['shares its fill with what it hangs from', ['a', 'a1'], 'a1', '#f6dcd2'],
+  ['is a main branch as another that has a fill', ['a', 'b'], 'b', '#f6dcd2'],
+  ['was filled alone', ['a'], 'a', undefined],
+  ['has no fill', ['a'], 'b', undefined],
+  ['is not there', ['a', 'a1'], null, undefined],
+] as const)('what grows on a topic takes its fill, or not: it %s', (_, ids, from, fill) =>
+  expect(branchFill(painted([...ids]), from, assignment)).toBe(fill),
+);

@@ -1,8 +1,8 @@
 import { done, refused } from '../map/changes.js';
 import type { Change, Outcome } from '../map/changes.js';
-import { contrast } from '../map/colour.js';
+import { contrast, darkShade } from '../map/colour.js';
 import { isStructural } from '../map/kinds.js';
-import { kindOfTopic } from '../map/style.js';
+import { kindOfLink, kindOfTopic } from '../map/style.js';
 import type { Topic, TopicMap } from '../map/types.js';
 import { branchOf, hangsBy } from './branches.js';
 import { isFixed } from './looks.js';
@@ -36,29 +36,53 @@ function trunk(map: TopicMap, { legend }: Ruled): Topic | undefined {
     .sort((a, b) => b.size - a.size)[0]?.topic;
 }
 
+/** The topics by which the branches leave the trunk, in the map's order; what stands beside the structure is none. */
+function mainsOf(map: TopicMap, rules: Ruled, root: Topic): Topic[] {
+  const hangs = hangsBy(map);
+  return map.topics.filter(({ id, kind }) => {
+    const of = kindOfTopic(rules.legend, kind);
+    return hangs.get(id)?.from === root.id && (!of || isStructural(of));
+  });
+}
+
 /** Gives each main branch a fill of its own, in one act; what stands beside the structure keeps its looks. */
 export function colourBranches(map: TopicMap, rules: Ruled): Outcome {
   if (isFixed(rules)) return refused('looksFixed');
   if (fillSaysKind(rules)) return refused('fillSaysKind');
   const root = trunk(map, rules);
   if (!root) return refused('nothingChosen');
-  const hangs = hangsBy(map);
-  const mains = map.topics.filter(({ id, kind }) => {
-    const of = kindOfTopic(rules.legend, kind);
-    return hangs.get(id)?.from === root.id && (!of || isStructural(of));
-  });
+  const mains = mainsOf(map, rules, root);
   if (mains.length === 0) return refused('noBranches');
   return done(
     ...mains.flatMap((main, i) => filled(map, branchOf(map, [main.id]), BRANCH_FILLS[i % BRANCH_FILLS.length]!, rules)),
   );
 }
 
-/** Gives topics and all that hangs from them one fill. */
-export function colourBranch(map: TopicMap, ids: readonly string[], fill: string, rules: Ruled): Outcome {
+/**
+ * Gives topics and all that hangs from them one fill.
+ * @param lines whether the links of the branch, and the one it hangs by, are drawn in a dark shade of it
+ */
+export function colourBranch(
+  map: TopicMap,
+  ids: readonly string[],
+  { fill, lines = false }: { fill: string; lines?: boolean },
+  rules: Ruled,
+): Outcome {
   if (isFixed(rules)) return refused('looksFixed');
   if (fillSaysKind(rules)) return refused('fillSaysKind');
   if (ids.length === 0) return refused('nothingChosen');
-  return done(...filled(map, branchOf(map, ids), fill, rules));
+  const branch = branchOf(map, ids);
+  return done(...filled(map, branch, fill, rules), ...(lines ? lined(map, branch, fill, rules) : []));
+}
+
+/** The links by which the topics of a branch hang, in the dark shade of its fill; lines beside the structure keep theirs. */
+function lined(map: TopicMap, branch: readonly string[], fill: string, { legend }: Ruled): Change[] {
+  const [hangs, colour] = [hangsBy(map), darkShade(fill)];
+  return branch.flatMap((id): Change[] => {
+    const link = hangs.get(id);
+    const isOfIt = link && link.colour !== colour && isStructural(kindOfLink(legend, link.kind));
+    return isOfIt ? [{ do: 'set', in: 'links', id: link.id, fields: { colour } }] : [];
+  });
 }
 
 /** Least contrast of words on what is filled (WCAG 2.2, 1.4.3). */
@@ -79,6 +103,18 @@ export function filled(map: TopicMap, ids: readonly string[], fill: string, { le
     });
 }
 
-/** The fill a new topic takes from the branch it grows on: one that was given by hand, where it does not say a kind. */
-export const branchFill = (parent: Topic | undefined, rules: Ruled): string | undefined =>
-  isFixed(rules) || fillSaysKind(rules) ? undefined : parent?.fill;
+/**
+ * The fill that a new topic takes from what it grows on: where its branches were coloured by hand. That one topic alone was
+ * filled says nothing of its branch; that it shares its fill with what it hangs from or what hangs from it does, and so does
+ * a main branch where another has a fill too.
+ */
+export function branchFill(map: TopicMap, from: string | null, rules: Ruled): string | undefined {
+  const parent = map.topics.find(({ id }) => id === from);
+  if (!parent?.fill || isFixed(rules) || fillSaysKind(rules)) return undefined;
+  const hangs = hangsBy(map);
+  const near = map.topics.filter(({ id }) => hangs.get(id)?.from === parent.id || hangs.get(parent.id)?.from === id);
+  if (near.some(({ fill }) => fill === parent.fill)) return parent.fill;
+  const root = trunk(map, rules);
+  const mains = root ? mainsOf(map, rules, root).filter(({ fill }) => fill !== undefined) : [];
+  return mains.length > 1 && mains.includes(parent) ? parent.fill : undefined;
+}

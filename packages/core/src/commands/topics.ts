@@ -2,13 +2,13 @@ import { fitTopic } from '../geometry/fit.js';
 import { done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
 import { LIMITS } from '../map/types.js';
-import type { Legend, Topic, TopicMap } from '../map/types.js';
+import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
 import { newLink } from './links.js';
 import { LONGEST } from '../map/types.js';
 import { onMap, refitted, topicOf } from './maker.js';
 import type { Spot } from './maker.js';
-import { freeSpot } from './free-spot.js';
+import { clearSpot, freeSpot } from './free-spot.js';
 
 const TOO_LONG = refused('topicTooLong', { most: LIMITS.text });
 const FULL = refused('topicsFull', { most: LIMITS.topics });
@@ -39,11 +39,12 @@ function newTopic({ text, kind, at, origin, pictures, fill }: NewTopic, maker: M
   return { ...topic, ...fitTopic(topic, legend) };
 }
 
-/** Makes a topic at a spot. Its text may be empty while it is being typed; `setText` or `removeMarks` follows. */
+/** Makes a topic at a spot, or as near to it as none is laid on another. */
 export function addTopic(map: TopicMap, wanted: NewTopic, maker: Maker, legend: Legend): Outcome {
   if (wanted.text.length > LIMITS.text) return TOO_LONG;
   if (map.topics.length >= LIMITS.topics) return FULL;
-  return done({ do: 'add', to: 'topics', item: newTopic(wanted, maker, legend) });
+  const topic = newTopic(wanted, maker, legend);
+  return done({ do: 'add', to: 'topics', item: { ...topic, ...onMap(clearSpot(map, wanted.at, topic)) } });
 }
 
 /** Makes a topic in the nearest free place below (or beside) another and links it from there. */
@@ -58,8 +59,9 @@ export function growTopic(
   if (wanted.text.length > LIMITS.text) return TOO_LONG;
   if (map.topics.length >= LIMITS.topics) return FULL;
   const draft = newTopic({ ...wanted, at: wanted.at ?? parent }, maker, legend);
-  const spot =
-    wanted.at ?? freeSpot(map, { x: parent.x, y: parent.y + parent.height / 2 + 70 + draft.height / 2 }, draft);
+  const spot = wanted.at
+    ? clearSpot(map, wanted.at, draft)
+    : freeSpot(map, { x: parent.x, y: parent.y + parent.height / 2 + 70 + draft.height / 2 }, draft);
   const topic = { ...draft, ...onMap(spot) };
   return done(
     { do: 'add', to: 'topics', item: topic },
@@ -91,12 +93,31 @@ export function splitLink(
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   const draft = newTopic({ ...wanted, at: middle }, maker, legend);
   const topic = { ...draft, ...onMap(freeSpot(map, middle, draft)) };
-  return done(
-    { do: 'add', to: 'topics', item: topic },
-    { do: 'set', in: 'links', id, fields: { to: topic.id, bend: undefined, phraseAt: undefined } },
-    { do: 'add', to: 'links', item: newLink({ from: topic.id, to: to.id, phrase: '', kind: link.kind }, maker) },
-  );
+  return done({ do: 'add', to: 'topics', item: topic }, ...leadOver(link, topic.id, maker));
 }
+
+/** Puts a topic that is there in the middle of a link: the link leads to it with its words, and a new one leads on. */
+export function putBetween(map: TopicMap, { id, link: linkId }: { id: string; link: string }, maker: Maker): Outcome {
+  const [topic, link] = [topicOf(map, id), map.links.find((one) => one.id === linkId)];
+  if (!topic) return refused('topicGone');
+  if (!link) return refused('linkGone');
+  const [from, to] = [topicOf(map, link.from)!, topicOf(map, link.to)!];
+  if (from === topic || to === topic) return refused('toItself', { text: topic.text });
+  for (const [one, other] of [
+    [from, topic],
+    [topic, to],
+  ] as const)
+    if (map.links.some((each) => each.from === one.id && each.to === other.id))
+      return refused('linkedAlready', { from: one.text, to: other.text });
+  if (map.links.length >= LIMITS.links) return refused('linksFull', { most: LIMITS.links });
+  return done(...leadOver(link, id, maker));
+}
+
+/** A link led over a topic: what it said leads there, and a new one without words leads on. */
+const leadOver = (link: Link, over: string, maker: Maker): Change[] => [
+  { do: 'set', in: 'links', id: link.id, fields: { to: over, bend: undefined, phraseAt: undefined } },
+  { do: 'add', to: 'links', item: newLink({ from: over, to: link.to, phrase: '', kind: link.kind }, maker) },
+];
 
 /** Changes a topic's words; its size follows in the same change. */
 export function setText(map: TopicMap, id: string, text: string, legend: Legend): Outcome {

@@ -56,21 +56,18 @@ export class CrossingCounter {
     return count;
   }
 
-  /** How often its links run over topics that are not their ends, and other lines over these topics. */
-  private overTopics(ids: ReadonlySet<string>, places?: ReadonlyMap<string, Spot>): number {
+  /** Which of its links run over which topics that are not their ends, and which other lines over these topics. */
+  private overTopics(ids: ReadonlySet<string>, places?: ReadonlyMap<string, Spot>): string[] {
     const { byId, own, rest } = this.placed(ids, places);
     const topics = [...byId.values()];
     const runsOver = ({ link, line }: Drawn, topic: Topic): boolean =>
       topic.id !== link.from && topic.id !== link.to && entersBox(line, boxOf(topic));
-    const over = (lines: readonly Drawn[], under: readonly Topic[]): number =>
-      lines.reduce((sum, line) => sum + under.filter((topic) => runsOver(line, topic)).length, 0);
-    return (
-      over(own, topics) +
-      over(
-        rest,
-        topics.filter(({ id }) => ids.has(id)),
-      )
-    );
+    const over = (lines: readonly Drawn[], under: readonly Topic[]): string[] =>
+      lines.flatMap((line) =>
+        under.filter((topic) => runsOver(line, topic)).map((topic) => `${line.link.id} ${topic.id}`),
+      );
+    const held = topics.filter(({ id }) => ids.has(id));
+    return [...over(own, topics), ...over(rest, held)];
   }
 
   /**
@@ -86,11 +83,12 @@ export class CrossingCounter {
     let best: { id: string; at: Spot; fewer: number } | null = null;
     for (const { topic, count } of worst) {
       const ids = new Set([topic.id]);
-      const over = this.overTopics(ids);
+      const over = new Set(this.overTopics(ids));
       for (const at of this.spotsFor(topic)) {
         const there = new Map([[topic.id, at]]);
         const fewer = count - this.of(ids, there);
-        if (fewer > (best?.fewer ?? 0) && this.overTopics(ids, there) <= over) best = { id: topic.id, at, fewer };
+        if (fewer > (best?.fewer ?? 0) && this.overTopics(ids, there).every((pair) => over.has(pair)))
+          best = { id: topic.id, at, fewer };
       }
     }
     return best;

@@ -7,12 +7,15 @@ import {
   cutLoose,
   done,
   hangFrom,
+  headsOf,
   isFixed,
   lineUp,
   linkAll,
   makeGroup,
   makeRoom,
   moveClear,
+  moveMarks,
+  putBetween,
   reasonOf,
   bendLink,
   reattach,
@@ -30,7 +33,9 @@ import {
 import type { Along, Choice, Edge, Layer, LinkLooks, SafeHelp, TidyWay, TopicLooks } from '@ichnograph/core';
 import { announce } from '../../common/announcer';
 import { startTidying } from '../../map';
+import { addedId } from './hand';
 import type { Hand } from './hand';
+import type { Spot } from './state';
 
 /** How much wider or closer at a time, canvas units between two. */
 const SPACING = 12;
@@ -79,7 +84,8 @@ export function arrangeActions({
       void run(makeRoom(get().map, along, edge, along === 'x' ? 160 : 90));
     },
     colourBranches: (): void => void run(colourBranches(get().map, assignment)),
-    colourBranch: (fill: string): void => void run(colourBranch(get().map, selectedTopics(), fill, assignment)),
+    colourBranch: (fill: string, lines: boolean): void =>
+      void run(colourBranch(get().map, selectedTopics(), { fill, lines }, assignment)),
     /** Spaces the selected row or stack anew: its end is taken elsewhere. */
     stretch: (along: Along, to: number): void => void run(stretchRow(get().map, several(), along, to)),
     /** Shows the line beyond which everything is pushed aside, below or to the right of what is selected. */
@@ -118,11 +124,7 @@ export function arrangeActions({
       run(done(...how));
       announce(chosen.length > 1 ? `${chosen.length} topics are tidied.` : 'The map is tidied.');
     },
-    choose: (choice: Choice): void => {
-      const found = chooseBy(get().map, get().selection, choice, assignment);
-      set({ selection: found });
-      announce(found.length === 1 ? 'One thing is selected.' : `${found.length} things are selected.`);
-    },
+    choose: (choice: Choice): void => set({ selection: chooseBy(get().map, get().selection, choice, assignment) }),
     chooseFlagged: (): void => {
       const { report, requirement, map } = get();
       const result = report?.results.find(({ id }) => id === requirement);
@@ -130,14 +132,34 @@ export function arrangeActions({
       if (ids.size === 0) return void refuse(reasonOf({ code: 'nothingFlagged' }));
       set({ selection: [...map.topics, ...map.links].flatMap(({ id }) => (ids.has(id) ? [id] : [])) });
     },
-    hang: (id: string, from: string): void => {
+    hang: (ids: readonly string[], from: string): void => {
       set({ asking: null });
       const { map, next } = get();
-      if (run(hangFrom(map, { id, from, linkKind: next.linkKind }, maker)))
-        announce(
-          `${map.topics.find((one) => one.id === id)?.text} hangs from ${map.topics.find((one) => one.id === from)?.text}.`,
-        );
+      if (!run(hangFrom(map, { ids, from, linkKind: next.linkKind }, maker))) return;
+      const heads = headsOf(map, ids);
+      const textOf = (id: string): string => map.topics.find((one) => one.id === id)?.text ?? '';
+      announce(
+        heads.length === 1
+          ? `${textOf(heads[0]!)} hangs from ${textOf(from)}.`
+          : `${heads.length} topics hang from ${textOf(from)}.`,
+      );
     },
+    /** Puts a topic that was dropped on a link in the middle of it, and asks for the words that lead on. */
+    putBetween: (id: string, link: string, step: Spot): void => {
+      const { map } = get();
+      const put = putBetween(map, { id, link }, maker);
+      const moved = moveMarks(map, [id], step);
+      const made = run(put, ...(moved.ok ? moved.changes : []));
+      const on = addedId(made, 'links');
+      if (on) set({ selection: [on], typing: { what: 'phrase', id: on }, words: '' });
+    },
+    /** Whether what hangs from a topic goes along when it is dragged. */
+    takeBranch: (withBranch: boolean): void => {
+      set({ withBranch });
+      announce(withBranch ? 'A drag takes along what hangs from a topic.' : 'A drag takes a topic alone.');
+    },
+    /** Chooses what hangs from what is chosen along with it, for what is done next. */
+    chooseBranch: (): void => set({ selection: chooseBy(get().map, get().selection, 'branch', assignment) }),
     cutLoose: (): void => void run(cutLoose(get().map, selectedTopics())),
     reattach: (id: string, end: 'from' | 'to', topic: string): void => {
       set({ asking: null });

@@ -4,13 +4,17 @@ import type { Asking, EditorState } from './state';
 /** What an answer leads to. */
 interface Answers {
   link: (from: string, to: string) => void;
-  hang: (id: string, from: string) => void;
+  hang: (ids: readonly string[], from: string) => void;
   reattach: (id: string, end: 'from' | 'to', topic: string) => void;
 }
 
-/** The one topic or link that is held while another topic is asked for. */
+/** The topic or link that is held while another topic is asked for; of several that are to hang the first. */
 export const heldIn = ({ map: { topics, links }, selection }: Pick<EditorState, 'map' | 'selection'>) =>
   [...topics, ...links].find(({ id }) => selection.includes(id));
+
+/** The topics that are to hang elsewhere. */
+const hanging = ({ map, selection }: EditorState): string[] =>
+  map.topics.flatMap(({ id }) => (selection.includes(id) ? [id] : []));
 
 /** Choosing on the map, and asking for a topic of it. */
 export function askingActions({ get, set }: Hand, { link, hang, reattach }: Answers) {
@@ -19,7 +23,7 @@ export function askingActions({ get, set }: Hand, { link, hang, reattach }: Answ
     const held = heldIn(get());
     if (!held || !asking) return;
     if (asking === 'link') link(held.id, topic);
-    else if (asking === 'hang') hang(held.id, topic);
+    else if (asking === 'hang') hang(hanging(get()), topic);
     else reattach(held.id, asking, topic);
   };
   return {

@@ -82,7 +82,7 @@ const link = (from: string, to: string, phrase: string): void => {
 
 describe('making', () => {
   test('a topic of one’s own is of the kind that is the next mark, and bears its maker', () => {
-    expect(state().next).toMatchObject({ topicKind: 'family', linkKind: 'says', inBranchColour: false });
+    expect(state().next).toMatchObject({ topicKind: 'family', linkKind: 'says' });
     make('Shapes');
     editor.actions.chooseTopicKind('seen');
     make('old bridge', { x: 600, y: 600 });

@@ -33,8 +33,6 @@ export interface EditorState {
     linkKind: string | null;
     /** whether a kind of link that stands beside the structure stays the next one after it has served once */
     isPinned: boolean;
-    /** whether what grows takes the colour of its branch */
-    inBranchColour: boolean;
   };
   /** the chip in hand or under the eye: what would be made of it shows as the next mark */
   chip: Chip | null;
@@ -73,6 +71,8 @@ export interface EditorState {
   leading: boolean;
   /** the line of *make room* that waits to be pulled: across which axis, and where */
   room: { along: 'x' | 'y'; at: number } | null;
+  /** whether a drag takes along what hangs from what is in the hand */
+  withBranch: boolean;
   /** whether a tap adds to what is chosen */
   gathering: boolean;
   canUndo: boolean;

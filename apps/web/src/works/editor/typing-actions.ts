@@ -95,8 +95,7 @@ export function typingActions({ assignment, legend, maker, get, set, run, kindOf
         at: typing.at,
         ...(chip?.origin !== undefined && { origin: chip.origin }),
       };
-      const grownFrom = map.topics.find(({ id }) => id === typing.from);
-      const fill = next.inBranchColour ? branchFill(grownFrom, assignment) : undefined;
+      const fill = branchFill(map, typing.from, assignment);
       const parent = typing.from !== null && map.topics.some(({ id }) => id === typing.from) ? typing.from : null;
       const made = run(
         typing.between !== undefined
