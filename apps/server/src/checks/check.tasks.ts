@@ -1,6 +1,7 @@
 import { CHECK_LIMIT_MS, checkMap, readForMarks } from '@ichnograph/core';
 import type { Assignment, CheckContext, TopicMap } from '@ichnograph/core';
 import { unpacked } from '../workers/thread.js';
+import { busyClock } from './busy-time.js';
 
 export interface CheckTask {
   map: TopicMap;
@@ -20,7 +21,7 @@ export const freeze = unpacked((task: CheckTask): { report: string; faults: stri
 function checked({ map, assignment, context }: CheckTask): { report: string; faults: string[] } {
   const faults: string[] = [];
   const report = checkMap(map, assignment, context, {
-    limit: { milliseconds: CHECK_LIMIT_MS, now: () => performance.now() },
+    limit: { milliseconds: CHECK_LIMIT_MS, now: busyClock(CHECK_LIMIT_MS) },
     onFault: ({ id, type }, fault) =>
       faults.push(`${id} (${type}): ${fault instanceof Error ? (fault.stack ?? fault.message) : String(fault)}`),
   });
