@@ -47,10 +47,10 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   blank?: 'topics' | 'phrases' | null;
   /** whether a small overview shows where on the map one is */
   overview?: boolean;
-  /** text that is pasted, and text to be copied or cut, while the canvas has the focus */
-  clipboard?: { onPaste: (text: string) => void; onCopy: () => string; onCut: () => string } | undefined;
-  /** files that are dropped on the map, where they were let go, or pasted, then with no place */
-  onFiles?: ((files: readonly File[], at: Spot | null) => void) | undefined;
+  /** what is pasted, and text to be copied or cut, while the canvas has the focus */
+  clipboard?: { onPaste: (data: DataTransfer) => void; onCopy: () => string; onCut: () => string } | undefined;
+  /** files that are dropped on the map, where they were let go */
+  onFiles?: ((files: readonly File[], at: Spot) => void) | undefined;
   /** a place where no topic and no link is was double-clicked, on a map that is only read */
   onSpot?: ((at: Spot) => void) | undefined;
   /** a region's title was pressed, on a map that is only read */
@@ -184,9 +184,7 @@ export function Canvas({
       onKeyDown={onKey}
       onPaste={(event) => {
         if (!clipboard || isField(event)) return;
-        const data = taken(event);
-        if (data.files.length > 0) onFiles?.([...data.files], null);
-        else clipboard.onPaste(data.getData('text/plain'));
+        clipboard.onPaste(taken(event));
       }}
       onDragOver={(event) => {
         if (onFiles && event.dataTransfer.types.includes('Files')) event.preventDefault();

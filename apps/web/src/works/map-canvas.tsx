@@ -22,6 +22,7 @@ import { Button } from '../ui/button';
 import { inSight } from './checks-panel';
 import { onCanvasKey } from './canvas-keys';
 import { useCommands } from './commands';
+import { pastedFrom } from './pasted';
 import { useEditor, useEditorState } from './editor';
 import type { Spot, Typing } from './editor';
 import { isBare } from './first-step';
@@ -98,9 +99,17 @@ export function MapCanvas({ detail, open, host }: Props) {
   useSaidSelection();
   const select = useSelect();
   useInView(typing);
+  /** Dropped on a topic they go into it; pasted, into what is selected; otherwise onto the map. */
+  const takeFiles = (files: readonly File[], at: Spot | null): void => {
+    const under = at && markAt(map, legend, 'topics', at);
+    const into = at ? (under === undefined || under === null ? [] : [under]) : selectedTopicIds(map, selected);
+    void actions.bringFiles(files, into, at ?? desk.centre()).then(desk.bringIn);
+  };
   const clipboard = {
     // What was copied here comes back as it was; text from elsewhere becomes topics.
-    onPaste: (text: string): void => {
+    onPaste: (data: DataTransfer): void => {
+      const { text, files } = pastedFrom(data);
+      if (files.length > 0) return takeFiles(files, null);
       if (text !== '' && !actions.isCopied(text)) actions.gatherText(text, desk.centre());
       else actions.paste(text === '' ? undefined : text);
       desk.bringIn();
@@ -111,12 +120,6 @@ export function MapCanvas({ detail, open, host }: Props) {
       actions.remove();
       return words;
     },
-  };
-  /** Dropped on a topic they go into it; pasted, into what is selected; otherwise onto the map. */
-  const takeFiles = (files: readonly File[], at: Spot | null): void => {
-    const under = at && markAt(map, legend, 'topics', at);
-    const into = at ? (under === undefined || under === null ? [] : [under]) : selectedTopicIds(map, selected);
-    void actions.bringFiles(files, into, at ?? desk.centre()).then(desk.bringIn);
   };
   return (
     <Canvas

@@ -59,9 +59,20 @@ test('a table becomes topics and links; two columns have no words between', () =
   expect(apart(three.map)).toBe(true);
 });
 
-test('what is too long is cut, what is too much is left out, and both are said', () => {
+test('what is too long goes into the note, a phrase that is is cut, what is too much is left out, and both are said', () => {
   const long = gathered(empty, `${'x'.repeat(400)}\tholds\tPier`);
-  expect([long.map.topics[0]!.text.length, long.messages[0]?.code]).toEqual([300, 'cut']);
+  const [first, second] = long.map.topics;
+  expect(first!.text.length).toBeLessThan(130);
+  expect([first!.note, second!.note]).toEqual(['x'.repeat(400), undefined]);
+  expect(long.messages[0]).toMatchObject({ code: 'inNote', data: { text: first!.text } });
+  const branch = gathered(empty, `Bridge\n  ${'a word and '.repeat(40)}\n    Pier`);
+  expect(branch.map.topics[1]!.note).toBe('a word and '.repeat(40).trim());
+  expect(branch.map.topics[1]!.text).toMatch(/^a word .* …$/);
+  expect(branch.said[1]).toBe(`${branch.map.topics[1]!.text}>>Pier`);
+  const phrase = gathered(empty, `Arch\t${'x'.repeat(400)}\tPier`);
+  expect([phrase.map.links[0]!.phrase.length, phrase.messages[0]?.code]).toEqual([300, 'cut']);
+  const whole = { ...empty, topics: [topic('full', { note: 'x'.repeat(2 * 1024 * 1024 - 300) })] };
+  expect(gathered(whole, 'y'.repeat(400)).code).toBe('notesFull');
   const much = gathered(empty, Array.from({ length: 20_000 }, (_, i) => `t${i}`).join('\n'));
   expect([much.map.topics.length, much.messages.at(-1)?.code]).toEqual([1000, 'tooMany']);
 });

@@ -7,6 +7,7 @@ import type { Legend, Term, Topic, TopicMap } from '../map/types.js';
 import { MOST_LINES, readOutline } from '../outline/outline.js';
 import type { OutlineMessage } from '../outline/outline.js';
 import { starterFrom } from '../outline/starter.js';
+import { beginningOf } from '../words/beginning.js';
 import { normalForm } from '../words/normal-form.js';
 import { freeSpot } from './free-spot.js';
 import { newLink } from './links.js';
@@ -37,11 +38,13 @@ export interface Gathering {
 export function gatherText(map: TopicMap, text: string, wanted: Gathering, maker: Maker, legend: Legend): Gathered {
   if (wanted.under !== undefined && !topicOf(map, wanted.under))
     return { outcome: refused('parentGone'), messages: [] };
-  const { terms, ties, messages } = tableOf(text) ?? outlineOf(text);
+  const { terms, ties, messages, notes } = tableOf(text) ?? outlineOf(text);
   if (terms.length === 0) return { outcome: refused('noTerm'), messages };
   const known = new Map(map.topics.map((topic) => [normalForm(topic.text), topic.id]));
   const fresh = terms.filter((term) => !known.has(normalForm(term.text)));
   if (map.topics.length + fresh.length > LIMITS.topics) return { outcome: refused('noRoom'), messages };
+  if (allNotes(map) + [...notes.values()].reduce((sum, { length }) => sum + length, 0) > LIMITS.allNotes)
+    return { outcome: refused('notesFull'), messages };
   const topics = standing(map, drawn(fresh, wanted.kind, maker, legend), wanted);
   const ids = new Map([...known, ...topics.map((topic): [string, string] => [normalForm(topic.text), topic.id])]);
   const idOf = (words: string): string => ids.get(normalForm(words))!;
@@ -59,7 +62,10 @@ export function gatherText(map: TopicMap, text: string, wanted: Gathering, maker
     return { outcome: refused('linksFull', { most: LIMITS.links }), messages };
   return {
     outcome: done(
-      ...topics.map((item): Change => ({ do: 'add', to: 'topics', item })),
+      ...topics.map((topic): Change => {
+        const note = notes.get(normalForm(topic.text));
+        return { do: 'add', to: 'topics', item: note === undefined ? topic : { ...topic, note } };
+      }),
       ...links.map((link): Change => ({
         do: 'add',
         to: 'links',
@@ -70,6 +76,8 @@ export function gatherText(map: TopicMap, text: string, wanted: Gathering, maker
   };
 }
 
+const allNotes = ({ topics }: TopicMap): number => topics.reduce((sum, { note = '' }) => sum + note.length, 0);
+
 interface Tie {
   from: string;
   phrase: string;
@@ -79,14 +87,38 @@ interface Read {
   terms: Term[];
   ties: Tie[];
   messages: readonly OutlineMessage[];
+  /** by normal form of a term: the whole text of which it is the beginning */
+  notes: ReadonlyMap<string, string>;
 }
 
 function outlineOf(text: string): Read {
   const { terms, messages } = readOutline(text);
-  return {
+  return shortened({
     terms: terms.map(({ text: words, under }) => ({ text: words, under })),
     ties: terms.flatMap(({ text: words, under }) => (under === null ? [] : [{ from: under, phrase: '', to: words }])),
     messages,
+    notes: new Map(),
+  });
+}
+
+/** Of what was too long for a topic only the beginning stands on the map; all of it goes into the note. */
+function shortened({ terms, ties, messages }: Read): Read {
+  const short = new Map<string, string>();
+  const notes = new Map<string, string>();
+  const told = messages.map((message): OutlineMessage => {
+    const { text, whole } = message.data;
+    if (message.code !== 'cut' || text === undefined || whole === undefined) return message;
+    const words = beginningOf(String(whole));
+    short.set(String(text), words);
+    notes.set(normalForm(words), String(whole).slice(0, LIMITS.note).toWellFormed());
+    return { ...message, code: 'inNote', data: { most: LIMITS.text, text: words } };
+  });
+  const shown = (words: string): string => short.get(words) ?? words;
+  return {
+    terms: terms.map((term) => ({ ...term, text: shown(term.text), under: term.under ? shown(term.under) : null })),
+    ties: ties.map(({ from, phrase, to }) => ({ from: shown(from), phrase, to: shown(to) })),
+    messages: told,
+    notes,
   };
 }
 
@@ -103,13 +135,14 @@ function tableOf(text: string): Read | null {
     rows.every((row) => row.length === columns && row[0] !== '' && row.at(-1) !== '');
   if (!isTable) return null;
   const messages: OutlineMessage[] = [];
-  const cut = (words: string, line: number): string => {
-    if (words.length <= LIMITS.text) return words;
-    messages.push({ line, code: 'cut', data: { most: LIMITS.text } });
-    return words.slice(0, LIMITS.text).toWellFormed().trimEnd();
+  const cut = (whole: string, line: number, isPhrase: boolean): string => {
+    if (whole.length <= LIMITS.text) return whole;
+    const words = whole.slice(0, LIMITS.text).toWellFormed().trimEnd();
+    messages.push({ line, code: 'cut', data: { most: LIMITS.text, ...(!isPhrase && { text: words, whole }) } });
+    return words;
   };
   const ties = rows.slice(0, MOST_LINES).map((row, i): Tie => {
-    const [from = '', ...rest] = row.map((cell) => cut(cell, lines[i]!.number));
+    const [from = '', ...rest] = row.map((cell, at) => cut(cell, lines[i]!.number, columns === 3 && at === 1));
     return { from, phrase: rest.length === 2 ? rest[0]! : '', to: rest.at(-1)! };
   });
   const first = lines[MOST_LINES];
@@ -121,7 +154,7 @@ function tableOf(text: string): Read | null {
     const over = ties.find(({ from, to }) => normalForm(to) === own && normalForm(from) !== own);
     return { text: words, under: over?.from ?? null };
   });
-  return { terms, ties, messages };
+  return shortened({ terms, ties, messages, notes: new Map() });
 }
 
 /** How many topics stand side by side where nothing says what belongs under what. */

@@ -3,7 +3,9 @@ import { done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
 import { LIMITS } from '../map/types.js';
 import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
+import { beginningOf } from '../words/beginning.js';
 import { isBlank } from '../words/normal-form.js';
+import { setNote } from './enrich.js';
 import { newLink } from './links.js';
 import { LONGEST } from '../map/types.js';
 import { onMap, refitted, topicOf } from './maker.js';
@@ -21,9 +23,10 @@ export interface NewTopic {
   pictures?: Topic['pictures'];
   /** where it takes the colour of its branch */
   fill?: string | undefined;
+  note?: string;
 }
 
-function newTopic({ text, kind, at, origin, pictures, fill }: NewTopic, maker: Maker, legend: Legend): Topic {
+function newTopic({ text, kind, at, origin, pictures, fill, note }: NewTopic, maker: Maker, legend: Legend): Topic {
   const topic: Topic = {
     id: maker.newId(),
     text,
@@ -35,9 +38,14 @@ function newTopic({ text, kind, at, origin, pictures, fill }: NewTopic, maker: M
     ...(origin !== undefined && { origin }),
     ...(pictures && { pictures }),
     ...(fill !== undefined && { fill }),
+    ...(note !== undefined && { note }),
   };
   return { ...topic, ...fitTopic(topic, legend) };
 }
+
+/** The words of a new topic out of a text of any length, and the note that takes all of it where it is too long. */
+export const wordsAndNote = (text: string): { text: string; note?: string } =>
+  text.length <= LIMITS.text ? { text } : { text: beginningOf(text), note: text.slice(0, LIMITS.note).toWellFormed() };
 
 /** Makes a topic at a spot, or as near to it as none is laid on another. */
 export function addTopic(map: TopicMap, wanted: NewTopic, maker: Maker, legend: Legend): Outcome {
@@ -80,7 +88,7 @@ export function growTopic(
 export function splitLink(
   map: TopicMap,
   id: string,
-  wanted: { text: string; kind: string | null; origin?: string },
+  wanted: Omit<NewTopic, 'at'>,
   maker: Maker,
   legend: Legend,
 ): Outcome {
@@ -129,6 +137,21 @@ export function setText(map: TopicMap, id: string, text: string, legend: Legend)
   if (words === topic.text) return done();
   return done({ do: 'set', in: 'topics', id, fields: refitted(topic, { text: words }, legend) });
 }
+
+/**
+ * Changes a topic's words to a text of any length: of what is too long for a topic its beginning stands there, and all of it
+ * goes into the note, behind what that says already.
+ */
+export function setTextOrNote(map: TopicMap, id: string, text: string, legend: Legend): Outcome {
+  if (text.trimEnd().length <= LIMITS.text) return setText(map, id, text, legend);
+  const topic = topicOf(map, id);
+  if (!topic) return refused('topicGone');
+  const noted = setNote(map, id, noteWith(topic.note, text));
+  if (!noted.ok) return noted;
+  const said = setText(map, id, beginningOf(text), legend);
+  return said.ok ? done(...said.changes, ...noted.changes) : said;
+}
+const noteWith = (note: string | undefined, text: string): string => (note ? `${note}\n\n` : '') + text.trim();
 
 /** Moves topics and loose pictures by a step. */
 export function moveMarks(map: TopicMap, ids: readonly string[], step: Spot): Outcome {

@@ -13,7 +13,10 @@ export interface OutlineTerm {
   kind: string | null;
 }
 
-/** What is said of a line: numbered from 1. Its sentence is made at the edge. */
+/**
+ * What is said of a line: numbered from 1. Its sentence is made at the edge. Of a term that was cut `text` is what is left,
+ * and `whole` what it was.
+ */
 export interface OutlineMessage {
   line: number;
   code: keyof typeof OUTLINE_MESSAGES;
@@ -24,6 +27,7 @@ export interface OutlineMessage {
 export const OUTLINE_MESSAGES = {
   repeated: '“{text}” stands further up already, so it is not taken twice.',
   cut: 'This is longer than {most, number} characters and was cut.',
+  inNote: 'This is longer than {most, number} characters: all of it is in the note of “{text}”.',
   tooMany: 'An outline may have {most, number} lines. From here on nothing was taken.',
 } as const;
 
@@ -65,7 +69,14 @@ export function readOutline(
       .filter((words) => words !== '');
     const [words = line.words, ...accept] = wordings.map((one) => cut(one));
     if (wordings.some((one) => one.length > LIMITS.text))
-      messages.push({ line: line.number, code: 'cut', data: { most: LIMITS.text } });
+      messages.push({
+        line: line.number,
+        code: 'cut',
+        data: {
+          most: LIMITS.text,
+          ...(wordings[0]!.length > LIMITS.text && { text: words, whole: line.words }),
+        },
+      });
     while (above.length > 0 && above.at(-1)!.level >= level) above.pop();
     const form = normalForm(words);
     const before = written.get(form);

@@ -12,7 +12,7 @@ import { enrichActions } from './enrich-actions';
 import { createHand, usualLinkKind } from './hand';
 import { markActions } from './mark-actions';
 import { pictureActions } from './picture-actions';
-import type { EditorState } from './state';
+import type { EditorState, Typing } from './state';
 import { typingActions } from './typing-actions';
 
 export type Editor = ReturnType<typeof createEditor>;
@@ -63,7 +63,8 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     const there = new Set(marksIn(map));
     const { selection, typing } = get();
     const kept = selection.filter((id) => there.has(id));
-    const lost = typing && typing.what !== 'new' && !there.has(typing.id);
+    const lost = typing && typing.what !== 'new' && !there.has(typing.id) ? typing : null;
+    const before = get().map;
     set({
       map,
       selection: kept.length === selection.length ? selection : kept,
@@ -71,7 +72,19 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
       canRedo: live.canRedo,
       ...(lost && { typing: null }),
     });
+    if (lost) keepWords(lost, before);
   });
+  /** What one was typing into is gone, by somebody else's hand or by an undo: words typed since are kept and that is said. */
+  const keepWords = (lost: Exclude<Typing, { what: 'new' }>, before: TopicMap): void => {
+    const { words } = get();
+    const was = [...before.topics, ...before.links].find(({ id }) => id === lost.id);
+    const old = was && ('text' in was ? was.text : was.phrase);
+    if (!was || words === '' || words === old) return;
+    if ('text' in was) {
+      set({ typing: { what: 'new', at: { x: was.x, y: was.y }, from: null } });
+      hand.refuse(`“${was.text}” is gone: somebody deleted it. Your words are kept for a new topic here.`);
+    } else hand.refuse(`The link is gone: somebody deleted it. You had typed “${words}”.`);
+  };
 
   let mine: Report | null = null;
   let theirs: ReadonlyMap<string, Result> = new Map();

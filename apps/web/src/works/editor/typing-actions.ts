@@ -8,15 +8,18 @@ import {
   normalForm,
   refused,
   setPhrases,
-  setText,
+  LIMITS,
+  setTextOrNote,
   splitLink,
+  wordsAndNote,
 } from '@ichnograph/core';
+import type { Change, Outcome } from '@ichnograph/core';
 import { addedId, takeFromBank } from './hand';
 import type { Hand } from './hand';
 import type { Spot, Typing } from './state';
 
 /** Words on the map, from the first letter to the last. */
-export function typingActions({ assignment, legend, maker, get, set, run, kindOfChip, selectedTopics }: Hand) {
+export function typingActions({ assignment, legend, maker, get, set, run, refuse, kindOfChip, selectedTopics }: Hand) {
   const make = (at: Spot, from: string | null = null): void =>
     set({ typing: { what: 'new', at, from }, words: '', refusal: null });
   const edit = (id: string): void => {
@@ -84,20 +87,29 @@ export function typingActions({ assignment, legend, maker, get, set, run, kindOf
       set({ typing: null, words: '' });
       // Opened by a key that brought no letter after all.
       if (typing.what !== 'new' && typing.fresh && words === '') return;
-      if (typing.what === 'topic') return void run(setText(map, typing.id, words, legend));
-      if (typing.what === 'phrase') return void run(setPhrases(map, [typing.id, ...(typing.also ?? [])], words));
+      /** What was refused is not lost: the field stays open, with its words, beside the reason. */
+      const runOrKeep = (outcome: Outcome, ...more: Change[]): readonly Change[] | false => {
+        const made = run(outcome, ...more);
+        if (!made && words !== '') set({ typing, words });
+        return made;
+      };
+      if (typing.what === 'phrase') return void runOrKeep(setPhrases(map, [typing.id, ...(typing.also ?? [])], words));
+      const sayInNote = (made: readonly Change[] | false): void => {
+        if (made && words.trim().length > LIMITS.text)
+          refuse(`That is longer than ${LIMITS.text} characters: all of it is in the topic’s note.`);
+      };
+      if (typing.what === 'topic') return sayInNote(runOrKeep(setTextOrNote(map, typing.id, words, legend)));
       if (isBlank(words)) return;
-      const text = words.trim();
-      const chip = chips.find((one) => normalForm(one.text) === normalForm(text));
+      const chip = chips.find((one) => normalForm(one.text) === normalForm(words.trim()));
       const wanted = {
-        text,
+        ...wordsAndNote(words.trim()),
         kind: chip ? kindOfChip(chip) : next.topicKind,
         at: typing.at,
         ...(chip?.origin !== undefined && { origin: chip.origin }),
       };
       const fill = branchFill(map, typing.from, assignment);
       const parent = typing.from !== null && map.topics.some(({ id }) => id === typing.from) ? typing.from : null;
-      const made = run(
+      const made = runOrKeep(
         typing.between !== undefined
           ? splitLink(map, typing.between, wanted, maker, legend)
           : parent
@@ -105,6 +117,7 @@ export function typingActions({ assignment, legend, maker, get, set, run, kindOf
             : addTopic(map, wanted, maker, legend),
         ...takeFromBank(chip),
       );
+      sayInNote(made);
       const id = addedId(made, 'topics');
       if (id) set({ selection: [id] });
       const link = addedId(made, 'links');

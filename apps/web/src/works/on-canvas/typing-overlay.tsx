@@ -23,13 +23,16 @@ export function TypingOverlay({ assignment, onDone }: { assignment: Assignment; 
 
 /** Enter ends typing, Escape forgets it, leaving the field ends it too. */
 function useField(onDone: (byKey: boolean) => void) {
-  const { actions } = useEditor();
+  const { actions, store } = useEditor();
   const ended = useRef(false);
   const end = (how: 'commit' | 'cancelTyping', byKey = true): void => {
     if (ended.current) return;
     ended.current = true;
+    const { typing } = store.getState();
     actions[how]();
-    onDone(byKey);
+    // Refused, with the reason: what was typed is still there to be changed.
+    ended.current = store.getState().typing !== typing;
+    if (ended.current) onDone(byKey);
   };
   return {
     onBlur: () => end('commit', false),
@@ -107,7 +110,6 @@ function TopicField({
             : 'Text of the topic'
         }
         value={words}
-        maxLength={LIMITS.text}
         rows={lines}
         spellCheck
         onChange={({ target }) => actions.type(target.value)}
@@ -151,6 +153,12 @@ function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDon
         value={words}
         maxLength={LIMITS.text}
         placeholder="says what?"
+        onPaste={({ currentTarget, clipboardData }) => {
+          const { selectionStart, selectionEnd, value } = currentTarget;
+          const kept = value.length - ((selectionEnd ?? 0) - (selectionStart ?? 0));
+          if (kept + clipboardData.getData('text/plain').length > LIMITS.text)
+            actions.refuse(`Words on a link have at most ${LIMITS.text} characters. What is beyond was left out.`);
+        }}
         onChange={({ target }) => actions.type(target.value)}
         {...field}
         className="border-2 border-action bg-white px-1.5 py-0.5 text-center outline-none"

@@ -1,0 +1,66 @@
+import { LIMITS } from '@ichnograph/core';
+import { link, openEditor, topic } from '../../testing/editor';
+
+/** Words that are typed are never lost unsaid. */
+
+const two = () => openEditor({ topics: [topic('a', 0, 0), topic('b', 300, 0)], links: [link('a', 'b')] });
+
+test('words too long for a topic are all in its note, and its beginning stands on the map', () => {
+  const open = two();
+  const long = 'the load goes down '.repeat(30).trim();
+  open.actions.edit('a');
+  open.say(long);
+  open.actions.make({ x: 0, y: 300 });
+  open.say(long);
+  const [changed, , made] = open.state().map.topics;
+  for (const one of [changed!, made!]) {
+    expect(one.note).toBe(long);
+    expect(one.text).toMatch(/^the load goes down .* …$/);
+  }
+  expect(open.state().refusal).toBe('That is longer than 300 characters: all of it is in the topic’s note.');
+  open.actions.undo();
+  expect(open.state().map.topics).toHaveLength(2);
+  open.actions.edit('a');
+  open.say(`${long} again`);
+  expect(open.state().map.topics[0]!.note).toBe(`${long}\n\n${long} again`);
+});
+
+test('words that are refused stay in the field, beside the reason', () => {
+  const open = two();
+  open.actions.edit('a-b');
+  open.say('x'.repeat(LIMITS.text + 1));
+  expect(open.state()).toMatchObject({ typing: { what: 'phrase', id: 'a-b' }, words: 'x'.repeat(LIMITS.text + 1) });
+  expect(open.state().refusal).toContain('300');
+  open.say('rests on');
+  expect(open.said()).toEqual(['a rests on b']);
+});
+
+test.each([
+  ['a topic', 'a', 'Arch', { what: 'new', at: { x: 0, y: 0 } }, /Your words are kept for a new topic here/],
+  ['a link', 'a-b', 'rests on', null, /You had typed “rests on”/],
+])('words typed into %s that a mate deletes are kept, or said', (_, id, words, typing, said) => {
+  const open = two();
+  open.actions.edit(id);
+  open.actions.type(words);
+  const list = id === 'a' ? 'topics' : 'links';
+  if (list === 'topics') open.live.apply([{ do: 'remove', from: 'links', id: 'a-b' }]);
+  open.live.apply([{ do: 'remove', from: list, id }]);
+  const { typing: now, refusal } = open.state();
+  if (typing) expect(now).toMatchObject(typing);
+  else expect(now).toBeNull();
+  expect(refusal).toMatch(said);
+  if (typing) {
+    open.actions.commit();
+    expect(open.state().map.topics.map(({ text }) => text)).toEqual(['b', 'Arch']);
+  }
+});
+
+test('a field in which nothing was changed goes with what it was of, and nothing is said', () => {
+  const open = two();
+  open.actions.edit('a');
+  open.live.apply([
+    { do: 'remove', from: 'links', id: 'a-b' },
+    { do: 'remove', from: 'topics', id: 'a' },
+  ]);
+  expect(open.state()).toMatchObject({ typing: null, refusal: null });
+});
