@@ -70,6 +70,107 @@ test('what one points at has a menu, and a chosen link has grips: each does what
     await desk.topic('Arch').dispatchEvent('contextmenu', { clientX: at.x, clientY: at.y, button: 0 });
     await expect(menu.getByRole('menuitem', { name: /^Duplicate/ })).toBeVisible();
     await page.keyboard.press('Escape');
+    await expect(menu).toHaveCount(0);
+    await expect(desk.canvas).toBeFocused();
+    await desk.saved();
+  });
+
+  const box = (await desk.canvas.boundingBox())!;
+  const dropWords = page.getByTestId('drop-words');
+  /** Drags a topic over a place and stays there, to read what letting go would do. */
+  const hold = async (text: string, to: { x: number; y: number }): Promise<void> => {
+    const from = await desk.centreOf(desk.topic(text));
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 4 });
+    await page.mouse.move(to.x, to.y, { steps: 4 });
+  };
+
+  await test.step('where nothing is a menu makes a topic there; the ring of a topic, pressed, makes one that hangs from it', async () => {
+    await page.mouse.click(box.x + 60, box.y + box.height - 90, { button: 'right' });
+    await choose(/^Make a topic/);
+    await page.keyboard.type('Loose');
+    await page.keyboard.press('Enter');
+    await expect(desk.topic('Loose')).toBeVisible();
+    await desk.topic('Loose').hover();
+    await desk.topic('Loose').locator('.grip').click();
+    await page.keyboard.type('Below');
+    await page.keyboard.press('Enter');
+    await desk.typePhrase('Loose', 'Below', 'has');
+    await desk.topic('Loose').click();
+    await page.getByRole('button', { name: 'Fold Loose: 1 hang from it' }).click();
+    await expect(desk.topic('Below')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Unfold Loose: 1 are out of sight' }).click();
+    await expect(desk.topic('Below')).toBeVisible();
+  });
+
+  await test.step('on what hangs from it nothing is hung, and that is said before and after', async () => {
+    await hold('Loose', await desk.centreOf(desk.topic('Below')));
+    await expect(dropWords).toContainText('nothing can hang from what hangs from it');
+    await page.mouse.up();
+    await expect(page.getByTestId('refusal')).toContainText('“Below” hangs from “Loose” itself');
+    await expect(desk.link('Loose', 'Below')).toHaveCount(1);
+  });
+
+  await test.step('a drag takes the branch along where that is switched on', async () => {
+    const apart = async (): Promise<number> =>
+      (await desk.centreOf(desk.topic('Below'))).y - (await desk.centreOf(desk.topic('Loose'))).y;
+    const were = await apart();
+    await page.keyboard.press('Control+k');
+    await page.keyboard.type('branch along when it is dragged');
+    await page.keyboard.press('Enter');
+    const at = await desk.centreOf(desk.topic('Loose'));
+    await desk.drag(at, { x: at.x + 30, y: at.y - 30 });
+    await expect(async () => expect((await desk.centreOf(desk.topic('Loose'))).y).toBeLessThan(at.y - 20)).toPass();
+    expect(Math.abs((await apart()) - were)).toBeLessThan(2);
+    await undo();
+    await expect(async () => expect((await desk.centreOf(desk.topic('Loose'))).y).toBeGreaterThan(at.y - 5)).toPass();
+  });
+
+  await test.step('several that are chosen are dropped on a topic and hang from it; deleted, a branch goes whole', async () => {
+    await desk.topic('Loose').click();
+    await desk.topic('Beam').click({ modifiers: ['Shift'] });
+    // What is pointed at is read first.
+    await page.mouse.move(box.x + 4, box.y + 4);
+    await expect(desk.reading).toContainText('2 topics selected: Beam, Loose.');
+    await hold('Beam', await desk.centreOf(desk.topic('Keystone')));
+    await expect(dropWords).toHaveText('Let go to hang 2 topics from “Keystone”');
+    await page.mouse.up();
+    await expect(desk.link('Keystone', 'Beam')).toHaveCount(1);
+    await expect(desk.link('Keystone', 'Loose')).toHaveCount(1);
+    await desk.topic('Loose').click({ button: 'right' });
+    await choose(/^Delete with all that hangs from it/);
+    for (const gone of ['Loose', 'Below']) await expect(desk.topic(gone)).toHaveCount(0);
+    await undo();
+    await undo();
+    await expect(desk.link('Shapes', 'Beam')).toHaveCount(1);
+  });
+
+  await test.step('a topic that nothing is linked to is dropped on a link and goes in between', async () => {
+    await page.mouse.click(box.x + 60, box.y + box.height - 30, { button: 'right' });
+    await choose(/^Make a topic/);
+    await page.keyboard.type('Voussoir');
+    await page.keyboard.press('Enter');
+    const [arch, keystone] = [await desk.centreOf(desk.topic('Arch')), await desk.centreOf(desk.topic('Keystone'))];
+    await hold('Voussoir', { x: (arch.x + keystone.x) / 2, y: (arch.y + keystone.y) / 2 });
+    await expect(dropWords).toHaveText('Let go to put “Voussoir” between “Arch” and “Keystone”');
+    await page.mouse.up();
+    await desk.typePhrase('Voussoir', 'Keystone', 'leans on the');
+    await expect(desk.link('Arch', 'Voussoir')).toHaveCount(1);
+    await expect(desk.link('Arch', 'Keystone')).toHaveCount(0);
+  });
+
+  await test.step('a nested list from a page is pasted with its levels', async () => {
+    await page.keyboard.press('Escape');
+    await page.evaluate(() => {
+      const data = new DataTransfer();
+      data.setData('text/html', '<ul><li>Paint<ul><li>Rust</li></ul></li></ul>');
+      data.setData('text/plain', 'Paint\nRust');
+      document
+        .querySelector('#canvas')!
+        .dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+    });
+    await expect(desk.link('Paint', 'Rust')).toHaveCount(1);
     await desk.saved();
   });
 });

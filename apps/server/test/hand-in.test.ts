@@ -1,6 +1,6 @@
 import { checkMap, holdsAnswers, readAssignment, readMap, reportForStudents, understood } from '@ichnograph/core';
 import type { Report, Result } from '@ichnograph/core';
-import type { CommentRow, Pile, PileEntry, SubmissionDetail, WorkDetail } from '@ichnograph/contract';
+import type { CommentRow, Pile, PileEntry, StudentTask, SubmissionDetail, WorkDetail } from '@ichnograph/contract';
 import { Person, until } from './setup/client.js';
 import { drawn } from './setup/works.js';
 
@@ -44,6 +44,22 @@ test('freezes what is stored, with a report that equals core’s own to the last
   expect(JSON.parse(JSON.stringify(reportForStudents(again)))).toEqual(body.report);
   expect(work.assignment.reference).toBeNull();
   expect(body.assignment.reference).toBeNull();
+});
+
+test('Today says of a map that waits whether it was changed since it was handed in', async () => {
+  const { person, work, client, handIn } = await drawn('Greta');
+  await handIn();
+  const isChanged = async (): Promise<boolean | undefined> =>
+    (await person.get<StudentTask[]>('today/student')).body.find(({ workId }) => workId === work.id)?.changedSince;
+  expect(await isChanged()).toBe(false);
+  const [first] = client.live.snapshot.topics;
+  client.live.apply([{ do: 'set', in: 'topics', id: first!.id, fields: { x: first!.x + 40 } }]);
+  await client.saved();
+  expect(await isChanged()).toBe(true);
+  client.live.undo();
+  await client.saved();
+  expect(await isChanged()).toBe(false);
+  client.close();
 });
 
 test('what no map may hold is left out and counted, and what is left can be read by everybody', async () => {

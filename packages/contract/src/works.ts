@@ -35,6 +35,8 @@ export interface StudentTask {
   late: boolean;
   returnedAt: string | null;
   submissionId: string | null;
+  /** whether the map was changed after it was handed in last, and may be handed in again */
+  changedSince: boolean;
   remarks: number;
 }
 

@@ -47,6 +47,7 @@ export { LiveCheck } from './checking/live-check.js';
 export { CHECK_LIMIT_MS, checkMap, OutOfTime } from './checking/check-map.js';
 export { warmUp } from './checking/warm-up.js';
 export { differenceOf } from './comparison/difference.js';
+export { countChanged, isSameMap } from './comparison/same-map.js';
 export type { Difference } from './comparison/difference.js';
 export { readClass, readHeld, togetherOf } from './class-readings/class-together.js';
 export type { ClassReading, Held, Together } from './class-readings/class-together.js';

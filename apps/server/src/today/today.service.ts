@@ -1,11 +1,13 @@
 import { Injectable } from '@nestjs/common';
-import { WORK_STATES } from '@ichnograph/contract';
+import { WORK_STATES, workDocument } from '@ichnograph/contract';
+import { isSameMap, openStoredMap } from '@ichnograph/core';
 import type { StudentTask, TeacherTask, WorkState } from '@ichnograph/contract';
 import { In, IsNull } from 'typeorm';
 import { Database } from '../common/database.js';
 import { DueTimes, Publication } from '../assignments/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
+import { Snapshots } from '../live/index.js';
 import { commentCounts, PileService } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
 import { GroupsService, Work } from '../works/index.js';
@@ -20,6 +22,7 @@ export class TodayService {
     private readonly dueTimes: DueTimes,
     private readonly groups: GroupsService,
     private readonly clock: Clock,
+    private readonly snapshots: Snapshots,
   ) {}
 
   async forStudent(accountId: string): Promise<StudentTask[]> {
@@ -43,6 +46,7 @@ export class TodayService {
       accountId,
     );
     const dues = await this.dueTimes.each(publications, (id) => makers.get(id) ?? []);
+    const changed = await this.changedSince(works, submissions);
     return publications.map(({ id, revision, schoolClass }): StudentTask => {
       const due = dues.get(id) ?? null;
       const work = works.find(({ publicationId }) => publicationId === id);
@@ -60,9 +64,30 @@ export class TodayService {
         late: newest?.late ?? false,
         returnedAt: back?.returnedAt?.toISOString() ?? null,
         submissionId: (back ?? newest)?.id ?? null,
+        changedSince: work !== undefined && changed.has(work.id),
         remarks: back ? (remarks.get(back.id) ?? 0) : 0,
       };
     });
+  }
+
+  /** The works that wait to be marked and look otherwise by now than they were handed in. */
+  private async changedSince(works: readonly Work[], submissions: readonly Submission[]): Promise<Set<string>> {
+    const waiting = works.filter(({ state }) => state === 'handed in');
+    const newest = new Map(submissions.map(({ workId, id }) => [workId, id]));
+    const ids = waiting.flatMap(({ id }) => newest.get(id) ?? []);
+    if (ids.length === 0) return new Set();
+    const handedIn = await this.data
+      .getRepository(Submission)
+      .find({ select: { id: true, workId: true, map: true }, where: { id: In(ids) } });
+    const now = await this.snapshots.ofAll(
+      waiting.map(({ id }) => workDocument(id)),
+      'now',
+    );
+    const isChanged = ({ workId, map }: Submission): boolean => {
+      const drawn = now.get(workDocument(workId));
+      return drawn !== undefined && !isSameMap(openStoredMap(map), drawn.map);
+    };
+    return new Set(handedIn.filter(isChanged).map(({ workId }) => workId));
   }
 
   /** The same entries as in the pile, counted: what the one shows, the other says. */

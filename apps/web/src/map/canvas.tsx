@@ -163,6 +163,13 @@ export function Canvas({
     onEdgeMouseLeave: (): void => onHover?.(null),
     onNodeMouseEnter: (_event: unknown, { id }: MarkNode): void => onHover?.(id),
     onNodeMouseLeave: (): void => onHover?.(null),
+    // The other button pulls the map; pressed and not pulled on an empty place, it asks for the menu of that.
+    onPaneContextMenu: (event: MouseEvent | ReactMouseEvent): void => {
+      const { clientX, clientY } = event;
+      host.current?.dispatchEvent(
+        new window.MouseEvent('contextmenu', { bubbles: true, cancelable: true, button: 2, clientX, clientY }),
+      );
+    },
     // Movements without an event are the program's own.
     onMove: (event: MouseEvent | TouchEvent | null): void => {
       if (event) settled();
@@ -241,7 +248,8 @@ export function Canvas({
         selectionKeyCode={null}
         selectionOnDrag={gestures !== undefined}
         selectionMode={SelectionMode.Partial}
-        panOnDrag={gestures ? OTHER_BUTTONS : true}
+        // Choosing several by finger: one draws the frame, two move the map.
+        panOnDrag={gestures ? (gathering ? false : OTHER_BUTTONS) : true}
         panActivationKeyCode="Space"
         panOnScroll
         zoomActivationKeyCode="Control"

@@ -25,7 +25,7 @@ export function MapFoot({ map, legend, padding, reading, children, ...rows }: Pr
       className="flex min-h-[42px] items-center gap-3 border-t border-rule bg-paper px-2.5 py-1 outline-none"
     >
       <ViewControls map={map} legend={legend} padding={padding} />
-      {children}
+      {children && <div className="flex items-center gap-1">{children}</div>}
       <div
         role="region"
         aria-label="Reading line"

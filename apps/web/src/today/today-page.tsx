@@ -103,6 +103,9 @@ function StudentCard({ task }: { task: StudentTask }) {
               {task.late && ', late'}
             </span>
           )}
+          {task.changedSince && (
+            <span className="font-semibold text-ochre">changed since: hand it in again to let that count</span>
+          )}
           {task.remarks > 0 && (
             <span className="text-quiet">
               {task.remarks} {task.remarks === 1 ? 'comment' : 'comments'}

@@ -151,7 +151,7 @@ function ChipButton({ chip, legend, onPlace }: { chip: Chip; legend: Legend; onP
         onBlur={() => actions.look(null)}
         onPointerEnter={() => actions.look(chip)}
         onPointerLeave={() => actions.look(null)}
-        className={`flex min-w-0 flex-1 touch-manipulation items-baseline justify-between gap-2 border border-l-4 border-rule bg-white px-2 py-1 text-left hover:bg-wash ${isDragging ? 'opacity-40' : ''}`}
+        className={`flex min-w-0 flex-1 touch-manipulation items-baseline justify-between gap-2 border border-l-4 border-rule bg-white px-2 py-1 text-left hover:bg-wash pointer-coarse:min-h-11 pointer-coarse:items-center ${isDragging ? 'opacity-40' : ''}`}
         style={{ borderLeftColor: colour }}
       >
         <span className="words min-w-0">{chip.text}</span>
@@ -163,7 +163,7 @@ function ChipButton({ chip, legend, onPlace }: { chip: Chip; legend: Legend; onP
         aria-label={`Say why ${chip.text} is not placed`}
         aria-expanded={asked}
         title="Say why it is not placed"
-        className={`px-1.5 hover:text-action ${chip.note ? 'text-action' : 'text-quiet'}`}
+        className={`px-1.5 hover:text-action pointer-coarse:min-w-11 ${chip.note ? 'text-action' : 'text-quiet'}`}
         onClick={() => ask(!asked)}
       >
         <MessageSquareText aria-hidden size={13} />
@@ -192,7 +192,7 @@ function ChipButton({ chip, legend, onPlace }: { chip: Chip; legend: Legend; onP
         <button
           type="button"
           aria-label={`Take ${chip.text} out of the bank`}
-          className="px-1.5 text-quiet hover:text-madder"
+          className="px-1.5 text-quiet hover:text-madder pointer-coarse:min-w-11"
           onClick={() => actions.takeFromBank(chip)}
         >
           <X aria-hidden size={13} />

@@ -3,6 +3,7 @@ import { useReactFlow } from '@xyflow/react';
 import { useState } from 'react';
 import type { MouseEvent, ReactNode } from 'react';
 import { showChord } from '../common/chords';
+import type { DeskHand } from './command';
 import { useCommands } from './commands';
 import { useEditor } from './editor';
 import type { Spot } from './editor';
@@ -15,6 +16,12 @@ const PARTS = [
   ['row', 'stack', 'clear', 'copy-looks', 'give-looks', 'as-its-kind'],
   ['copy', 'copy-branch', 'cut', 'cut-branch', 'duplicate', 'delete', 'delete-branch'],
 ] as const;
+
+/** How commands are called, and what they do, where one points at a place. */
+const HERE: Readonly<Record<string, { name: string; run?: (desk: DeskHand, at: Spot) => void }>> = {
+  make: { name: 'Make a topic here' },
+  paste: { name: 'Paste here', run: ({ editor }, at) => editor.actions.pasteAt(at) },
+};
 
 /** What can be done where nothing is. */
 const ON_EMPTY = [
@@ -33,9 +40,10 @@ export function CanvasMenu({ onClosed, children }: { onClosed: () => void; child
   const flow = useReactFlow();
   /** the empty place that was pointed at; null on a mark */
   const [place, setPlace] = useState<Spot | null>(null);
-  const choose = ({ target, clientX, clientY }: MouseEvent): void => {
+  const choose = ({ target, button, clientX, clientY }: MouseEvent): void => {
     const id = (target as Element).closest('[data-id]')?.getAttribute('data-id');
-    const isEmpty = (target as Element).classList.contains('react-flow__pane');
+    // The canvas itself stands for an empty place of it; the menu key on it is for what is selected.
+    const isEmpty = (target as Element).id === 'canvas' && button === 2;
     setPlace(isEmpty ? flow.screenToFlowPosition({ x: clientX, y: clientY }) : null);
     if (isEmpty) actions.select([]);
     else if (id && !store.getState().selection.includes(id)) actions.select([id]);
@@ -69,7 +77,14 @@ export function CanvasMenu({ onClosed, children }: { onClosed: () => void; child
         >
           <Items
             parts={parts}
-            run={(command) => requestAnimationFrame(() => command.run(place ? { ...desk, centre: () => place } : desk))}
+            nameOf={({ id, name }) => (place && HERE[id]?.name) ?? name}
+            run={(command) =>
+              requestAnimationFrame(() => {
+                const here = place && HERE[command.id]?.run;
+                if (here) here(desk, place);
+                else command.run(place ? { ...desk, centre: () => place } : desk);
+              })
+            }
           />
         </ContextMenu.Content>
       </ContextMenu.Portal>
@@ -82,9 +97,11 @@ type Commands = ReturnType<typeof useCommands>['commands'];
 /** Asked for when the menu opens, so that it shows what can be done then. */
 function Items({
   parts,
+  nameOf,
   run,
 }: {
   parts: () => (readonly [string, Commands])[];
+  nameOf: (command: Commands[number]) => string;
   run: (command: Commands[number]) => void;
 }) {
   return parts().map(([part, own], i) => (
@@ -95,7 +112,7 @@ function Items({
           className="flex min-h-7 cursor-pointer items-center justify-between gap-4 rounded-sm px-2.5 outline-none data-[highlighted]:bg-wash pointer-coarse:min-h-11"
           onSelect={() => run(command)}
         >
-          {command.name}
+          {nameOf(command)}
           {command.keys[0] && <kbd className="font-mono text-xs text-quiet">{showChord(command.keys[0])}</kbd>}
         </ContextMenu.Item>
       ))}

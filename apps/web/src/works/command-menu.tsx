@@ -9,15 +9,26 @@ import { useCommands } from './commands';
 import { useEditor, useEditorState } from './editor';
 
 /** The commands of one group behind one button of the bar, each with its key. What cannot be done now is greyed. */
-export function CommandMenu({ group, name, sign }: { group: Command['group']; name: string; sign: ReactNode }) {
+export function CommandMenu({
+  group,
+  name,
+  sign,
+  bare = false,
+}: {
+  group: Command['group'];
+  name: string;
+  sign: ReactNode;
+  /** shows the sign alone, and tells the name */
+  bare?: boolean;
+}) {
   const { commands, desk } = useCommands();
   const { store } = useEditor();
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger className={buttonClass('plain', true)} title={name}>
         {sign}
-        <span className="@max-xl:sr-only">{name}</span>
-        <ChevronDown aria-hidden size={12} />
+        <span className={bare ? 'sr-only' : '@max-xl:sr-only'}>{name}</span>
+        {!bare && <ChevronDown aria-hidden size={12} />}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content
@@ -37,12 +48,16 @@ export function CommandMenu({ group, name, sign }: { group: Command['group']; na
               <DropdownMenu.Item
                 key={command.id}
                 disabled={!(command.can?.(store.getState()) ?? true)}
-                className="flex min-h-7 cursor-pointer items-center justify-between gap-4 rounded-sm px-2.5 outline-none data-[disabled]:cursor-not-allowed data-[highlighted]:bg-wash data-[disabled]:text-quiet"
+                className="flex min-h-7 cursor-pointer items-center justify-between gap-4 rounded-sm px-2.5 outline-none pointer-coarse:min-h-11 data-[disabled]:cursor-not-allowed data-[highlighted]:bg-wash data-[disabled]:text-quiet"
                 // After the menu has given the focus back.
                 onSelect={() => requestAnimationFrame(() => command.run(desk))}
               >
                 {command.name}
-                {command.leader && <kbd className="font-mono text-xs">{command.leader}</kbd>}
+                {(command.leader ?? command.keys[0]) && (
+                  <kbd className="whitespace-nowrap font-mono text-xs">
+                    {command.leader ?? showChord(command.keys[0]!)}
+                  </kbd>
+                )}
               </DropdownMenu.Item>
             ))}
         </DropdownMenu.Content>

@@ -38,7 +38,7 @@ export interface Command {
   /** the key that runs it after the leader key */
   leader?: string;
   /** the menu that shows it */
-  group?: 'arrange' | 'choose';
+  group?: 'arrange' | 'choose' | 'map';
   can?: (state: EditorState) => boolean;
   run: (desk: DeskHand) => void;
 }

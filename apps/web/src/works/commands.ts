@@ -126,6 +126,7 @@ const LOOKING: readonly Command[] = [
   },
   {
     id: 'find',
+    group: 'map',
     name: 'Find on the map',
     keys: ['Mod+F'],
     where: 'page',
@@ -156,6 +157,7 @@ const LOOKING: readonly Command[] = [
   { id: 'outline', name: 'Show the outline', keys: [], where: 'page', run: ({ show }) => show('Outline') },
   {
     id: 'print',
+    group: 'map',
     name: 'On paper: print, grey and pale, a worksheet …',
     keys: ['Mod+P'],
     where: 'page',
@@ -163,6 +165,7 @@ const LOOKING: readonly Command[] = [
   },
   {
     id: 'paper',
+    group: 'map',
     name: 'Lay a map drawn on paper under it …',
     keys: [],
     where: 'page',
@@ -171,13 +174,14 @@ const LOOKING: readonly Command[] = [
   },
   {
     id: 'spelling',
+    group: 'map',
     name: 'Look through the spelling of your words …',
     keys: [],
     where: 'page',
     edits: true,
     run: ({ show }) => show('spelling'),
   },
-  { id: 'brief', name: 'Read the brief', keys: [], where: 'page', run: ({ show }) => show('brief') },
+  { id: 'brief', group: 'map', name: 'Read the brief', keys: [], where: 'page', run: ({ show }) => show('brief') },
   {
     id: 'versions',
     name: 'Versions: look back, go back',
@@ -186,11 +190,18 @@ const LOOKING: readonly Command[] = [
     run: ({ show }) => show('versions'),
   },
   { id: 'keys', name: 'Show the keys of this page', keys: ['?'], where: 'page', run: ({ show }) => show('keys') },
-  { id: 'palette', name: 'Find a command', keys: ['Mod+K'], where: 'page', run: ({ show }) => show('palette') },
+  {
+    id: 'palette',
+    group: 'map',
+    name: 'Find a command: all that can be done here …',
+    keys: ['Mod+K'],
+    where: 'page',
+    run: ({ show }) => show('palette'),
+  },
 ];
 
 function looking(id: string, name: string, run: (actions: Editor['actions']) => void): Command {
-  return { id, name, keys: [], where: 'page', run: ({ editor }) => run(editor.actions) };
+  return { id, name, keys: [], where: 'page', group: 'map', run: ({ editor }) => run(editor.actions) };
 }
 
 /** From one flagged thing to the next, through all requirements in the order of their numbers. */
@@ -242,6 +253,7 @@ function kindCommands({ legend }: Assignment): Command[] {
 /** Own maps and the map of an assignment: one goes into the other only as a copy. */
 const BRING_OWN: Command = {
   id: 'bring-own',
+  group: 'map',
   name: 'Bring in one of your own maps …',
   keys: [],
   where: 'page',
@@ -250,6 +262,7 @@ const BRING_OWN: Command = {
 };
 const keepOwn = (fromWork: string): Command => ({
   id: 'keep-own',
+  group: 'map',
   name: 'Keep a copy among your own maps',
   keys: [],
   where: 'page',

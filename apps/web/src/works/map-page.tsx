@@ -4,7 +4,7 @@ import { drawnBox, kindOfTopic, markAt } from '@ichnograph/core';
 import type { Chip, TitleBlockText } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
-import { History, Keyboard } from 'lucide-react';
+import { Ellipsis, History, Keyboard, Search } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -21,7 +21,8 @@ import { Desk } from '../ui/desk';
 import { Segments } from '../ui/segments';
 import { CanvasMenu } from './canvas-menu';
 import { ChecksPanel } from './checks-panel';
-import { commandOf, CommandsProvider, commandsFor } from './commands';
+import { CommandMenu } from './command-menu';
+import { commandOf, CommandsProvider, commandsFor, useCommand } from './commands';
 import { VIEWS } from './command';
 import type { DeskHand, Shown, View } from './command';
 import { DeleteGiven } from './dialogs/delete-given';
@@ -221,7 +222,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           actions={
             <>
               {detail.due && (
-                <span className={`hidden whitespace-nowrap xl:inline ${isLate ? 'text-ochre' : 'text-quiet'}`}>
+                <span className={`hidden text-right leading-tight md:inline ${isLate ? 'text-ochre' : 'text-quiet'}`}>
                   {isLate ? 'Was due' : 'Due'} {showMoment(detail.due, zone)}
                 </span>
               )}
@@ -299,6 +300,8 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
                 <History aria-hidden size={14} />
               </Button>
             )}
+            <FindButton />
+            <CommandMenu bare group="map" name="More" sign={<Ellipsis aria-hidden size={14} />} />
             <Button small onClick={() => setShown('keys')} aria-label="Keys of this page" title="Keys of this page (?)">
               <Keyboard aria-hidden size={14} />
             </Button>
@@ -327,6 +330,15 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         <DeleteGiven host={host} open={open} />
       </DndContext>
     </CommandsProvider>
+  );
+}
+
+function FindButton() {
+  const { title, onClick } = useCommand('find');
+  return (
+    <Button small onClick={onClick} aria-label="Find on the map" title={title}>
+      <Search aria-hidden size={14} />
+    </Button>
   );
 }
 

@@ -1,9 +1,12 @@
 import type { WorkDetail } from '@ichnograph/contract';
-import { useEffect, useRef } from 'react';
+import { countChanged, openStoredMap } from '@ichnograph/core';
+import { useEffect, useMemo, useRef } from 'react';
+import { Link } from 'react-router';
 import { useStore } from 'zustand';
 import { alertAloud, announce, hush } from '../common/announcer';
 import { showMoment } from '../common/dates';
-import { useMe, useTimeZone } from '../common/queries';
+import { useMe, useSubmission, useTimeZone } from '../common/queries';
+import { useRested } from '../common/use-rested';
 import { LostPictures } from '../map';
 import { Button } from '../ui/button';
 import { useEditor, useEditorState } from './editor';
@@ -43,6 +46,7 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
           : detail.state === 'in progress' && !detail.mayEdit && role === 'student'
             ? 'This assignment is closed, or its class is put away. Your map is kept as it is; nothing is drawn or handed in now.'
             : null;
+  const changed = useChangedSince(detail);
   const waiting = !detail.mayEdit && state === 'saving';
   return (
     // Over the map, not above it: it must not move under a hand because a connection came or went. What is known before
@@ -52,6 +56,16 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
       {about && (
         <p className="border-b border-rule bg-wash px-3.5 py-1.5 text-sm">
           {about}
+          {changed > 0 && (
+            <b className="font-semibold">
+              {` ${changed === 1 ? 'One thing on it has' : `${changed} things on it have`} changed since: your teacher sees it as it was until you hand it in again.`}
+            </b>
+          )}
+          {detail.state === 'handed in' && newest && (
+            <Link className="ml-2 text-action underline" to={`/receipts/${newest.id}`}>
+              Receipt
+            </Link>
+          )}
           {waiting && ' What you changed since then is kept in this browser.'}
         </p>
       )}
@@ -76,4 +90,13 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
       </div>
     </>
   );
+}
+
+/** How much of a map that was handed in looks otherwise by now, for whoever may hand it in again. */
+function useChangedSince({ state, submissions, mayEdit, mayHandInAgain }: WorkDetail): number {
+  const asks = state === 'handed in' && mayEdit && mayHandInAgain;
+  const submission = useSubmission(asks ? (submissions[0]?.id ?? null) : null).data;
+  const map = useRested(useEditorState((one) => one.map));
+  const handedIn = useMemo(() => submission && openStoredMap(submission.map), [submission]);
+  return useMemo(() => (handedIn && asks ? countChanged(handedIn, map) : 0), [handedIn, asks, map]);
 }

@@ -75,6 +75,10 @@ test('what hangs from a topic is deleted, cut and copied with it', () => {
   expect(open.state().map.topics.map(({ text }) => text)).toEqual(['root', 'b', 'new', 'a', 'a1']);
   expect(open.said()).toEqual(['root … b', 'a … a1']);
   open.actions.undo();
+  // Pasted where one points, its middle comes to stand there.
+  open.actions.pasteAt({ x: 500, y: 500 });
+  expect(open.state().map.topics.slice(-2).map(({ x, y }) => [x, y])).toEqual([[500, 440], [500, 560]]); // prettier-ignore
+  open.actions.undo();
   open.actions.undo();
   open.actions.select(['root']);
   press(open, 'cut-branch');

@@ -28,6 +28,16 @@ import type { Spot } from './state';
 /** How far below what is there another map is laid, canvas units. */
 const BESIDE = 80;
 
+/** The step that takes what is held with its middle to a place. */
+function stepTo(held: Copied, at: Spot): Spot {
+  const spots = held.flatMap(({ marks }) => marks.flatMap((mark) => ('x' in mark ? [mark] : [])));
+  const middle = (along: 'x' | 'y'): number => {
+    const all = spots.map((spot) => spot[along]);
+    return (Math.min(...all) + Math.max(...all)) / 2;
+  };
+  return spots.length === 0 ? { x: 30, y: 30 } : { x: at.x - middle('x'), y: at.y - middle('y') };
+}
+
 /** What is done to topics and links that are there. */
 export function markActions({
   live,
@@ -53,9 +63,9 @@ export function markActions({
     const words = text.replaceAll('\r\n', '\n');
     return [clip, keptClip(maker.by)].find((one) => one?.words === words) ?? null;
   };
-  const paste = (held: Copied | undefined): void => {
+  const paste = (held: Copied | undefined, at?: Spot): void => {
     if (!held || held.length === 0) return;
-    const changes = run(pasteMarks(get().map, held, { x: 30, y: 30 }, maker));
+    const changes = run(pasteMarks(get().map, held, at ? stepTo(held, at) : { x: 30, y: 30 }, maker));
     if (!changes) return;
     set({ selection: changes.flatMap((change) => (change.do === 'add' ? [change.item.id] : [])) });
     // The next paste lies beside this one.
@@ -119,6 +129,11 @@ export function markActions({
     paste: (text?: string): void => {
       const held = text === undefined ? (clip ?? keptClip(maker.by)) : clipOf(text);
       paste(held ? ontoOwn(held, legend) : undefined);
+    },
+    /** The same, to a place that was pointed at. */
+    pasteAt: (at: Spot): void => {
+      const held = clip ?? keptClip(maker.by);
+      paste(held ? ontoOwn(held, legend) : undefined, at);
     },
     /** Lays a copy of another map beside what is drawn here. */
     bringIn: (other: TopicMap): void => {

@@ -73,7 +73,7 @@ export function LinkGrips({ assignment }: { assignment: Assignment }) {
             aria-hidden
             title={SAYS[grip]}
             data-grip={grip}
-            className={`nodrag nopan pointer-events-auto absolute z-[999] h-3 w-3 border-[1.5px] border-action bg-white ${grip === 'bend' ? 'rotate-45 cursor-move' : grip === 'words' ? 'cursor-ew-resize' : 'cursor-crosshair rounded-full'}`}
+            className={`nodrag nopan pointer-events-auto absolute z-[999] h-3 w-3 border-[1.5px] border-action bg-white pointer-coarse:before:absolute pointer-coarse:before:-inset-4 pointer-coarse:before:content-[''] ${grip === 'bend' ? 'rotate-45 cursor-move' : grip === 'words' ? 'cursor-ew-resize' : 'cursor-crosshair rounded-full'}`}
             style={{ left: at.x - 6, top: at.y - 6 }}
             onPointerDown={(event) => {
               event.stopPropagation();

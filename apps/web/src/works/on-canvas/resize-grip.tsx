@@ -30,7 +30,7 @@ export function ResizeGrip() {
       )}
       <div
         data-grip="size"
-        className="nodrag nopan pointer-events-auto absolute z-[999] h-3 w-3 cursor-nwse-resize border-[1.5px] border-action bg-white"
+        className="nodrag nopan pointer-events-auto absolute z-[999] h-3 w-3 cursor-nwse-resize border-[1.5px] border-action bg-white pointer-coarse:before:absolute pointer-coarse:before:-inset-4 pointer-coarse:before:content-['']"
         aria-hidden
         style={{ left: left + width - 3, top: top + height - 3 }}
         onPointerDown={(event) => {
