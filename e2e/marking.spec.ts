@@ -95,7 +95,8 @@ test('twelve maps are marked by keyboard: sentences judged once for all, a bank 
     await expect(page.getByTestId('canvas')).toBeVisible();
     await expect(mark).toContainText('Still to judge');
     const title = await page.getByRole('heading', { level: 1 }).textContent();
-    await hand.press('Alt+c');
+    // Who gives levels is among them at once on the next map.
+    if (map === 1) await hand.press('Alt+c');
     await expect(page.locator('[data-criterion]').first().locator(':focus')).toHaveCount(1);
     await hand.press(map % 3 === 0 ? '2' : '3', '3');
     await expect(page.locator('[data-criterion][data-judged=true]')).toHaveCount(2);

@@ -138,6 +138,7 @@ test('what one points at has a menu, and a chosen link has grips: each does what
     await page.mouse.up();
     await expect(desk.link('Keystone', 'Beam')).toHaveCount(1);
     await expect(desk.link('Keystone', 'Loose')).toHaveCount(1);
+    await desk.topic('Loose').click();
     await desk.topic('Loose').click({ button: 'right' });
     await choose(/^Delete with all that hangs from it/);
     for (const gone of ['Loose', 'Below']) await expect(desk.topic(gone)).toHaveCount(0);

@@ -10,8 +10,8 @@ import type {
   SubmissionDetail,
 } from '@ichnograph/contract';
 import { MessageSquarePlus } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useEffect, useMemo, useState } from 'react';
+import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api } from '../common/api';
 import { Failed } from '../common/failures';
 import { useHiddenNames } from '../common/hidden-names';
@@ -124,8 +124,15 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
   const round = left.some((entry) => !isHere(entry)) ? left : handedIn;
   const goOn = (step: 1 | -1): void => {
     const next = round.at((round.findIndex(isHere) + step) % round.length);
-    if (next && !isHere(next)) void navigate(`/piles/${pile.publicationId}/${next.workId}`);
+    if (!next || isHere(next)) return;
+    // Who gives levels goes on giving them: on the next map the keys are among its criteria at once.
+    const atCriteria = Boolean(document.activeElement?.closest('[data-criterion]'));
+    void navigate(`/piles/${pile.publicationId}/${next.workId}`, { state: { atCriteria } });
   };
+  const { state } = useLocation() as { state: { atCriteria?: boolean } | null };
+  useEffect(() => {
+    if (state?.atCriteria) inResults(toJudge);
+  }, [state, detail.id]);
   const { map, assignment } = useFrozen(detail);
   const changes = useChanges(detail, map, assignment);
   const [withReference, setWithReference] = useState(false);

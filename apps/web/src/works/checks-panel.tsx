@@ -4,7 +4,7 @@ import { Wand } from 'lucide-react';
 import { RailSum, ReportHead, ResultsList, ResultsRail } from '../map';
 import { Button } from '../ui/button';
 import { useEditor, useEditorState } from './editor';
-import { FirstStep, isBare } from './first-step';
+import { FirstStep, isBare, isBeginning } from './first-step';
 import type { OpenWork } from './use-live-work';
 
 interface Props {
@@ -29,6 +29,7 @@ export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit, rail = false }: 
   const chips = useEditorState((state) => state.chips);
   const tooLong = useEditorState((state) => state.tooLong);
   const bare = useEditorState(({ map }) => isBare(map));
+  const beginning = useEditorState(({ map }) => isBeginning(map));
   const { assignment } = open;
   const sight = inSight(open);
   const list = {
@@ -64,15 +65,14 @@ export function ChecksPanel({ open, onGo, onPlaceTerm, mayEdit, rail = false }: 
   const own = assignment.legend.topicKinds.find(({ givenBy }) => givenBy === 'student')?.name ?? null;
   return (
     <div className="pb-4" data-testid="checks">
-      {bare ? (
-        <FirstStep terms={chips.length} own={own} />
-      ) : sight === 'nothing' ? (
+      {bare ? null : sight === 'nothing' ? (
         <p className="px-3.5 py-3 text-quiet">This is what is asked for. It is checked when you hand in.</p>
       ) : report ? (
         <ReportHead report={report} points={sight === 'points'} />
       ) : (
         <p className="px-3.5 py-3 text-quiet">Checking …</p>
       )}
+      {(bare || (beginning && mayEdit)) && <FirstStep terms={chips.length} own={own} bare={bare} />}
       {tooLong && (
         <p className="border-b border-rule bg-ochre-wash px-3.5 py-2 text-sm">
           This map takes too long to check while you draw. It is checked when you hand in.

@@ -1,9 +1,11 @@
-import { branchOf, DRAWING_TOOLS, isStructural } from '@ichnograph/core';
+import { branchOf, DRAWING_TOOLS, hangsBy, isStructural, LIMITS } from '@ichnograph/core';
 import type { Assignment, DrawingTool } from '@ichnograph/core';
 import { createContext, useContext } from 'react';
 import { announce } from '../common/announcer';
 import { api, sentenceOfError } from '../common/api';
 import { showChord } from '../common/chords';
+import { refresh } from '../common/queries';
+import { tell } from '../common/told';
 import { flagSteps, nextLink, nextStep } from '../map';
 import { useEditorState } from './editor';
 import type { Editor, EditorState } from './editor';
@@ -65,6 +67,19 @@ const EDITING: readonly Command[] = [
     run: ({ editor }) => editor.actions.edit(editor.store.getState().selection[0]!),
   },
   act('link', 'Link the selected topic to another', ['Alt+K'], 'canvas', oneTopic, (a) => a.ask('link')),
+  {
+    id: 'up',
+    name: 'Go to what the selected topic hangs from',
+    keys: ['Alt+U'],
+    where: 'canvas',
+    can: oneTopic,
+    run: ({ editor: { store, actions } }) => {
+      const { map, selection } = store.getState();
+      const over = hangsBy(map).get(selection[0]!)?.from;
+      if (over === undefined) announce('It hangs from nothing.');
+      else actions.select([over]);
+    },
+  },
   {
     id: 'next-link',
     name: 'Go to the next link of the selected topic',
@@ -260,18 +275,29 @@ const BRING_OWN: Command = {
   edits: true,
   run: ({ show }) => show('own maps'),
 };
-const keepOwn = (fromWork: string): Command => ({
+/** A copy of what is saved of this map, among one's own. */
+const keepCopy = (name: string, wanted: (title: string) => object): Command => ({
   id: 'keep-own',
   group: 'map',
-  name: 'Keep a copy among your own maps',
+  name,
   keys: [],
   where: 'page',
   run: ({ editor }) =>
-    void api.post('own-maps', { title: '', fromWork }).then(
-      () => announce('A copy of what is saved lies among your own maps.'),
+    void api.post('own-maps', wanted(editor.store.getState().map.title)).then(
+      () => {
+        void refresh(['own-maps']);
+        tell('A copy of what is saved lies among your own maps.');
+      },
       (error: unknown) => editor.actions.refuse(sentenceOfError(error)),
     ),
 });
+const keepOwn = (fromWork: string): Command =>
+  keepCopy('Keep a copy among your own maps', () => ({ title: '', fromWork }));
+const copyOwn = (copyOf: string): Command =>
+  keepCopy('Make a copy of this map', (title) => ({ title: `${title} (copy)`.slice(0, LIMITS.text), copyOf }));
+
+/** What speaks of an assignment: on a map of one's own it would do nothing. */
+const OF_ASSIGNMENTS = new Set(['brief', 'versions', 'next-flag', 'flag-before', 'choose-flagged']);
 
 /** Every command of the map page, in the order in which the palette lists them. */
 export function commandsFor(
@@ -299,12 +325,13 @@ export function commandsFor(
     ...CHOOSING,
     ...kindCommands(assignment),
     ...LOOKING,
-    ...(of === 'work' ? [keepOwn(workId)] : []),
+    ...(of === 'work' ? [keepOwn(workId)] : of === 'mine' ? [copyOwn(workId)] : []),
     ...(of === 'mine' || assignment.drawing?.ownMaps ? [BRING_OWN] : []),
     ...(mayHandIn ? [handIn] : []),
   ].filter(
     (command) =>
       (mayEdit || !command.edits) &&
+      (of !== 'mine' || !OF_ASSIGNMENTS.has(command.id)) &&
       (mayTidy || !command.id.startsWith('tidy-')) &&
       (!tools || isGiven(command, tools)),
   );

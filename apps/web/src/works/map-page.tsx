@@ -1,6 +1,6 @@
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { Active, DragEndEvent } from '@dnd-kit/core';
-import { drawnBox, kindOfTopic, markAt } from '@ichnograph/core';
+import { bankChips, drawnBox, isBlank, kindOfTopic, markAt } from '@ichnograph/core';
 import type { Chip, TitleBlockText } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
@@ -79,6 +79,9 @@ function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   );
 }
 
+/** From this width on who still has terms to place sees them beside the map, pixels. */
+const WIDE_WITH_TERMS = 1280;
+
 const isView = (what: string): what is View => (VIEWS as readonly string[]).includes(what);
 
 function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
@@ -103,6 +106,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const { assignment } = open;
   const { legend } = assignment;
   const { mayEdit, mayHandIn } = detail;
+  const [waits] = useState(() => mayEdit && bankChips(editor.store.getState().map, assignment).length > 0);
   const me = useMe();
   // Who teaches the class looks on while it is drawn.
   const isReader = open.of === 'work' && !detail.members.some(({ id }) => id === me.id);
@@ -245,7 +249,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           left={{
             name: 'Legend and word bank',
             size: 216,
-            wideFrom: 1440,
+            wideFrom: waits ? WIDE_WITH_TERMS : 1440,
             content: (
               <LeftPanel workId={detail.id} open={open} mayEdit={mayEdit} centre={centre} onPlace={placeNearCentre} />
             ),
@@ -270,6 +274,11 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
                 }
           }
         >
+          {!isBlank(map.focusQuestion) && (
+            <p className="words border-b border-rule bg-paper px-3.5 py-1 text-sm font-semibold" data-testid="question">
+              {map.focusQuestion}
+            </p>
+          )}
           {mayEdit && <LooksBar assignment={assignment} prompts={open.of === 'sheet'} />}
           <Notices detail={detail} open={open} />
           <div className="relative min-h-0 flex-1">

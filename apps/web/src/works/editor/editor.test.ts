@@ -330,6 +330,24 @@ describe('keys on the canvas', () => {
     expect(state().asking).toBe('link');
   });
 
+  test('Alt+U goes to what a topic hangs from, and stays where it hangs from nothing', () => {
+    link('a', 'b', 'meets');
+    editor.actions.select(['b']);
+    press('u', { altKey: true });
+    expect(state().selection).toEqual(['a']);
+    press('u', { altKey: true });
+    expect(state().selection).toEqual(['a']);
+  });
+
+  test('a map of one’s own offers a copy of itself, and nothing that speaks of an assignment', () => {
+    const ids = (of: 'work' | 'mine') =>
+      commandsFor(assignment, { mayEdit: true, mayHandIn: false, of, workId: 'w' }).map(({ id }) => id);
+    const about = ['brief', 'versions', 'next-flag', 'flag-before', 'choose-flagged'];
+    expect(ids('work')).toEqual(expect.arrayContaining([...about, 'keep-own']));
+    expect(ids('mine')).toContain('keep-own');
+    expect(ids('mine').filter((id) => about.includes(id))).toEqual([]);
+  });
+
   test('the usual commands, and Delete', () => {
     make('Shapes');
     press('d', { ctrlKey: true });
