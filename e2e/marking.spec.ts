@@ -91,12 +91,14 @@ test('twelve maps are marked by keyboard: sentences judged once for all, a bank 
     await expect(page.getByTestId('batch')).toContainText('Written on');
   });
 
+  let isAmong = false;
   for (let map = 1; map <= 12; map++) {
     await expect(page.getByTestId('canvas')).toBeVisible();
     await expect(mark).toContainText('Still to judge');
     const title = await page.getByRole('heading', { level: 1 }).textContent();
     // Who gives levels is among them at once on the next map.
-    if (map === 1) await hand.press('Alt+c');
+    if (!isAmong) await hand.press('Alt+c');
+    isAmong = true;
     await expect(page.locator('[data-criterion]').first().locator(':focus')).toHaveCount(1);
     await hand.press(map % 3 === 0 ? '2' : '3', '3');
     await expect(page.locator('[data-criterion][data-judged=true]')).toHaveCount(2);
@@ -110,6 +112,7 @@ test('twelve maps are marked by keyboard: sentences judged once for all, a bank 
       await page.getByPlaceholder('Why? Your student reads it.').fill('Slips of the pen.');
       await page.keyboard.press('Enter');
       hand.presses += 5;
+      isAmong = false;
       await expect(mark).not.toContainText('Still to judge');
     }
     if (map < 12) {

@@ -15,6 +15,7 @@ export { bankChips } from './map/bank.js';
 export type { Chip } from './map/bank.js';
 export { ontoLegend } from './map/onto-legend.js';
 export { mapFromStarter, withNewIds } from './drawn/start.js';
+export { alignmentDistance } from './words/edit-distance.js';
 export { isBlank, normalForm, wordsOf } from './words/normal-form.js';
 export * from './geometry/points.js';
 export { boxesMeet, entersBox } from './geometry/boxes.js';

@@ -2,6 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { pictureSrc } from '@ichnograph/core';
 import { librarySearch } from './search.js';
+import { EVERY_SYNONYM, standingFor } from './synonyms.js';
 import type { Library } from './search.js';
 
 const folder = path.resolve('packages/library/generated');
@@ -53,6 +54,23 @@ describe('looking for a picture', () => {
     expect(german({ words: 'brucke', category: null }).map(({ id }) => id)).toContain('noto/bridge-at-night');
     expect(german({ words: 'Glocke', category: null })[0]!.id).toBe('noto/bell');
     expect(german({ words: 'bell', category: null })[0]!.id).toBe('noto/bell');
+  });
+  test.each([
+    ['river', /water|wave|boat|canoe/i],
+    ['floods', /water|wave|rain|droplets/i],
+    ['lantren', /lantern/i],
+    ['ferrymann', /ferry|canoe|boat/i],
+    ['umbrela', /umbrella/i],
+    ['widow', /woman|cry|sad/i],
+  ])('%s finds what stands for it, or what was meant', (words, wanted) => {
+    const found = find({ words, category: null });
+    expect(found.length).toBeGreaterThan(0);
+    expect(`${found[0]!.name} ${found[0]!.words}`).toMatch(wanted);
+  });
+  test('every word that stands for another has a drawing', () => {
+    const words = EVERY_SYNONYM.flatMap(standingFor);
+    const lost = [...new Set(words)].filter((word) => !library.pictures.some((one) => `${one.name} ${one.words}`.toLowerCase().split(/\W+/).includes(word))); // prettier-ignore
+    expect(lost).toEqual([]);
   });
   test.each(['(', '\\', '*', '""', '\u0000'])('%j is looked for as anything else', (words) => {
     expect(() => find({ words, category: null })).not.toThrow();

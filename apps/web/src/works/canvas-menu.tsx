@@ -1,6 +1,6 @@
 import { ContextMenu } from 'radix-ui';
 import { useReactFlow } from '@xyflow/react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { MouseEvent, ReactNode } from 'react';
 import { showChord } from '../common/chords';
 import type { DeskHand } from './command';
@@ -40,10 +40,14 @@ export function CanvasMenu({ onClosed, children }: { onClosed: () => void; child
   const flow = useReactFlow();
   /** the empty place that was pointed at; null on a mark */
   const [place, setPlace] = useState<Spot | null>(null);
+  const pressed = useRef<{ target: Element; clientX: number; clientY: number } | null>(null);
   const choose = ({ target, button, clientX, clientY }: MouseEvent): void => {
-    const id = (target as Element).closest('[data-id]')?.getAttribute('data-id');
     // The canvas itself stands for an empty place of it; the menu key on it is for what is selected.
     const isEmpty = (target as Element).id === 'canvas' && button === 2;
+    pointAt({ target: target as Element, clientX, clientY }, isEmpty);
+  };
+  const pointAt = ({ target, clientX, clientY }: NonNullable<typeof pressed.current>, isEmpty: boolean): void => {
+    const id = target.closest('[data-id]')?.getAttribute('data-id');
     setPlace(isEmpty ? flow.screenToFlowPosition({ x: clientX, y: clientY }) : null);
     if (isEmpty) actions.select([]);
     else if (id && !store.getState().selection.includes(id)) actions.select([id]);
@@ -62,8 +66,21 @@ export function CanvasMenu({ onClosed, children }: { onClosed: () => void; child
       )
       .filter(([, own]) => own.length > 0);
   return (
-    <ContextMenu.Root modal={false}>
-      <ContextMenu.Trigger asChild onContextMenu={choose}>
+    <ContextMenu.Root
+      modal={false}
+      onOpenChange={(isOpen) => {
+        // A finger that stays opens it without an event of its own.
+        const at = pressed.current;
+        if (isOpen && at) pointAt(at, at.target.classList.contains('react-flow__pane'));
+      }}
+    >
+      <ContextMenu.Trigger
+        asChild
+        onContextMenu={choose}
+        onPointerDownCapture={({ pointerType, target, clientX, clientY }) => {
+          pressed.current = pointerType === 'touch' ? { target: target as Element, clientX, clientY } : null;
+        }}
+      >
         <div className="h-full w-full">{children}</div>
       </ContextMenu.Trigger>
       <ContextMenu.Portal>
