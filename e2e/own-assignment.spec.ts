@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { Stack } from '../scripts/lib/stack.mjs';
+import { typeFrench } from './french';
 import { enter, expect, MapDesk, test, watched } from './school';
 
 const NAMES = [
@@ -49,11 +50,11 @@ class Hand {
     if (on) await on.press(key);
     else await this.page.keyboard.press(key);
   };
-  /** Typing into one field is one action, however long. */
+  /** Typing into one field is one action, however long; key by key, as a French keyboard sends them. */
   type = async (text: string, into?: Locator): Promise<void> => {
     this.actions += 1;
     if (into) await into.focus();
-    await this.page.keyboard.insertText(text);
+    await typeFrench(this.page, text);
   };
 }
 

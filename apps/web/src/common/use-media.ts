@@ -11,3 +11,6 @@ export function useMedia(query: string): boolean {
     () => window.matchMedia(query).matches,
   );
 }
+
+/** Whether a person asked their system for less motion. */
+export const isStill = (): boolean => window.matchMedia('(prefers-reduced-motion: reduce)').matches;

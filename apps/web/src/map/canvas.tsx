@@ -43,6 +43,7 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   withBranch?: boolean;
   /** where topics stood before they were laid out anew: they are seen to go from there */
   glide?: ReadonlyMap<string, Spot> | null;
+  onGlided?: () => void;
   /** whose words are hidden until they are pointed at or chosen */
   blank?: 'topics' | 'phrases' | null;
   /** whether a small overview shows where on the map one is */
@@ -83,6 +84,7 @@ export function Canvas({
   gathering = false,
   withBranch = false,
   glide = null,
+  onGlided,
   blank = null,
   overview = false,
   clipboard,
@@ -107,7 +109,7 @@ export function Canvas({
   const { nodes, edges } = useMarks({ ...shown, moved, mayEdit: gestures !== undefined });
   const settled = useFit(fitKey, shown, padding);
   const drag = useDrag(map, shown.legend, gestures, withBranch);
-  useGlide(glide, map, setMoved);
+  useGlide(glide, map, setMoved, onGlided);
   const pressed = gestures?.onRegion ?? onRegion;
 
   const select = (changes: readonly (NodeChange<MarkNode> | EdgeChange<LinkEdge>)[]): void => {

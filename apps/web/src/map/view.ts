@@ -2,6 +2,7 @@ import { drawnBox } from '@ichnograph/core';
 import type { Box, Legend, TopicMap } from '@ichnograph/core';
 import { useReactFlow, useStoreApi } from '@xyflow/react';
 import { useMemo } from 'react';
+import { isStill } from '../common/use-media';
 
 /** Screen pixels that stay free around what is shown: a little air, and what covers the canvas. */
 export interface Padding {
@@ -48,9 +49,8 @@ export function useShow() {
     const show = (box: Box | null, options: Options = {}): void => {
       const { width, height } = api.getState();
       if (!box || width === 0 || height === 0) return;
-      const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
       void flow.setViewport(viewportFor(box, { width, height }, options), {
-        duration: still ? 0 : (options.duration ?? 0),
+        duration: isStill() ? 0 : (options.duration ?? 0),
       });
     };
     /** Topics, pictures, regions with what is in them, and links with their ends. */

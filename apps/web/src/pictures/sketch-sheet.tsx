@@ -30,13 +30,15 @@ export function SketchSheet({
   sketch: Sketch;
   pen: Pen;
   onDraw: (stroke: Stroke) => void;
-  onRub: (at: { x: number; y: number }, reach: number) => void;
+  onRub: (at: { x: number; y: number }, reach: number, begins: boolean) => void;
 }) {
   const sheet = useRef<SVGSVGElement>(null);
   const points = useRef<number[]>([]);
   const [live, setLive] = useState<readonly number[]>([]);
   const frame = useRef(0);
   const rubbing = useRef(false);
+  /** the one pointer that draws: a palm that comes down beside a pen draws nothing, and ends nothing */
+  const drawing = useRef<{ id: number; type: string } | null>(null);
   const [cursor, setCursor] = useState<{ x: number; y: number } | null>(null);
   const isDown = useRef(false);
 
@@ -60,6 +62,7 @@ export function SketchSheet({
   };
   const end = (): void => {
     rubbing.current = false;
+    drawing.current = null;
     if (points.current.length > 0) onDraw({ colour: pen.colour, size: pen.size, points: points.current });
     points.current = [];
     cancelAnimationFrame(frame.current);
@@ -78,7 +81,7 @@ export function SketchSheet({
       };
       setCursor(next);
       if (!isDown.current) return;
-      if (pen.rubs) return onRub(next, RUBBER);
+      if (pen.rubs) return onRub(next, RUBBER, false);
       points.current.push(next.x, next.y, EVEN_PRESSURE);
       setLive([...points.current]);
     } else if (event.key === ' ') {
@@ -86,7 +89,7 @@ export function SketchSheet({
       isDown.current = !isDown.current;
       setCursor(from);
       if (pen.rubs) {
-        if (isDown.current) onRub(from, RUBBER);
+        if (isDown.current) onRub(from, RUBBER, true);
       } else if (isDown.current) {
         points.current = [from.x, from.y, EVEN_PRESSURE];
         setLive([...points.current]);
@@ -104,11 +107,15 @@ export function SketchSheet({
       className={`block h-auto w-full touch-none border border-[#8b9389] bg-white ${pen.rubs ? 'cursor-cell' : 'cursor-crosshair'}`}
       onPointerDown={(event) => {
         if (event.button !== 0) return;
+        const held = drawing.current;
+        // Only a pen takes over, from the palm that came down before it: what that drew is nothing.
+        if (held && !(event.pointerType === 'pen' && held.type === 'touch')) return;
+        drawing.current = { id: event.pointerId, type: event.pointerType };
         event.currentTarget.setPointerCapture(event.pointerId);
         setCursor(null);
         if (pen.rubs) {
           rubbing.current = true;
-          onRub(at(event), RUBBER);
+          onRub(at(event), RUBBER, true);
         } else {
           points.current = [];
           add(event);
@@ -116,17 +123,20 @@ export function SketchSheet({
         }
       }}
       onPointerMove={(event) => {
-        if (rubbing.current) return onRub(at(event), RUBBER);
+        if (drawing.current?.id !== event.pointerId) return;
+        if (rubbing.current) return onRub(at(event), RUBBER, false);
         if (points.current.length === 0 || isDown.current) return;
         // A hand tells more points than there are frames; none of them is lost.
         const all = event.nativeEvent.getCoalescedEvents?.() ?? [];
         for (const one of all.length > 0 ? all : [event]) add(one);
         show();
       }}
-      onPointerUp={() => {
-        if (!isDown.current) end();
+      onPointerUp={({ pointerId }) => {
+        if (!isDown.current && drawing.current?.id === pointerId) end();
       }}
-      onPointerCancel={end}
+      onPointerCancel={({ pointerId }) => {
+        if (drawing.current?.id === pointerId) end();
+      }}
       onKeyDown={carry}
       onBlur={() => {
         if (isDown.current) end();

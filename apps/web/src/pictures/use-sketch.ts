@@ -1,6 +1,6 @@
 import { hasRoom, rubbed } from '@ichnograph/core';
 import type { Sketch, Stroke } from '@ichnograph/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useDraft } from '../common/drafts';
 
 export const SHEET = { width: 640, height: 400 } as const;
@@ -21,6 +21,8 @@ export function useSketch(name: string, first: Sketch | null) {
   const [draft, keep] = useDraft<Sketch>(name);
   const [{ past, future }, setHistory] = useState<History>({ past: [], future: [] });
   const sketch = draft ?? first ?? EMPTY;
+  /** whether the rub under way is a step already */
+  const isStep = useRef(false);
   const to = (next: Sketch): void => {
     if (next === sketch) return;
     setHistory({ past: [...past, sketch].slice(-MOST_STEPS), future: [] });
@@ -33,7 +35,15 @@ export function useSketch(name: string, first: Sketch | null) {
     draw: (stroke: Stroke): void => {
       if (stroke.points.length > 0 && hasRoom(sketch)) to({ ...sketch, strokes: [...sketch.strokes, stroke] });
     },
-    rub: (at: { x: number; y: number }, reach: number): void => to(rubbed(sketch, at, reach)),
+    /** @param begins whether the hand has just come down: all it takes away until it is lifted is one step */
+    rub: (at: { x: number; y: number }, reach: number, begins: boolean): void => {
+      if (begins) isStep.current = false;
+      const next = rubbed(sketch, at, reach);
+      if (next === sketch) return;
+      if (isStep.current) keep(next);
+      else to(next);
+      isStep.current = true;
+    },
     clear: (): void => to({ ...sketch, strokes: [] }),
     undo:
       past.length === 0

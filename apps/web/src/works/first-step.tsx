@@ -24,12 +24,13 @@ export function FirstStep({ terms, own, bare }: { terms: number; own: string | n
       <ol className="grid gap-1.5">
         {(terms > 0 || links > 0) && (
           <Step done={links > 0}>
-            Drag a term from the word bank onto the topic it belongs to. It hangs there; type how the two belong together.
+            Drag a term from the word bank onto the topic it belongs to. It hangs there; type how the two belong
+            together.
           </Step>
         )}
         <Step done={links > 1}>
-          Pull the small ring under a topic to another topic: that links them. Pulled to where nothing is, or pressed, it
-          makes a topic that hangs there.
+          Pull the small ring under a topic to another topic: that links them. Pulled to where nothing is, or pressed,
+          it makes a topic that hangs there.
         </Step>
         {own && (
           <Step done={made > 0 && links > 2}>

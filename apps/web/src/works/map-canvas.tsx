@@ -5,6 +5,7 @@ import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import { announce } from '../common/announcer';
+import { isStill } from '../common/use-media';
 import { useComments, useWorkComments } from '../common/queries';
 import {
   AnswerComment,
@@ -134,6 +135,7 @@ export function MapCanvas({ detail, open, host }: Props) {
       gathering={gathering}
       withBranch={withBranch}
       glide={glide}
+      onGlided={actions.glided}
       blank={blank}
       overview={overview}
       fitKey={detail.id}
@@ -267,7 +269,7 @@ function useInView(typing: Typing | null): void {
     const step = (place: number, size: number): number =>
       place < 30 ? 110 - place : place > size - 30 ? size - 110 - place : 0;
     const [dx, dy] = [step(at.x * zoom + x, width), step(at.y * zoom + y, height)];
-    if (dx !== 0 || dy !== 0) void flow.setViewport({ x: x + dx, y: y + dy, zoom }, { duration: 160 });
+    if (dx !== 0 || dy !== 0) void flow.setViewport({ x: x + dx, y: y + dy, zoom }, { duration: isStill() ? 0 : 160 });
   }, [at, flow, width, height]);
 }
 

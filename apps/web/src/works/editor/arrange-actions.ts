@@ -97,6 +97,8 @@ export function arrangeActions({
     /** Does for a student what gives nothing away. */
     help: ({ outcome }: SafeHelp): void => void run(outcome()),
     pushFrom: (along: Along, line: number, by: number): void => void run(makeRoom(get().map, along, line, by)),
+    /** Topics have come to where they were laid. */
+    glided: (): void => set({ glide: null }),
     /** Lays out what is selected, if that are several topics, else the whole map. One step to take back. */
     tidy: async (way: TidyWay | 'links'): Promise<void> => {
       if (get().tidying) return;
