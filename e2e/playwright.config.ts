@@ -18,7 +18,7 @@ export default defineConfig({
     timezoneId: 'Europe/Oslo',
     locale: 'en-GB',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-dev-shm-usage',

@@ -170,6 +170,8 @@ export {
 export {
   addFile,
   addLoosePicture,
+  asTopics,
+  setWordless,
   addPicture,
   layPaper,
   removeFile,

@@ -1,6 +1,6 @@
 import type { LoosePicture, Topic } from '@ichnograph/core';
 import { isUpload } from '@ichnograph/core';
-import { Brush, ImagePlus, Paperclip, Replace, X } from 'lucide-react';
+import { Brush, ImagePlus, Paperclip, Replace, SquarePlus, X } from 'lucide-react';
 import { CommittedInput } from '../common/committed';
 import { useMyFiles } from '../common/queries';
 import { pictureHref } from '../common/picture-href';
@@ -55,11 +55,15 @@ function PictureRow({
   const called = picture.alt || 'the picture';
   return (
     <div className="grid grid-cols-[3rem_1fr] gap-2" data-testid="picture-row">
-      <img
-        src={pictureHref(picture.src) ?? ''}
-        alt={picture.alt}
-        className="h-12 w-12 border border-rule bg-white object-contain p-0.5"
-      />
+      <button
+        type="button"
+        className="h-12 w-12 border border-rule bg-white p-0.5 hover:border-ink"
+        aria-label={`Look at ${called} large`}
+        title="Look at it large"
+        onClick={() => actions.lookLarge(picture.src)}
+      >
+        <img src={pictureHref(picture.src) ?? ''} alt="" className="h-full w-full object-contain" />
+      </button>
       <div className="grid gap-1">
         <CommittedInput
           className="field"
@@ -126,6 +130,17 @@ export function Pictures({ topic }: { topic: Topic }) {
           onRemove={() => actions.removePicture(topic.id, picture.src)}
         />
       ))}
+      {(topic.pictures ?? []).length > 0 && (
+        <label className="flex items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="accent-action"
+            checked={topic.wordless === true}
+            onChange={({ target }) => actions.setWordless(target.checked)}
+          />
+          The picture alone: what it shows is the topic’s name, and is not drawn
+        </label>
+      )}
       <div className="flex gap-1">
         <Button small onClick={() => actions.openPictures('Library')}>
           <ImagePlus aria-hidden size={14} />
@@ -167,6 +182,10 @@ export function LooseBar({ picture }: { picture: LoosePicture }) {
           Draw on it
         </Button>
       )}
+      <Button small title="It can be linked then, and is checked" onClick={actions.picturesAsTopics}>
+        <SquarePlus aria-hidden size={13} />
+        As a topic
+      </Button>
       <Button small onClick={() => actions.openPictures('Library', replaces)}>
         <Replace aria-hidden size={13} />
         Replace …

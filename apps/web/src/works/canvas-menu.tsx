@@ -10,7 +10,21 @@ import type { Spot } from './editor';
 
 /** What is done most with what one points at, each part after a line. */
 const PARTS = [
-  ['grow', 'sibling', 'words', 'about', 'picture', 'sketch', 'link', 'turn', 'between', 'from', 'to'],
+  [
+    'grow',
+    'sibling',
+    'words',
+    'about',
+    'look-large',
+    'as-topic',
+    'picture',
+    'sketch',
+    'link',
+    'turn',
+    'between',
+    'from',
+    'to',
+  ],
   ['hang', 'cut-loose', 'fold', 'alone', 'region', 'group', 'ungroup'],
   ['choose-branch', 'choose-links that leave', 'choose-links that arrive', 'choose-same kind'],
   ['row', 'stack', 'clear', 'copy-looks', 'give-looks', 'as-its-kind'],

@@ -25,7 +25,16 @@ const hasBranch = ({ map, selection }: EditorState): boolean => {
   const topics = map.topics.flatMap(({ id }) => (selection.includes(id) ? [id] : []));
   return topics.length > 0 && branchOf(map, topics).length > topics.length;
 };
-const copying = (state: EditorState): boolean => topicsIn(state) > 0;
+const picturesIn = ({ map, selection }: EditorState): EditorState['map']['pictures'] =>
+  map.pictures.filter(({ id }) => selection.includes(id));
+const copying = (state: EditorState): boolean => topicsIn(state) > 0 || picturesIn(state).length > 0;
+/** Pictures of what is selected: loose ones, and those in topics. */
+const shownIn = (state: EditorState): string[] => [
+  ...picturesIn(state).map(({ src }) => src),
+  ...state.map.topics.flatMap(({ id, pictures = [] }) =>
+    state.selection.includes(id) ? pictures.map(({ src }) => src) : [],
+  ),
+];
 
 /** A browser may keep its clipboard from a page; what was copied can still be pasted here. */
 const toClipboard = (words: string): void => void navigator.clipboard?.writeText(words).catch(() => undefined);
@@ -98,6 +107,22 @@ const EDITING: readonly Command[] = [
     'canvas',
     (state) => linksIn(state) > 0,
     (a) => a.turn(),
+  ),
+  {
+    id: 'look-large',
+    name: 'Look at its picture large',
+    keys: [],
+    where: 'canvas',
+    can: (state) => shownIn(state).length > 0,
+    run: ({ editor: { store, actions } }) => actions.lookLarge(shownIn(store.getState())[0] ?? null),
+  },
+  act(
+    'as-topic',
+    'Make the picture a topic, to link it',
+    [],
+    'canvas',
+    (state) => picturesIn(state).length > 0,
+    (a) => a.picturesAsTopics(),
   ),
   act('as-its-kind', 'Draw as its kind again', [], 'canvas', anything, (a) => a.asItsKind()),
   act('delete', 'Delete what is selected', ['Delete', 'Backspace'], 'canvas', anything, (a) => a.remove()),

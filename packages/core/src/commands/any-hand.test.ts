@@ -12,6 +12,7 @@ import { lineUp, makeRoom, moveClear, sameSize, setInRow, setLayer, stretchRow }
 import { cutLoose, hangFrom } from './branches.js';
 import { addWebAddress, setNote, setSequence, toggleMark } from './enrich.js';
 import { colourBranch } from './recolour.js';
+import { asTopics, setWordless } from './pictures.js';
 import { toggleFold } from './fold.js';
 import { goBackTo } from './go-back.js';
 import { makeGroup, makeRegion, ungroup } from './together.js';
@@ -144,6 +145,8 @@ const act: fc.Arbitrary<Act> = fc.oneof(
         () => cutLoose(map, ids),
         () => hangFrom(map, { ids, from: one, linkKind: null }, make),
         () => putBetween(map, { id: one, link: ids[0] ?? 'gone' }, make),
+        () => asTopics(map, ids, 'own', make, legend),
+        () => setWordless(map, ids, true, legend),
         () => colourBranch(map, ids, { fill: '#cfe0dc', lines: true }, rules),
         () => reattach(map, one, 'to', ids[0] ?? 'gone'),
         () => linkAll(map, { ids, one, way: 'from one', kind: 'says' }, make),

@@ -19,6 +19,8 @@ import {
   removePicture,
   setLoosePicture,
   setPicture,
+  setWordless,
+  asTopics,
 } from './pictures.js';
 import { moveMarks } from './topics.js';
 
@@ -160,4 +162,34 @@ test('files stand beside what a topic bears, each once', () => {
   expect(one.topics[0]!.files).toEqual([{ src: file.src, name: 'Chapter 3.pdf' }]);
   expect(code(addFile(one, 'a', file))).toBe('fileThere');
   expect(after(removeFile(one, 'a', file.src), one).topics[0]!.files).toBeUndefined();
+});
+
+describe('a topic that is a picture alone', () => {
+  const loose = after(addLoosePicture(start, { ...BOAT, alt: 'A rowing boat' }, { x: 0, y: 300 }, maker));
+  const made = after(asTopics(loose, ['new'], 'part', maker, legend), loose);
+  const boat = made.topics.at(-1)!;
+
+  test('stands where the picture stood, is called by what it shows, and draws no words', () => {
+    expect(made.pictures).toEqual([]);
+    expect(boat).toMatchObject({ text: 'A rowing boat', kind: 'part', wordless: true, by: 'noor' });
+    const { pictures, lines } = drawTopic(boat, legend);
+    expect([pictures.length, lines.map(({ text }) => text).join('')]).toEqual([1, '']);
+    expect(boat.height).toBeLessThan(fitTopic({ ...boat, wordless: false }, legend).height);
+    expect(mapToSvg(made, legend, { hrefOf: () => '/boat.svg' })).not.toContain('boat</text>');
+    expect(code(asTopics(made, ['gone'], null, maker, legend))).toBe('pictureGone');
+  });
+  test('another description is another name; its words come back, and do where no picture is left', () => {
+    const told = after(setPicture(made, boat.id, BOAT.src, { alt: 'The ferry' }, legend), made);
+    expect(told.topics.at(-1)!.text).toBe('The ferry');
+    const worded = after(setWordless(told, [boat.id], false, legend), told);
+    expect(
+      drawTopic(worded.topics.at(-1)!, legend)
+        .lines.map(({ text }) => text)
+        .join(' '),
+    ).toBe('The ferry');
+    const bare = after(removePicture(told, boat.id, BOAT.src, legend), told);
+    expect(bare.topics.at(-1)).not.toHaveProperty('wordless', true);
+    expect(drawTopic(bare.topics.at(-1)!, legend).lines).toHaveLength(1);
+    expect(code(setWordless(start, ['a'], true, legend))).toBe('noPictureIn');
+  });
 });

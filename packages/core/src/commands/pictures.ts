@@ -3,6 +3,7 @@ import type { Change, Maker, Outcome } from '../map/changes.js';
 import { LIMITS, LONGEST } from '../map/types.js';
 import type { Legend, LoosePicture, Topic, TopicMap } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
+import { fitTopic } from '../geometry/fit.js';
 import { boxOf } from '../geometry/points.js';
 import { freeSpot } from './free-spot.js';
 import { onMap, refitted, topicOf } from './maker.js';
@@ -76,8 +77,68 @@ export function removePicture(map: TopicMap, id: string, src: string, legend: Le
   return done(withPictures(topic, left, legend));
 }
 
+/** Lets topics that hold pictures be drawn without their words, or with them again. */
+export function setWordless(map: TopicMap, ids: readonly string[], is: boolean, legend: Legend): Outcome {
+  const topics = map.topics.filter(({ id, pictures = [] }) => ids.includes(id) && pictures.length > 0);
+  if (topics.length === 0) return refused('noPictureIn');
+  return done(
+    ...topics.map((topic): Change => ({
+      do: 'set',
+      in: 'topics',
+      id: topic.id,
+      fields: refitted(topic, { wordless: is || undefined }, legend),
+    })),
+  );
+}
+
+/** What a loose picture is called as a topic when nobody said what it shows. */
+const UNNAMED = 'Picture';
+
+/** Makes loose pictures topics that are pictures alone, called by what they show: they can be linked and are checked. */
+export function asTopics(
+  map: TopicMap,
+  ids: readonly string[],
+  kind: string | null,
+  maker: Maker,
+  legend: Legend,
+): Outcome {
+  const pictures = map.pictures.filter(({ id }) => ids.includes(id));
+  if (pictures.length === 0) return refused('pictureGone');
+  if (map.topics.length + pictures.length > LIMITS.topics) return refused('topicsFull', { most: LIMITS.topics });
+  return done(
+    ...pictures.map(({ id }): Change => ({ do: 'remove', from: 'pictures', id })),
+    ...pictures.map(({ x, y, src, alt, width, height }): Change => {
+      const text = isBlank(alt) ? UNNAMED : alt.slice(0, LIMITS.text).toWellFormed().trim();
+      const topic: Topic = {
+        id: maker.newId(),
+        text,
+        kind,
+        x,
+        y,
+        width,
+        height,
+        by: maker.by,
+        wordless: true,
+        pictures: [{ src, width, height, ...(alt !== '' && { alt }) }],
+      };
+      return { do: 'add', to: 'topics', item: { ...topic, ...fitTopic(topic, legend) } };
+    }),
+  );
+}
+
 function withPictures(topic: Topic, pictures: TopicPicture[], legend: Legend): Change {
-  const fields = refitted(topic, { pictures: pictures.length > 0 ? pictures : undefined }, legend);
+  const [first] = pictures;
+  // What is drawn without words is called by what it shows.
+  const isRenamed = topic.wordless && first?.alt !== topic.pictures?.[0]?.alt && !isBlank(first?.alt);
+  const fields = refitted(
+    topic,
+    {
+      pictures: pictures.length > 0 ? pictures : undefined,
+      ...(isRenamed && { text: first!.alt!.slice(0, LIMITS.text).toWellFormed().trim() }),
+      ...(pictures.length === 0 && topic.wordless && { wordless: undefined }),
+    },
+    legend,
+  );
   return { do: 'set', in: 'topics', id: topic.id, fields };
 }
 

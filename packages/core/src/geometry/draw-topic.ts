@@ -1,7 +1,7 @@
 import { topicStyle } from '../map/style.js';
 import type { TopicStyle } from '../map/style.js';
 import type { Legend, Topic } from '../map/types.js';
-import { layoutTopic, layoutTopicPictures } from './fit.js';
+import { drawnWords, layoutTopic, layoutTopicPictures } from './fit.js';
 import { pathData } from './draw-link.js';
 import { stackedHeight } from './pictures.js';
 import type { Box } from './points.js';
@@ -26,7 +26,7 @@ export function drawTopic(topic: Topic, legend: Legend | undefined): TopicDrawin
   const { width, height } = topic;
   const block = layoutTopic(topic, legend);
   const shown = layoutTopicPictures(topic, legend, block);
-  const top = -stackedHeight(shown, topic.text, block.height) / 2;
+  const top = -stackedHeight(shown, drawnWords(topic), block.height) / 2;
   const bottom = shown.height === 0 ? block.height / 2 : -top;
   const first = bottom - block.height + block.lineHeight / 2 + style.fontSize * 0.34;
   const inner = Math.max(0, (width - 2 * ROOM[style.shape].x) / ROOM[style.shape].across);

@@ -11,6 +11,10 @@ import type { TextBlock } from './text.js';
 const COMFORTABLE = 168;
 const LEAST = { width: 56, height: 34 };
 
+/** The words that are drawn in a topic: none where its pictures stand for them. */
+export const drawnWords = ({ text, wordless, pictures }: Topic): string =>
+  wordless && pictures && pictures.length > 0 ? '' : text;
+
 const up = (length: number): number => Math.ceil(length / 2) * 2;
 
 /** The size a topic has: the greater of what its text and pictures need and the least size set by hand. Units; both even. */
@@ -21,10 +25,11 @@ export function fitTopic(topic: Topic, legend: Legend | undefined): { width: num
   const face = { fontSize: style.fontSize, bold: style.bold, italic: style.italic };
   const comfortable = COMFORTABLE * Math.max(1, style.fontSize / 14);
   const across = Math.max(comfortable, innerWidth(byHand.width, room));
-  const block = layoutText(topic.text, face, across);
+  const words = drawnWords(topic);
+  const block = layoutText(words, face, across);
   const pictures = layoutPictures(topic.pictures ?? [], across);
   const width = Math.max(block.width, pictures.width);
-  const height = stackedHeight(pictures, topic.text, block.height);
+  const height = stackedHeight(pictures, words, block.height);
   return {
     width: up(Math.max(LEAST.width, byHand.width, width * room.across + 2 * room.x)),
     height: up(Math.max(LEAST.height, byHand.height, height * room.down + 2 * room.y)),
@@ -35,7 +40,7 @@ export function fitTopic(topic: Topic, legend: Legend | undefined): { width: num
 export function layoutTopic(topic: Topic, legend: Legend | undefined): TextBlock {
   const style = topicStyle(topic, legend);
   const face = { fontSize: style.fontSize, bold: style.bold, italic: style.italic };
-  return layoutText(topic.text, face, innerWidth(topic.width, ROOM[style.shape]));
+  return layoutText(drawnWords(topic), face, innerWidth(topic.width, ROOM[style.shape]));
 }
 
 /** A topic's pictures as they stand in its present size, over its words. */
@@ -44,7 +49,7 @@ export function layoutTopicPictures(topic: Topic, legend: Legend | undefined, wo
   return picturesWithin(topic.pictures ?? [], {
     width: innerWidth(topic.width, room),
     height: (topic.height - 2 * room.y) / room.down + 0.5,
-    words: isBlank(topic.text) ? 0 : words.height,
+    words: isBlank(drawnWords(topic)) ? 0 : words.height,
   });
 }
 

@@ -17,6 +17,7 @@ export const REASONS = {
   linkedAlready:
     '“{from}” is already linked to “{to}”. Add to the words on that link, or link them the other way round.',
   otherWayThere: 'There is a link the other way round already. Delete one of the two.',
+  noPictureIn: 'No picture is in it. Put one into it first.',
   hangsBelow: '“{from}” hangs from “{text}” itself. Hang it elsewhere first.',
   hangsFromNothing: 'Nothing leads to what is selected: it is loose already.',
   allLinked: 'They are all linked that way already.',

@@ -90,6 +90,8 @@ export const TOPIC = record(
     weblinks: listOf(record({ url: address }, { title: words })),
     /** `src` says which (`picture-src`); its size where a hand set one, canvas units */
     pictures: listOf(record({ src: text(SHORT) }, { alt: text(2000), width: length, height: length })),
+    /** its pictures alone are drawn; its text, which says what they show, is its name everywhere else */
+    wordless: boolean,
     files: listOf(record({ src: text(SHORT) }, { name: words })),
     marks: listOf(text(100)),
     sequence: number(),

@@ -6,6 +6,7 @@ import { ChooseOwnMap } from '../../own-maps';
 import { Dialog } from '../../ui/dialog';
 import { useEditor } from '../editor';
 import { HandInDialog } from './hand-in-dialog';
+import { LargePicture } from './large-picture';
 import { CommandPalette, MapKeysDialog } from './palette';
 import { PaperDialog } from './paper-dialog';
 import { PicturesDialog } from './pictures-dialog';
@@ -92,6 +93,7 @@ export function MapDialogs({
         }}
       />
       <RegionDialog onClosed={onClosed} />
+      <LargePicture onClosed={onClosed} />
       {detail.mayEdit && <PicturesDialog onClosed={onClosed} />}
     </>
   );

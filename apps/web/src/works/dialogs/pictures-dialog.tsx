@@ -59,7 +59,12 @@ function Choosing({ first, language }: { first: PictureTab; language: string }) 
         <GoesWhere />
       </div>
       {tab === 'Sketch' ? (
-        <SketchPanel key={sketched ?? 'new'} name={`sketch ${sketched ?? ''}`} again={sketched} onDone={take} />
+        <SketchPanel
+          key={sketched ?? 'new'}
+          name={`sketch ${sketched ?? ''}`}
+          again={sketched}
+          onDone={(picture, alt) => void take(picture, alt)}
+        />
       ) : (
         <div className="grid h-[min(58vh,29rem)] grid-cols-[1fr_15rem] gap-4 max-md:grid-cols-1">
           {tab === 'Library' && <LibraryPanel language={language} words={words} onWords={setWords} {...grid} />}
@@ -95,17 +100,19 @@ function GoesWhere() {
 }
 
 /** Puts a picture where the dialog says it goes, and shows it there. */
-function useTake(): (picture: Chosen, alt: string) => void {
+function useTake(): (picture: Chosen, alt: string, stays?: boolean) => boolean {
   const { actions, store } = useEditor();
   const { desk } = useCommands();
-  return (picture, alt) => {
+  return (picture, alt, stays = false) => {
     const { map, selection, pictures } = store.getState();
     const isLoose = pictures?.replaces
       ? pictures.replaces.src === null
       : !map.topics.some(({ id }) => selection.includes(id));
     const size = picture.width === null ? {} : shownSize(picture, !isLoose);
     const wanted: NewPicture = { src: picture.src, alt: alt.trim(), ...size };
-    if (actions.takePicture(wanted, desk.centre()) && isLoose) desk.bringIn();
+    const isIn = actions.takePicture(wanted, desk.centre(), stays);
+    if (isIn && isLoose && !stays) desk.bringIn();
+    return isIn;
   };
 }
 
@@ -113,15 +120,17 @@ function Picked({ picture, looked }: { picture: Chosen | null; looked: Chosen | 
   const put = useTake();
   const [alt, setAlt] = useState(picture?.name ?? '');
   const shown = looked ?? picture;
-  const take = (): void => {
-    if (picture) put(picture, alt);
+  const [isPut, setIsPut] = useState(false);
+  const replaces = useEditorState(({ pictures }) => pictures?.replaces ?? null);
+  const take = (stays: boolean): void => {
+    if (picture) setIsPut(put(picture, alt, stays) && stays);
   };
   return (
     <form
       className="flex min-h-0 flex-col gap-2 border-l border-rule pl-4"
       onSubmit={(event) => {
         event.preventDefault();
-        take();
+        take(false);
       }}
     >
       <div className="grid h-40 shrink-0 place-items-center border border-rule bg-white p-3" data-testid="larger-look">
@@ -146,6 +155,14 @@ function Picked({ picture, looked }: { picture: Chosen | null; looked: Chosen | 
       <Button type="submit" look="action" disabled={!picture}>
         Put it there
       </Button>
+      {!replaces && (
+        <Button disabled={!picture} onClick={() => take(true)}>
+          Put it, and choose another
+        </Button>
+      )}
+      <p role="status" className="text-sm text-quiet">
+        {isPut && 'It is on the map.'}
+      </p>
       {picture && alt.trim() === '' && (
         <p className="text-xs text-quiet">Say in a few words what it shows, if you can.</p>
       )}

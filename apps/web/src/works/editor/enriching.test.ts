@@ -162,3 +162,34 @@ test('a teacher leaves tools out: their commands are gone, all others are there'
   expect(ids(undefined)).not.toContain('bring-own');
   expect(ids({ ownMaps: true })).toContain('bring-own');
 });
+
+describe('pictures that lie loose', () => {
+  test('several are put one after the other while the dialog stays; each becomes a topic that can be linked', () => {
+    const editor = opened();
+    editor.actions.openPictures('Library');
+    expect(editor.actions.takePicture(BELL, HERE, true)).toBe(true);
+    expect(editor.actions.takePicture({ ...BELL, src: 'noto/ferry', alt: 'A ferry' }, HERE, true)).toBe(true);
+    const { map, pictures, selection } = editor.store.getState();
+    expect([map.pictures.length, pictures?.tab, selection]).toEqual([2, 'Library', []]);
+    editor.actions.select(map.pictures.map(({ id }) => id));
+    editor.actions.picturesAsTopics();
+    expect(textsOf(editor)).toEqual(['Arch', 'Beam', 'A bell', 'A ferry']);
+    expect(editor.store.getState().selection).toHaveLength(2);
+    editor.actions.undo();
+    expect(editor.store.getState().map.pictures).toHaveLength(2);
+  });
+  test('are copied and pasted; a double click looks at one large', () => {
+    const editor = opened();
+    editor.actions.takePicture(BELL, HERE);
+    const [{ id }] = editor.store.getState().map.pictures as [{ id: string }];
+    const can = (command: string): boolean | undefined =>
+      commandsFor(editor.assignment, { mayEdit: true, mayHandIn: false })
+        .find((one) => one.id === command)!
+        .can?.(editor.store.getState());
+    expect([can('duplicate'), can('copy'), can('as-topic'), can('look-large')]).toEqual([true, true, true, true]);
+    editor.actions.duplicate();
+    expect(editor.store.getState().map.pictures).toHaveLength(2);
+    editor.actions.edit(id);
+    expect(editor.store.getState().large).toBe('noto/bell');
+  });
+});

@@ -3,11 +3,13 @@ import {
   addFile,
   addLoosePicture,
   addPicture,
+  asTopics,
   layPaper,
   removeFile,
   removePicture,
   setLoosePicture,
   setPicture,
+  setWordless,
 } from '@ichnograph/core';
 import type { NewPicture } from '@ichnograph/core';
 import { announce } from '../../common/announcer';
@@ -61,13 +63,27 @@ export function pictureActions({ assignment, legend, maker, get, set, run, refus
     openPictures: (tab: PictureTab, replaces: Replaced | null = null): void =>
       set({ pictures: { tab, replaces }, about: false }),
     closePictures: (): void => set({ pictures: null }),
-    /** Puts a picture where the dialog said it would go: into what is selected, or onto the map. */
-    takePicture: (picture: NewPicture, at: Spot): boolean => {
-      const replaces = get().pictures?.replaces ?? null;
+    /**
+     * Puts a picture where the dialog said it would go: into what is selected, or onto the map.
+     * @param stays whether the dialog stays open for more; what was selected stays so then
+     */
+    takePicture: (picture: NewPicture, at: Spot, stays = false): boolean => {
+      const { pictures, selection } = get();
+      const replaces = pictures?.replaces ?? null;
       const isIn = replaces ? replace(picture, replaces) : lay(picture, selectedTopics(), at);
-      if (isIn) set({ pictures: null });
+      if (isIn) set(stays ? { pictures, selection } : { pictures: null });
       return isIn;
     },
+    setWordless: (is: boolean): void => void run(setWordless(get().map, selectedTopics(), is, legend)),
+    /** Makes the selected loose pictures topics, which can be linked. */
+    picturesAsTopics: (): void => {
+      const { map, selection, next } = get();
+      const made = run(asTopics(map, selection, next.topicKind, maker, legend));
+      if (!made) return;
+      const ids = made.flatMap((change) => (change.do === 'add' ? [change.item.id] : []));
+      set({ selection: ids });
+    },
+    lookLarge: (src: string | null): void => set({ large: src }),
     describePicture: (id: string, src: string, alt: string): boolean =>
       run(setPicture(get().map, id, src, { alt }, legend)) !== false,
     sizePicture: (id: string, src: string, size: { width: number; height: number }): void =>

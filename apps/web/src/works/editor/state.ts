@@ -58,6 +58,8 @@ export interface EditorState {
   region: string | null;
   /** the dialog of pictures, and the picture whose place the next one takes */
   pictures: { tab: PictureTab; replaces: Replaced | null } | null;
+  /** the picture that is looked at large */
+  large: string | null;
   /** how many files are being brought */
   bringing: number;
   /** the topic whose branch alone is shown */

@@ -25,8 +25,8 @@ export function typingActions({ assignment, legend, maker, get, set, run, refuse
   const edit = (id: string): void => {
     const topic = get().map.topics.find((one) => one.id === id);
     const link = get().map.links.find((one) => one.id === id);
-    if (get().map.pictures.some((one) => one.id === id))
-      set({ pictures: { tab: 'Library', replaces: { of: id, src: null } } });
+    const picture = get().map.pictures.find((one) => one.id === id);
+    if (picture) set({ large: picture.src });
     if (topic) set({ typing: { what: 'topic', id }, words: topic.text, selection: [id], refusal: null });
     if (link) set({ typing: { what: 'phrase', id }, words: link.phrase, selection: [id], refusal: null });
   };
