@@ -34,6 +34,8 @@ import type { Padding } from './view';
 
 interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   label: string;
+  /** what the words on the map are in */
+  language?: string;
   flags: Flags;
   /** what covers the canvas when the whole map is first shown */
   padding?: Padding;
@@ -79,6 +81,7 @@ const EDGE_TYPES = { link: CanvasLink };
 /** The one canvas: of students, markers and readers. It owns nothing but the view and what is in the hand. */
 export function Canvas({
   label,
+  language,
   flags,
   padding = FREE,
   gathering = false,
@@ -225,83 +228,87 @@ export function Canvas({
         if (isFree || target.closest('[data-picture]')) onSpot?.(at);
       }}
     >
-      <ReactFlow<MarkNode, LinkEdge>
-        nodes={nodes}
-        edges={edges}
-        nodeTypes={NODE_TYPES}
-        edgeTypes={EDGE_TYPES}
-        nodeOrigin={CENTRE}
-        {...handlers}
-        connectionMode={ConnectionMode.Loose}
-        connectOnClick={false}
-        connectionRadius={0}
-        isValidConnection={NEVER}
-        connectionLineStyle={CONNECTING}
-        nodesDraggable={gestures !== undefined}
-        nodesConnectable={gestures !== undefined}
-        nodesFocusable={false}
-        edgesFocusable={false}
-        disableKeyboardA11y
-        elevateNodesOnSelect={false}
-        elevateEdgesOnSelect={false}
-        zIndexMode="manual"
-        deleteKeyCode={null}
-        multiSelectionKeyCode={ADDING}
-        selectionKeyCode={null}
-        selectionOnDrag={gestures !== undefined}
-        selectionMode={SelectionMode.Partial}
-        // Choosing several by finger: one draws the frame, two move the map.
-        panOnDrag={gestures ? (gathering ? false : OTHER_BUTTONS) : true}
-        panActivationKeyCode="Space"
-        panOnScroll
-        zoomActivationKeyCode="Control"
-        zoomOnDoubleClick={false}
-        minZoom={0.08}
-        maxZoom={4}
-        proOptions={{ hideAttribution: true }}
-        // From the first step on: `drop` tells a drag from a click, so that nothing of the way is lost.
-        nodeDragThreshold={0}
-        onlyRenderVisibleElements={map.topics.length > 400}
-      >
-        {/* Survey marks would show through what is dimmed. */}
-        {shown.concern === null && <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />}
-        <ViewportPortal>
-          <Behind map={map} legend={shown.legend} />
-          <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
-          {pressed && (
-            <RegionTitles
-              map={map}
-              legend={shown.legend}
-              selection={selection}
-              what={gestures ? 'change it' : 'choose it'}
-              onRegion={pressed}
+      <div lang={language} className="contents">
+        <ReactFlow<MarkNode, LinkEdge>
+          nodes={nodes}
+          edges={edges}
+          nodeTypes={NODE_TYPES}
+          edgeTypes={EDGE_TYPES}
+          nodeOrigin={CENTRE}
+          {...handlers}
+          connectionMode={ConnectionMode.Loose}
+          connectOnClick={false}
+          connectionRadius={0}
+          isValidConnection={NEVER}
+          connectionLineStyle={CONNECTING}
+          nodesDraggable={gestures !== undefined}
+          nodesConnectable={gestures !== undefined}
+          nodesFocusable={false}
+          edgesFocusable={false}
+          disableKeyboardA11y
+          elevateNodesOnSelect={false}
+          elevateEdgesOnSelect={false}
+          zIndexMode="manual"
+          deleteKeyCode={null}
+          multiSelectionKeyCode={ADDING}
+          selectionKeyCode={null}
+          selectionOnDrag={gestures !== undefined}
+          selectionMode={SelectionMode.Partial}
+          // Choosing several by finger: one draws the frame, two move the map.
+          panOnDrag={gestures ? (gathering ? false : OTHER_BUTTONS) : true}
+          panActivationKeyCode="Space"
+          panOnScroll
+          zoomActivationKeyCode="Control"
+          zoomOnDoubleClick={false}
+          minZoom={0.08}
+          maxZoom={4}
+          proOptions={{ hideAttribution: true }}
+          // From the first step on: `drop` tells a drag from a click, so that nothing of the way is lost.
+          nodeDragThreshold={0}
+          onlyRenderVisibleElements={map.topics.length > 400}
+        >
+          {/* Survey marks would show through what is dimmed. */}
+          {shown.concern === null && (
+            <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />
+          )}
+          <ViewportPortal>
+            <Behind map={map} legend={shown.legend} />
+            <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
+            {pressed && (
+              <RegionTitles
+                map={map}
+                legend={shown.legend}
+                selection={selection}
+                what={gestures ? 'change it' : 'choose it'}
+                onRegion={pressed}
+              />
+            )}
+            {drag.lifted && (
+              <Lifted lifted={drag.lifted} map={map} legend={shown.legend} selection={selection} handle={drag.layer} />
+            )}
+            {overlay}
+            {drag.drop && <DropMark map={map} legend={shown.legend} drop={drag.drop} />}
+          </ViewportPortal>
+          {overview && (
+            <MiniMap
+              pannable
+              zoomable
+              ariaLabel="Overview of the map"
+              onClick={(_event, { x, y }) => void flow.setCenter(x, y, { zoom: flow.getZoom() })}
+              nodeColor={(node: MarkNode) =>
+                node.type === 'picture' ? '#ffffff' : topicStyle(node.data.topic, node.data.legend).fill
+              }
+              nodeStrokeColor="#4d5867"
+              nodeStrokeWidth={6}
+              nodeBorderRadius={0}
+              bgColor="#fbfbf8"
+              maskColor="rgb(22 32 46 / 0.12)"
+              className="!m-3 border border-rule"
             />
           )}
-          {drag.lifted && (
-            <Lifted lifted={drag.lifted} map={map} legend={shown.legend} selection={selection} handle={drag.layer} />
-          )}
-          {overlay}
-          {drag.drop && <DropMark map={map} legend={shown.legend} drop={drag.drop} />}
-        </ViewportPortal>
-        {overview && (
-          <MiniMap
-            pannable
-            zoomable
-            ariaLabel="Overview of the map"
-            onClick={(_event, { x, y }) => void flow.setCenter(x, y, { zoom: flow.getZoom() })}
-            nodeColor={(node: MarkNode) =>
-              node.type === 'picture' ? '#ffffff' : topicStyle(node.data.topic, node.data.legend).fill
-            }
-            nodeStrokeColor="#4d5867"
-            nodeStrokeWidth={6}
-            nodeBorderRadius={0}
-            bgColor="#fbfbf8"
-            maskColor="rgb(22 32 46 / 0.12)"
-            className="!m-3 border border-rule"
-          />
-        )}
-        <MarkScale host={host} />
-      </ReactFlow>
+          <MarkScale host={host} />
+        </ReactFlow>
+      </div>
       <InHand map={map} {...drag} />
       {children}
     </div>

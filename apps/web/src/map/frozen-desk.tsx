@@ -233,7 +233,12 @@ function AtTheDesk({
             atFoot={listed}
           />
         ) : view === 'Sentences' ? (
-          <SentencesView map={frozen.map} legend={assignment.legend} onGo={(mark) => go([mark])} />
+          <SentencesView
+            map={frozen.map}
+            legend={assignment.legend}
+            language={assignment.language}
+            onGo={(mark) => go([mark])}
+          />
         ) : (
           <NotesView map={frozen.map} onGo={(id) => go([id])} />
         )}

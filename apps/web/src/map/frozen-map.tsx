@@ -82,6 +82,7 @@ export function FrozenMap({
       <div className="relative min-h-0 flex-1">
         <Canvas
           label={`Map as handed in, ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic.`}
+          language={assignment.language}
           map={map}
           legend={assignment.legend}
           selection={selected}

@@ -1,13 +1,22 @@
 import { isBlank, mapOutline, outlineMarkdown } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { FileText, Text } from 'lucide-react';
-import { Fragment, useMemo } from 'react';
+import { useMemo } from 'react';
 import { announce } from '../common/announcer';
 import { fileName, saveAs } from '../common/save-as';
 import { Button } from '../ui/button';
 
 /** The map as an indented outline, to read and to go on writing with. */
-export function OutlineView({ map, onGo }: { map: TopicMap; onGo: (id: string) => void }) {
+export function OutlineView({
+  map,
+  language,
+  onGo,
+}: {
+  map: TopicMap;
+  /** what its words are in */
+  language: string;
+  onGo: (id: string) => void;
+}) {
   const rows = useMemo(() => mapOutline(map), [map]);
   const name = fileName(map.title || 'Map');
   const saveDocument = async (): Promise<void> => {
@@ -38,29 +47,66 @@ export function OutlineView({ map, onGo }: { map: TopicMap; onGo: (id: string) =
       {rows.length === 0 && (
         <p className="text-quiet">Nothing is on the map yet. Its topics will stand here in order.</p>
       )}
-      <ul>
-        {rows.map(({ id, depth, phrase, text, note, ties }) => (
-          <li key={id} style={{ paddingLeft: `${Math.min(depth, 12) * 1.4}rem` }} className={depth === 0 ? 'mt-4' : ''}>
-            <button
-              type="button"
-              aria-label={`${phrase} ${text}`.trim()}
-              className={`words w-full px-2 py-1 text-left hover:bg-wash ${depth === 0 ? 'font-semibold' : ''}`}
-              onClick={() => onGo(id)}
-            >
-              {!isBlank(phrase) && <span className="mr-1.5 italic text-quiet">{phrase}</span>}
-              {text}
-              {ties.map((tie, i) => (
-                <Fragment key={i}>
-                  <span className="ml-3 text-sm text-quiet">
-                    → <i>{tie.phrase}</i> {tie.text}
-                  </span>
-                </Fragment>
-              ))}
-            </button>
-            {!isBlank(note) && <p className="words max-w-[70ch] whitespace-pre-line px-2 pb-2 text-sm">{note}</p>}
-          </li>
-        ))}
-      </ul>
+      <div lang={language} dir="auto">
+        <Branches rows={nested(rows)} onGo={onGo} isOutermost />
+      </div>
     </div>
+  );
+}
+
+type Row = ReturnType<typeof mapOutline>[number];
+interface Branch extends Row {
+  below: Branch[];
+}
+
+/** The rows of an outline with what stands deeper after each inside it. */
+function nested(rows: readonly Row[]): Branch[] {
+  const top: Branch[] = [];
+  const open: Branch[] = [];
+  for (const row of rows) {
+    const branch: Branch = { ...row, below: [] };
+    open.length = Math.min(open.length, row.depth);
+    (open.at(-1)?.below ?? top).push(branch);
+    open.push(branch);
+  }
+  return top;
+}
+
+/** A list in a list for each level: those who listen hear how deep they are. */
+function Branches({
+  rows,
+  onGo,
+  isOutermost = false,
+}: {
+  rows: readonly Branch[];
+  onGo: (id: string) => void;
+  isOutermost?: boolean;
+}) {
+  return (
+    <ul className={isOutermost ? '' : 'ml-[1.4rem]'}>
+      {rows.map(({ id, phrase, text, note, ties, below }) => (
+        <li key={id} className={isOutermost ? 'mt-4' : ''}>
+          <button
+            type="button"
+            className={`words w-full px-2 py-1 text-left hover:bg-wash ${isOutermost ? 'font-semibold' : ''}`}
+            onClick={() => onGo(id)}
+          >
+            {!isBlank(phrase) && <span className="mr-1.5 italic text-quiet">{phrase}</span>} {text}
+          </button>
+          {ties.length > 0 && (
+            <ul aria-label={`Ties of ${text}`} className="flex flex-wrap gap-x-4 px-2 pb-1 text-sm text-quiet">
+              {ties.map((tie, i) => (
+                <li key={i}>
+                  <span aria-hidden>→ </span>
+                  <i>{tie.phrase}</i> {tie.text}
+                </li>
+              ))}
+            </ul>
+          )}
+          {!isBlank(note) && <p className="words max-w-[70ch] whitespace-pre-line px-2 pb-2 text-sm">{note}</p>}
+          {below.length > 0 && <Branches rows={below} onGo={onGo} />}
+        </li>
+      ))}
+    </ul>
   );
 }

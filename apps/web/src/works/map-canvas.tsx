@@ -125,6 +125,7 @@ export function MapCanvas({ detail, open, host }: Props) {
   return (
     <Canvas
       label={`Map with ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic; the view “Sentences” is the map as text.`}
+      language={open.assignment.language}
       map={shown}
       legend={legend}
       selection={selection}

@@ -287,9 +287,9 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
                 <MapCanvas detail={detail} open={open} host={host} />
               </CanvasMenu>
             ) : view === 'Outline' ? (
-              <OutlineView map={map} onGo={(id) => go([id])} />
+              <OutlineView map={map} language={assignment.language} onGo={(id) => go([id])} />
             ) : (
-              <SentencesView map={map} legend={legend} onGo={(id) => go([id])} />
+              <SentencesView map={map} legend={legend} language={assignment.language} onGo={(id) => go([id])} />
             )}
           </div>
           <MapFoot

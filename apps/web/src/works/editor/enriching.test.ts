@@ -181,7 +181,7 @@ describe('pictures that lie loose', () => {
   test('are copied and pasted; a double click looks at one large', () => {
     const editor = opened();
     editor.actions.takePicture(BELL, HERE);
-    const [{ id }] = editor.store.getState().map.pictures as [{ id: string }];
+    const { id } = editor.store.getState().map.pictures[0]!;
     const can = (command: string): boolean | undefined =>
       commandsFor(editor.assignment, { mayEdit: true, mayHandIn: false })
         .find((one) => one.id === command)!

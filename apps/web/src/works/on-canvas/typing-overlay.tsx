@@ -104,6 +104,8 @@ function TopicField({
       <textarea
         ref={input}
         data-typing
+        lang={assignment.language}
+        dir="auto"
         aria-label={
           typing.what === 'new'
             ? `Text of the new topic, ${effectiveKind(base, assignment)?.name ?? 'no kind'}`
