@@ -197,7 +197,7 @@ test('from an empty installation to a difference: people, a sheet written by key
       await expect(desk.topic('Bridge')).toBeVisible();
       await desk.saved();
       const box = (await desk.canvas.boundingBox())!;
-      await desk.makeByDoubleClick('Ways down', { x: box.x + 90, y: box.y + box.height - 60 });
+      await desk.makeByDoubleClick('Ways down', { x: box.x + 90, y: box.y + 50 });
       await desk.linkByKeys('Bridge', 'Ways down', 'needs');
       await expect(desk.checks).toContainText('8 of 8 met');
       await desk.saved();

@@ -97,7 +97,12 @@ await run(async () => {
   if (thorough) process.env.ICHNOGRAPH_THOROUGH = '1';
   ensureNode();
   ensureRoom(1500);
-  await ensurePackages({ ...DATABASE_PACKAGES, chromium: 'chromium' });
+  // The shell runs the journeys, with less work than the whole browser; that brings the fonts and libraries of a desktop.
+  await ensurePackages({
+    ...DATABASE_PACKAGES,
+    chromium: 'chromium',
+    'chromium-headless-shell': 'chromium-headless-shell',
+  });
   await ensureBuilt();
   rmSync(results, { recursive: true, force: true });
   mkdirSync(results, { recursive: true });

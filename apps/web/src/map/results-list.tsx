@@ -67,7 +67,10 @@ function Row({
 }) {
   const isChosen = chosen === requirement.id;
   return (
-    <li className={`border-l-[3px] ${isChosen ? 'border-ochre bg-ochre-wash' : 'border-transparent'}`}>
+    <li
+      data-to-judge={result?.status === 'judge' && !(requirement.id in ownPoints) ? '' : undefined}
+      className={`border-l-[3px] ${isChosen ? 'border-ochre bg-ochre-wash' : 'border-transparent'}`}
+    >
       <button
         type="button"
         aria-expanded={isChosen}

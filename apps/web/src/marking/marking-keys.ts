@@ -15,6 +15,14 @@ export function toJudge(): HTMLElement | null | undefined {
   return wayInto(open);
 }
 
+/** The first result that the computer leaves to a person: opened, at the way to let it stand; other points are beside it. */
+export function toJudgeResult(): HTMLElement | null | undefined {
+  const row = document.querySelector('[data-to-judge]');
+  const opens = row?.querySelector<HTMLElement>('button[aria-expanded=false]');
+  if (opens) opens.click();
+  return row?.querySelector<HTMLElement>('[data-let-stand]');
+}
+
 /** The first sentence without a verdict, once the sentences stand beside the map. */
 export function toJudgeSentence(): HTMLElement | null | undefined {
   const segment = [...document.querySelectorAll<HTMLElement>('[aria-label="Beside the map"] button')].at(-1);

@@ -37,7 +37,7 @@ import { ChangesList, ChangesOnMap, useChanges } from './changes';
 import { CriteriaToGive } from './criteria-to-give';
 import { Earlier, stateSentence } from './earlier';
 import { judgedOf } from './judgement';
-import { inResults, toJudge, toJudgeSentence, SENTENCE_KEYS } from './marking-keys';
+import { inResults, toJudge, toJudgeResult, toJudgeSentence, SENTENCE_KEYS } from './marking-keys';
 import { MarkHead, notJudgedWords } from './mark-head';
 import { MarkingActions } from './marking-actions';
 import { isNewest, modeOf } from './mode';
@@ -167,6 +167,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
     anywhere('Alt+PageDown', 'To the next map of the pile', () => goOn(1)),
     anywhere('Alt+PageUp', 'To the map before', () => goOn(-1)),
     anywhere('Alt+C', 'To the first criterion without a level', () => inResults(toJudge)),
+    anywhere('Alt+R', 'To the first result that waits for you', () => inResults(toJudgeResult)),
     anywhere('Alt+S', 'To the first sentence without a verdict', () => inResults(toJudgeSentence)),
     anywhere('Alt+M', 'Write a comment', () =>
       inResults(() => document.querySelector<HTMLElement>('[data-write-comment]')),

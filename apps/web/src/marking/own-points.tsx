@@ -33,7 +33,7 @@ export function OwnPoints({
           </span>
         )}
         {result.status === 'judge' && !given && (
-          <Button small onClick={() => void onJudge(result.points, LOOKED_AT)}>
+          <Button small data-let-stand onClick={() => void onJudge(result.points, LOOKED_AT)}>
             Let {figure(result.points)} stand
           </Button>
         )}
