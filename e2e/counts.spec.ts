@@ -118,12 +118,16 @@ test('a map of twenty topics by pointer, by keys and by finger', async ({ browse
     // Twice on one place.
     hand.actions += 1;
     for (let tap = 0; tap < 2; tap++) await tapAt(touch, { x: box.x + box.width / 2, y: box.y + 80 });
+    const field = page.locator('[data-typing]');
+    await expect(field).toBeFocused();
     await hand.type(ROOT);
     await hand.press('Enter');
     const grow = async (from: string, text: string, says: string): Promise<void> => {
       hand.actions += 2;
       await tapAt(touch, await desk.centreOf(desk.topic(from)));
+      await expect(page.locator('.react-flow__node.selected').locator(desk.topic(from))).toHaveCount(1);
       await tapAt(touch, await desk.centreOf(desk.topic(from).locator('.grip')));
+      await expect(field).toBeFocused();
       await hand.type(text);
       await hand.press('Enter');
       await hand.type(says);

@@ -2,7 +2,7 @@
 import { expect, test } from '@jest/globals';
 import { emptyMap } from '@ichnograph/core';
 import { screen, within } from '@testing-library/react';
-import { link, topic } from '../testing/editor';
+import { link, topic } from '../testing/marks';
 import { render } from '../testing/signed-in';
 import { OutlineView } from './outline-view';
 

@@ -1,4 +1,4 @@
-import nlp from 'compromise/two';
+import { english } from '#english';
 import { wordsOf } from './normal-form.js';
 
 /** Verbs are looked for in English only. */
@@ -9,15 +9,18 @@ interface Model {
   one: { lexicon: Readonly<Record<string, string | readonly string[]>> };
   two: { switches: Readonly<Record<string, string>> };
 }
-const { one, two } = nlp.model() as Model;
+let model: Model | undefined;
+const known = (): Model => (model ??= english().model() as Model);
 
 const SURE_VERBS = new Set(['Copula', 'Modal', 'PresentTense', 'PastTense']);
 const NEVER_VERBS = new Set(['Preposition', 'Determiner', 'Conjunction']);
 /** A noun before one of these is no verb, whatever it might be elsewhere: “source of”, “symbol for”. */
 const AFTER_NOUNS = new Set(['of', 'for']);
 
-const tagsOf = (word: string): readonly string[] =>
-  Object.hasOwn(one.lexicon, word) ? [one.lexicon[word]!].flat() : [];
+function tagsOf(word: string): readonly string[] {
+  const { lexicon } = known().one;
+  return Object.hasOwn(lexicon, word) ? [lexicon[word]!].flat() : [];
+}
 
 /**
  * Whether an English linking phrase holds a verb. Most phrases are decided by their first word, or by having nothing but
@@ -32,10 +35,12 @@ export function holdsVerb(phrase: string): boolean {
   if (isSwitch(first, 'Plural|Verb') && second !== 'of') return true;
   if (words.every((word) => tagsOf(word).some((tag) => NEVER_VERBS.has(tag)))) return false;
   if (words.length === 2 && AFTER_NOUNS.has(second!) && !mayBeVerb(first)) return false;
-  return nlp(`it ${phrase} them`).has('#Verb');
+  return english()(`it ${phrase} them`).has('#Verb');
 }
 
 /** “presses” may be several or what one does; a phrase that begins with it says what one does. */
-const isSwitch = (word: string, between: string): boolean =>
-  Object.hasOwn(two.switches, word) && two.switches[word]!.endsWith(between);
+function isSwitch(word: string, between: string): boolean {
+  const { switches } = known().two;
+  return Object.hasOwn(switches, word) && switches[word]!.endsWith(between);
+}
 const mayBeVerb = (word: string): boolean => tagsOf(word).includes('Infinitive') || isSwitch(word, 'Verb');

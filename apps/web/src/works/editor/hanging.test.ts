@@ -1,9 +1,10 @@
 /** @jest-environment jsdom */
 import { boxesMeet, boxOf } from '@ichnograph/core';
 import type { Topic } from '@ichnograph/core';
-import { link, openEditor, topic } from '../../testing/editor';
+import { link, topic } from '../../testing/marks';
 import { commandsFor } from '../commands';
 import type { DeskHand } from '../command';
+import { openEditor } from './opened';
 
 /** What hangs from what: dropped, asked for by key, put in between, and taken along. */
 

@@ -1,5 +1,6 @@
 import { LIMITS } from '@ichnograph/core';
-import { link, openEditor, topic } from '../../testing/editor';
+import { link, topic } from '../../testing/marks';
+import { openEditor } from './opened';
 
 /** Words that are typed are never lost unsaid. */
 

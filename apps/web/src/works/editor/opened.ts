@@ -1,8 +1,8 @@
 import { emptyMap } from '@ichnograph/core';
-import type { Assignment, Link, Topic, TopicMap } from '@ichnograph/core';
+import type { Assignment, TopicMap } from '@ichnograph/core';
 import { fillDocument, LiveMap } from '@ichnograph/livemap';
 import * as Y from 'yjs';
-import { createEditor } from '../works/editor';
+import { createEditor } from './editor';
 
 const ASSIGNMENT: Assignment = {
   title: 'Bridges',
@@ -24,28 +24,7 @@ const ASSIGNMENT: Assignment = {
   criteria: [],
 };
 
-/** A topic of 80 by 40 whose words are its id. */
-export const topic = (id: string, x: number, y: number, fields: Partial<Topic> = {}): Topic => ({
-  id,
-  text: id,
-  kind: null,
-  x,
-  y,
-  width: 80,
-  height: 40,
-  ...fields,
-});
-/** A link with the id `from-to`. */
-export const link = (from: string, to: string, fields: Partial<Link> = {}): Link => ({
-  id: `${from}-${to}`,
-  from,
-  to,
-  phrase: '',
-  kind: 'says',
-  ...fields,
-});
-
-/** An editor on a live map that holds what is given, by whoever is `me`. */
+/** For tests: an editor on a live map that holds what is given, by whoever is `me`. */
 export function openEditor(marks: Partial<TopicMap>, fields: Partial<Assignment> = {}) {
   const doc = new Y.Doc();
   fillDocument(doc, { ...emptyMap(), ...marks });
