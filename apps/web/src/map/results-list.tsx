@@ -173,7 +173,9 @@ function EvidenceList({
         <p className="text-quiet">
           {status === 'met'
             ? 'Nothing on the map to mend.'
-            : `This is ${STATUS_WORDS[status]}; nothing on the map stands out.`}
+            : status === 'judge'
+              ? 'Your teacher will look at this.'
+              : 'Nothing that is on the map is wrong here: what is asked for is still missing.'}
         </p>
       )}
       <ul className="grid gap-1">

@@ -28,12 +28,23 @@ export const partOf = (count: number, of: number): { count: number; of: number; 
   left: of - count,
 });
 
-/** "At least 3 topics", "Between 3 and 5 topics", "At most 5 topics"; `within` a sentence, in small letters. */
-export function between(what: string, within?: 'within'): string {
+interface Counted {
+  /** in small letters, inside a sentence */
+  within?: true;
+  /** what they do, of one and of several */
+  verb?: readonly [one: string, several: string];
+}
+
+/** "At least 3 topics", "Between 3 and 5 topics", "Exactly 3 topics", "At most 5 topics". `exact` is given with the blanks. */
+export function between(what: string, { within, verb }: Counted = {}): string {
   const begun = (words: string): string => (within ? words.toLowerCase() : words);
   const [min, max] = ['<b-min>{min}</b-min>', '<b-max>{max}</b-max>'];
-  return (
-    `{min, select, undefined {{max, select, undefined {${begun('Any')} number of ${what}} other {${begun('At')} most ${max} ${what}}}} ` +
-    `other {{max, select, undefined {${begun('At')} least ${min} ${what}} other {${begun('Between')} ${min} and ${max} ${what}}}}}`
-  );
+  const [one, several] = verb ? [` ${verb[0]}`, ` ${verb[1]}`] : ['', ''];
+  const all = `${what}${several}`;
+  const single = `${what.replace(/(?<=ch)es$|s$/, '')}${one}`;
+  const numbered = `{min, plural, one {${single}} other {${all}}}`;
+  const ranges =
+    `{min, select, undefined {{max, select, undefined {${begun('Any')} number of ${all}} other {${begun('At')} most ${max} ${all}}}} ` +
+    `other {{max, select, undefined {${begun('At')} least ${min} ${numbered}} other {${begun('Between')} ${min} and ${max} ${all}}}}}`;
+  return `{exact, select, yes {${begun('Exactly')} ${min} ${numbered}} other {${ranges}}}`;
 }

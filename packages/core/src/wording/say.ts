@@ -51,13 +51,15 @@ export function requirementParts(
   const names = Object.keys(type.params);
   // Lists say nothing as they are: a type that speaks of one shows it in its own way.
   const plain = Object.fromEntries(names.map((name) => [name, isPlain(whole[name]) ? whole[name] : undefined]));
+  // A range of one number reads as that number.
+  const exact = whole.min !== undefined && whole.min === whole.max ? 'yes' : 'no';
   const blanks = Object.fromEntries(
     names.map((param) => [`b-${param}`, (text: string): SentencePart & object => ({ param, text })]),
   );
   return formattedParts(
     message,
     catalogue.locale,
-    argumentsOf(id, { ...plain, ...type.shown?.(whole, assignment) }, catalogue),
+    argumentsOf(id, { exact, ...plain, ...type.shown?.(whole, assignment) }, catalogue),
     blanks,
   );
 }

@@ -29,7 +29,7 @@ export function FoldSigns({ folded, mayFold }: { folded: Folded; mayFold: boolea
   });
 }
 
-/** Beside the ring, which stands under the middle. */
+/** At the lower left, outside the topic: a finger that means the ring below the middle does not fold. */
 function Sign({
   topic: { id, x, y, width, height },
   label,
@@ -43,8 +43,8 @@ function Sign({
   return (
     <button
       type="button"
-      className="nodrag nopan pointer-events-auto absolute z-[998] border border-ink bg-paper px-1.5 font-mono text-xs leading-5 hover:bg-wash pointer-coarse:before:absolute pointer-coarse:before:-inset-3 pointer-coarse:before:content-['']"
-      style={{ left: x - width / 2, top: y + height / 2 + 4 }}
+      className="nodrag nopan pointer-events-auto absolute z-[998] border border-ink bg-paper px-1.5 font-mono text-xs leading-5 -translate-x-full hover:bg-wash pointer-coarse:before:absolute pointer-coarse:before:-inset-y-3 pointer-coarse:before:-left-5 pointer-coarse:before:right-0 pointer-coarse:before:content-['']"
+      style={{ left: x - width / 2 - 3, top: y + height / 2 - 6 }}
       data-grip="fold"
       aria-label={label}
       title={label}

@@ -16,8 +16,8 @@ export const kindCount = requirementType({
     max: { type: 'number', least: 0, whole: true },
   },
   sentence:
-    '{max, select, undefined {At least <b-min>{min}</b-min> {min, plural, one {topic} other {topics}}} other {Between <b-min>{min}</b-min> and <b-max>{max}</b-max> topics}} of the kind <b-kind>{kind}</b-kind>' +
-    '{max, select, undefined {{min, plural, one { is} other { are}}} other { are}} on the map',
+    '{exact, select, yes {Exactly <b-min>{min}</b-min> {min, plural, one {topic} other {topics}}} other {{max, select, undefined {At least <b-min>{min}</b-min> {min, plural, one {topic} other {topics}}} other {Between <b-min>{min}</b-min> and <b-max>{max}</b-max> topics}}}} of the kind <b-kind>{kind}</b-kind>' +
+    '{exact, select, yes {{min, plural, one { is} other { are}}} other {{max, select, undefined {{min, plural, one { is} other { are}}} other { are}}}} on the map',
   shown: ({ kind }, assignment) => ({ kind: kindNames(assignment, [kind]) }),
   messages: {
     enough: '{count} on the map.',

@@ -62,7 +62,8 @@ export const supportingMaterial = requirementType({
     kinds: kindNames(assignment, kinds),
   }),
   messages: {
-    found: '{count} of {of} so far.',
+    found: '{count} so far: {needed} asked for.',
+    share: '{count} of {of} so far.',
     without: `Add ${MATERIAL} to “{text}”.`,
     hollow: '“{text}” has a place for it that is still empty.',
     other: `“{text}” bears something else, not ${MATERIAL}.`,
@@ -74,8 +75,8 @@ export const supportingMaterial = requirementType({
     return {
       fraction: minShare === undefined ? ramp(count, min) : ramp(share(count, of), minShare),
       figures: { count, topics: of },
-      code: 'found',
-      data: { count, of },
+      code: minShare === undefined ? 'found' : 'share',
+      data: { count, of, needed: min },
       evidence:
         minShare === undefined
           ? count < min

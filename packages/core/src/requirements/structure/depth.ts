@@ -11,7 +11,7 @@ export const depth = requirementType({
   needsRoot: true,
   staysMet: true,
   params: { min: { type: 'number', least: 0, whole: true }, max: { type: 'number', least: 0, whole: true } },
-  sentence: `${between('levels')} lie below the starting topic`,
+  sentence: `${between('levels', { verb: ['lies', 'lie'] })} below the starting topic`,
   messages: {
     noRoot: 'There is no starting topic to count from.',
     found: 'The map goes {deepest} deep.',

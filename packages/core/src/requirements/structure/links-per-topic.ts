@@ -40,7 +40,7 @@ export const linksPerTopic = requirementType({
     max: { type: 'number', least: 0, whole: true },
     direction: { type: 'choice', options: ['either', 'in', 'out'], default: 'either' },
   },
-  sentence: `Every {kinds, select, undefined {topic} other {<b-kinds>{kinds}</b-kinds>}} is <b-direction>{direction, select, in {pointed at by} out {pointing at} other {tied to}}</b-direction> ${between('others', 'within')}`,
+  sentence: `Every {kinds, select, undefined {topic} other {<b-kinds>{kinds}</b-kinds>}} is <b-direction>{direction, select, in {pointed at by} out {pointing at} other {tied to}}</b-direction> ${between('others', { within: true })}`,
   shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),
   messages: {
     share: ofThem('tied as asked'),

@@ -11,7 +11,7 @@ export const mainBranches = requirementType({
   needsRoot: true,
   staysMet: true,
   params: RANGE_PARAMS,
-  sentence: `${between('main branches')} leave the starting topic`,
+  sentence: `${between('main branches', { verb: ['leaves', 'leave'] })} the starting topic`,
   messages: {
     ...RANGE_MESSAGES,
     noRoot: 'There is no starting topic for branches to leave from.',

@@ -76,7 +76,7 @@ export const kindStyle = requirementType({
   }),
   messages: {
     share: ofThem('drawn so'),
-    wrong: '“{text}” has lost the {what} of a {kind}: give it the looks of its kind.',
+    wrong: '“{text}” has lost the {what} of the kind {kind}: give it the looks of its kind.',
     none: '“{text}” looks like no kind that is for ideas of your own: give it the shape and fill of {should}.',
     noneOwn: `“{text}” ${NOT_GIVEN}`,
     shape: 'shape',
