@@ -51,7 +51,6 @@ async function pictures(browser, url) {
   await take(noor, 'today-student');
   await noor.getByRole('button', { name: 'Begin the map' }).click();
   await canvas(noor);
-  await unfold(noor, 'Legend and word bank');
 
   const juno = await enter('juno');
   await juno.getByRole('link', { name: 'Go on with the map' }).click();

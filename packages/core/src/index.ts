@@ -141,7 +141,17 @@ export {
 export type { SentencePart } from './wording/say.js';
 export { reportFile } from './wording/report-file.js';
 export type { ReportFile } from './wording/report-file.js';
-export { addTopic, growTopic, moveMarks, putBetween, resizeTopic, setText, setTextOrNote, splitLink, wordsAndNote } from './commands/topics.js';
+export {
+  addTopic,
+  growTopic,
+  moveMarks,
+  putBetween,
+  resizeTopic,
+  setText,
+  setTextOrNote,
+  splitLink,
+  wordsAndNote,
+} from './commands/topics.js';
 export { addLink, bendLink, linkAll, reattach, setPhrase, setPhrases, turnLinks } from './commands/links.js';
 export { branchOf, cutLoose, dropTarget, hangFrom, hangsBy, headsOf } from './commands/branches.js';
 export {

@@ -3,7 +3,7 @@ import type { Assignment, Report, Result } from '@ichnograph/core';
 import type { ReactNode } from 'react';
 import { figure, sumWords } from '../common/figures';
 import { Balloon } from '../ui/balloon';
-import { STATUS_WORDS, StatusMark } from '../ui/status-mark';
+import { StatusMark } from '../ui/status-mark';
 import { Sentence } from './requirement-sentence';
 
 /** Nobody gave points of their own. */

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { jest } from '@jest/globals';
 import { emptyMap } from '@ichnograph/core';
-import type { Assignment, Result } from '@ichnograph/core';
+import type { Assignment } from '@ichnograph/core';
 import { startAnswerChecks } from './answer-checks';
 
 const assignment = {
@@ -40,8 +40,8 @@ test('an answer that comes late gives way to what was asked since', async () => 
   checks.look(true, emptyMap());
   await passed(800);
   expect(asked).toHaveLength(2);
-  asked[1]!(200, ['new'] as unknown as Result[]);
-  asked[0]!(200, ['old'] as unknown as Result[]);
+  asked[1]!(200, ['new'] as unknown);
+  asked[0]!(200, ['old'] as unknown);
   await passed(0);
   expect(answers).toEqual([['new']]);
   checks.stop();
