@@ -71,8 +71,8 @@ export function HeadOfPage({ crumbs, middle, actions }: Head) {
         {crumbs.map(({ name, to }, i) => (
           <span
             key={name}
-            // Where it is narrow the way here is cut first, the name of what is open last. Factors below 1 would leave some over.
-            className={`flex min-w-0 items-baseline gap-2 ${i === crumbs.length - 1 ? 'shrink font-semibold' : 'shrink-[300] text-quiet'}`}
+            // Where it is narrow the way here is cut first, the name of what is open last: a hair less, and it would be cut as well.
+            className={`flex min-w-0 items-baseline gap-2 ${i === crumbs.length - 1 ? 'shrink font-semibold' : 'shrink-[100000] text-quiet'}`}
           >
             {i > 0 && (
               <span aria-hidden className="text-quiet">
