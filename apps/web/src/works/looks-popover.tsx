@@ -112,7 +112,7 @@ export function LooksPopover({
                 />
               </div>
               <Choice
-                label="Set"
+                label="Alignment"
                 options={ALIGNS}
                 value={same(topicStyles.map(({ align }) => align))}
                 onChange={(align) => set({ align })}

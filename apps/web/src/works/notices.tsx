@@ -35,6 +35,7 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
       said.current = true;
     }
   }, [state]);
+  const changed = useChangedSince(detail);
   const [newest] = detail.submissions;
   const about =
     detail.state === 'being marked'
@@ -42,11 +43,10 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
       : detail.state === 'returned'
         ? 'This map came back to you. Open the comments and choose “Revise” to go on with it.'
         : detail.state === 'handed in' && newest
-          ? `Handed in ${showMoment(newest.handedInAt, zone)}.${detail.mayHandInAgain && detail.mayEdit ? ' You may go on and hand in again until your teacher begins to mark.' : ''}`
+          ? `Handed in ${showMoment(newest.handedInAt, zone)}.${detail.mayHandInAgain && detail.mayEdit && changed === 0 ? ' You may go on and hand in again until your teacher begins to mark.' : ''}`
           : detail.state === 'in progress' && !detail.mayEdit && role === 'student'
             ? 'This assignment is closed, or its class is put away. Your map is kept as it is; nothing is drawn or handed in now.'
             : null;
-  const changed = useChangedSince(detail);
   const waiting = !detail.mayEdit && state === 'saving';
   return (
     // Over the map, not above it: it must not move under a hand because a connection came or went. What is known before
@@ -56,9 +56,10 @@ export function Notices({ detail, open }: { detail: WorkDetail; open: OpenWork }
       {about && (
         <p className="border-b border-rule bg-wash px-3.5 py-1.5 text-sm">
           {about}
+          {/* As long as what it takes the place of: the map must not move because something was changed on it. */}
           {changed > 0 && (
             <b className="font-semibold">
-              {` ${changed === 1 ? 'One thing on it has' : `${changed} things on it have`} changed since: your teacher sees it as it was until you hand it in again.`}
+              {` ${changed === 1 ? 'One thing has' : `${changed} things have`} changed since: hand it in again to let that count.`}
             </b>
           )}
           {detail.state === 'handed in' && newest && (
