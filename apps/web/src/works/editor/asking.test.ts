@@ -1,45 +1,25 @@
-import { emptyMap } from '@ichnograph/core';
-import type { Assignment } from '@ichnograph/core';
-import { fillDocument, LiveMap } from '@ichnograph/livemap';
-import * as Y from 'yjs';
-import { createEditor } from './editor';
+import { topic } from '../../testing/marks';
 import type { Editor } from './editor';
+import { openEditor } from './opened';
 
-const assignment: Assignment = {
-  title: 'Bridges',
-  focusQuestion: '',
-  brief: '',
-  language: 'en',
-  styleMode: 'free',
-  legend: {
-    topicKinds: [],
-    linkKinds: [
-      { id: 'shows', name: 'shows', structural: false },
-      { id: 'says', name: 'says' },
-    ],
-  },
-  terms: [],
-  starter: null,
-  reference: null,
-  requirements: [],
-  criteria: [],
+/** A kind that stands beside the structure comes first in this legend. */
+const legend = {
+  topicKinds: [],
+  linkKinds: [
+    { id: 'shows', name: 'shows', structural: false },
+    { id: 'says', name: 'says' },
+  ],
 };
 
 let editor: Editor;
+let say: (words: string) => void;
 const state = () => editor.store.getState();
 const links = () => state().map.links.map(({ from, to, phrase, kind }) => [from, to, phrase, kind]);
 
 beforeEach(() => {
-  const doc = new Y.Doc();
-  const at = (id: string, x: number) => ({ id, text: id, kind: null, x, y: 0, width: 80, height: 40 });
-  fillDocument(doc, { ...emptyMap(), topics: [at('a', 0), at('b', 200), at('c', 400)] });
-  editor = createEditor(new LiveMap(doc, 'tab'), assignment, 'me');
+  const topics = [topic('a', 0, 0), topic('b', 200, 0), topic('c', 400, 0)];
+  ({ editor, say } = openEditor({ topics }, { legend }));
 });
-
-const say = (words: string): void => {
-  editor.actions.type(words);
-  editor.actions.commit();
-};
 
 describe('while a topic is asked for', () => {
   beforeEach(() => {

@@ -1,38 +1,20 @@
 /** @jest-environment jsdom */
-import { emptyMap } from '@ichnograph/core';
-import type { Assignment } from '@ichnograph/core';
-import { fillDocument, LiveMap } from '@ichnograph/livemap';
 import { beforeEach, expect, test } from '@jest/globals';
 import { act, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import * as Y from 'yjs';
+import { topic } from '../../testing/marks';
 import { render } from '../../testing/signed-in';
-import { createEditor, EditorProvider } from '../editor';
+import { EditorProvider } from '../editor';
 import type { Editor } from '../editor';
+import { openEditor } from '../editor/opened';
 import { Finder } from './finder';
-
-const assignment: Assignment = {
-  title: '',
-  focusQuestion: '',
-  brief: '',
-  language: 'en',
-  styleMode: 'free',
-  legend: { topicKinds: [], linkKinds: [{ id: 'says', name: 'says' }] },
-  terms: [],
-  starter: null,
-  reference: null,
-  requirements: [],
-  criteria: [],
-};
 
 const user = userEvent.setup();
 let editor: Editor;
 const host = { current: null as HTMLDivElement | null };
 beforeEach(() => {
-  const doc = new Y.Doc();
-  const at = (id: string, text: string, x: number) => ({ id, text, kind: null, x, y: 0, width: 80, height: 40 });
-  fillDocument(doc, { ...emptyMap(), topics: [at('a', 'Arch', 0), at('b', 'Beam', 200), at('c', 'Bearing', 400)] });
-  editor = createEditor(new LiveMap(doc, 'tab'), assignment, 'me');
+  const at = (id: string, text: string, x: number) => topic(id, x, 0, { text });
+  ({ editor } = openEditor({ topics: [at('a', 'Arch', 0), at('b', 'Beam', 200), at('c', 'Bearing', 400)] }));
   render(
     <EditorProvider value={editor}>
       <div ref={(element) => void (host.current = element)} tabIndex={0} data-testid="canvas">
