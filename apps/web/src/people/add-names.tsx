@@ -2,6 +2,7 @@ import { MOST_AT_ONCE } from '@ichnograph/contract';
 import type { Card, ClassRow } from '@ichnograph/contract';
 import { useId, useMemo, useState } from 'react';
 import { api, SaidError } from '../common/api';
+import { useWords } from '../common/drafts';
 import { useKnownNames } from '../common/queries';
 import { useSend } from '../common/send';
 import { useRested } from '../common/use-rested';
@@ -23,6 +24,9 @@ const ODD: Record<NonNullable<NameRow['odd']>, string> = {
   'in the class': 'somebody of this name is in the class already',
 };
 
+/** What the names that are written for a class and not made yet are kept under. */
+export const namesDraft = (classId: string): string => `names for ${classId}`;
+
 /** Names pasted or from a file, and before anything is made what will be. */
 export function AddNames({
   of,
@@ -37,7 +41,7 @@ export function AddNames({
 }) {
   const id = useId();
   const { trouble, isSending, send } = useSend('everything');
-  const [text, setText] = useState('');
+  const { text, setText } = useWords(namesDraft(of.id));
   const [chosen, setChosen] = useState<Columns | null>(null);
   // Whoever stands twice, or seems to be in the class, is taken or left by hand.
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
@@ -62,15 +66,13 @@ export function AddNames({
       }
     });
   const make = (): void =>
-    void send(
-      async () =>
-        onMade(
-          await api.post<Card[]>(`classes/${of.id}/students`, {
-            people: taken.map(({ givenName, familyName }) => ({ givenName, familyName })),
-          }),
-        ),
-      `${taken.length} accounts are made.`,
-    );
+    void send(async () => {
+      const cards = await api.post<Card[]>(`classes/${of.id}/students`, {
+        people: taken.map(({ givenName, familyName }) => ({ givenName, familyName })),
+      });
+      setText('');
+      onMade(cards);
+    }, `${taken.length} accounts are made.`);
   return (
     <section aria-labelledby={`${id}-title`} className="min-w-0">
       <h2 id={`${id}-title`} className="words mb-1 text-lg font-semibold">
@@ -174,7 +176,14 @@ export function AddNames({
         <Button look="action" disabled={taken.length === 0 || names.length > MOST_AT_ONCE || isSending} onClick={make}>
           {taken.length === 1 ? 'Make 1 account' : `Make ${taken.length} accounts`}
         </Button>
-        <Button onClick={onCancel}>Cancel</Button>
+        <Button
+          onClick={() => {
+            setText('');
+            onCancel();
+          }}
+        >
+          Cancel
+        </Button>
       </div>
     </section>
   );

@@ -3,6 +3,7 @@ import { FileText, KeyRound, LogOut, MoreHorizontal, UserPlus } from 'lucide-rea
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api } from '../common/api';
+import { readDraft } from '../common/drafts';
 import { useAccounts, useColleagues, useMe, useRoster } from '../common/queries';
 import { useSend } from '../common/send';
 import type { Send } from '../common/send';
@@ -11,7 +12,7 @@ import { Confirm, Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
 import { WithWhy } from '../ui/with-why';
-import { AddNames } from './add-names';
+import { AddNames, namesDraft } from './add-names';
 
 /** A class: who is in it, how more come in, and what can be done for one of them. */
 export function Roster({
@@ -27,7 +28,8 @@ export function Roster({
   const me = useMe();
   const roster = useRoster(of.id);
   const { trouble, send } = useSend('everything');
-  const [adding, setAdding] = useState(false);
+  // Names that were written before and not made are still there.
+  const [adding, setAdding] = useState(() => readDraft(me.id, namesDraft(of.id)) !== null);
   const navigate = useNavigate();
   const [anew, setAnew] = useState<RosterEntry | null>(null);
   const mayManage = me.role === 'administrator' || of.part === 'teacher';

@@ -3,10 +3,11 @@ import type { Sheet } from '@ichnograph/core';
 import { useId, useState } from 'react';
 import { CommittedInput } from '../../common/committed';
 import { announce } from '../../common/announcer';
+import { useWords } from '../../common/drafts';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
 import { takeOut } from '../take-out';
-import { usePart } from '../use-sheet';
+import { usePart, useSheetPage } from '../use-sheet';
 import { moved } from './lists';
 
 type Term = Sheet['terms']['terms'][number];
@@ -227,7 +228,7 @@ function PlaceChoice({
 function AddTerms({ terms, onAdd }: { terms: readonly Term[]; onAdd: (added: Term[]) => void }) {
   const id = useId();
   const [{ legend }] = usePart('legend');
-  const [text, setText] = useState('');
+  const { text, setText } = useWords(`terms for ${useSheetPage().detail.id}`);
   const [kind, setKind] = useState(
     () => legend.topicKinds.find((one) => one.givenBy === 'teacher' && !one.root)?.id ?? '',
   );
