@@ -51,6 +51,8 @@ const isPassing = (error: unknown): boolean => error instanceof ApiError && (err
 export const queries = new QueryClient({
   defaultOptions: {
     queries: {
+      // Without a network the question fails, and that is said: it does not wait in silence for one.
+      networkMode: 'always',
       retry: (count, error) => isPassing(error) && count < 2,
       // A page that could not load, or that shows what is old, asks again by itself.
       refetchInterval: ({ state }) => (state.status === 'error' && isPassing(state.error) ? 3000 : false),

@@ -2,9 +2,11 @@ import { isBlank, mapOutline, outlineMarkdown } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { FileText, Text } from 'lucide-react';
 import { useMemo } from 'react';
-import { announce } from '../common/announcer';
+import { SaidError } from '../common/api';
 import { fileName, saveAs } from '../common/save-as';
+import { useSend } from '../common/send';
 import { Button } from '../ui/button';
+import { Trouble } from '../ui/field';
 
 /** The map as an indented outline, to read and to go on writing with. */
 export function OutlineView({
@@ -19,11 +21,14 @@ export function OutlineView({
 }) {
   const rows = useMemo(() => mapOutline(map), [map]);
   const name = fileName(map.title || 'Map');
-  const saveDocument = async (): Promise<void> => {
-    const { outlineDocument } = await import('./outline-document');
-    saveAs(`${name}.docx`, await outlineDocument(map));
-    announce('The outline is saved for a word processor.');
-  };
+  const { trouble, send } = useSend([]);
+  const saveDocument = (): Promise<boolean> =>
+    send(async () => {
+      const { outlineDocument } = await import('./outline-document').catch(() => {
+        throw new SaidError('The part that writes it did not load. Try again when you are connected.');
+      });
+      saveAs(`${name}.docx`, await outlineDocument(map));
+    }, 'The outline is saved for a word processor.');
   return (
     <div className="h-full overflow-y-auto bg-paper px-6 py-5" data-testid="outline">
       <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
@@ -44,6 +49,7 @@ export function OutlineView({
           </div>
         )}
       </div>
+      <Trouble>{trouble}</Trouble>
       {rows.length === 0 && (
         <p className="text-quiet">Nothing is on the map yet. Its topics will stand here in order.</p>
       )}
