@@ -46,12 +46,20 @@ async function uncovered(page: Page, state: string): Promise<void> {
 test.describe('in other settings of a person’s machine', () => {
   for (const [setting, options] of [
     ['forced colours', { forcedColors: 'active' }],
-    ['a dark system', { colorScheme: 'dark' }],
+    ['a dark system that asks for contrast', { colorScheme: 'dark', contrast: 'more' }],
     // What 200 % leaves of a window of 1280 by 800.
     ['200 % zoom', { viewport: { width: 640, height: 400 }, deviceScaleFactor: 2 }],
   ] as const)
     test(setting, async ({ browser, school }) => {
       const kofi = await enter(browser, school, 'kofi', options);
+      if ('contrast' in options) {
+        // Quiet words are as dark as the others.
+        const [quiet, ink] = await kofi.evaluate(() => {
+          const colourOf = (part: Element | null): string => getComputedStyle(part!).color;
+          return [colourOf(document.querySelector('main .text-quiet')), colourOf(document.body)];
+        });
+        expect(quiet).toBe(ink);
+      }
       await accessible(kofi, `${setting}: today`);
       await uncovered(kofi, `${setting}: today`);
       await kofi.getByRole('link', { name: 'Read the comments' }).click();

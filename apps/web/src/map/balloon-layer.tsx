@@ -3,6 +3,7 @@ import type { Legend, TopicMap } from '@ichnograph/core';
 import { useStore as useFlowStore } from '@xyflow/react';
 import { memo, useMemo } from 'react';
 import { STATUS_COLOURS } from '../ui/balloon';
+import { DIMMED } from './dimmed';
 import type { Flag, Flags } from './flags';
 
 const keyOf = ({ number }: Flag): number => number;
@@ -44,7 +45,7 @@ export const BalloonLayer = memo(function BalloonLayer({
             data-balloon={shown.map(keyOf).join(' ')}
             data-of={id}
             transform={`translate(${at.x} ${at.y}) scale(${scale}) translate(${(-(shown.length - 1) * RING.step) / 2} 0)`}
-            opacity={dimmed ? 0.55 : 1}
+            opacity={dimmed ? DIMMED : 1}
           >
             {shown.map(({ number, status }, i) => (
               <g key={number} transform={`translate(${i * RING.step} 0)`}>

@@ -3,12 +3,10 @@ import type { DrawnShape, Legend, Link, LoosePicture, Topic } from '@ichnograph/
 import { Handle, Position } from '@xyflow/react';
 import type { Edge, EdgeProps, Node, NodeProps } from '@xyflow/react';
 import { memo } from 'react';
+import { DIMMED } from './dimmed';
 import { Shapes, Underlay } from './drawing';
 
 /** The two things React Flow draws for us. It is told every size and place and measures nothing. */
-
-/** What a chosen requirement does not concern stays readable: its words keep a contrast of at least 3 : 1. */
-const DIMMED = 0.55;
 
 const NO_TOPICS: ReadonlyMap<string, Topic> = new Map();
 
