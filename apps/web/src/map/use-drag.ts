@@ -129,6 +129,7 @@ export function useDrag(map: TopicMap, legend: Legend, gestures: Gestures | unde
       heads: isMore ? [] : headsOf(map, ids),
     };
   };
+  /** What letting go there would do. */
   const under = (event: Pointed): Drop | null => {
     const { carried, heads } = grasped.current;
     if (!gestures || heads.length === 0) return null;
