@@ -2,17 +2,10 @@ import type { Choice, Edge, Layer, TidyWay } from '@ichnograph/core';
 import { act } from './command';
 import type { Command } from './command';
 import type { Editor, EditorState } from './editor';
+import { anything, oneLink, oneTopic, several, someTopic } from './selected';
 
 /** The commands that arrange, choose and hang. Those with a letter are reached by it after the leader key. */
 
-const topicsIn = ({ map, selection }: EditorState): number =>
-  map.topics.filter(({ id }) => selection.includes(id)).length;
-const someTopic = (state: EditorState): boolean => topicsIn(state) > 0;
-const several = (state: EditorState): boolean => topicsIn(state) > 1;
-const oneTopic = (state: EditorState): boolean => state.selection.length === 1 && topicsIn(state) === 1;
-const oneLink = ({ map, selection }: EditorState): boolean =>
-  selection.length === 1 && map.links.some(({ id }) => id === selection[0]);
-const anything = ({ selection }: EditorState): boolean => selection.length > 0;
 const isMap = ({ map }: EditorState): boolean => map.topics.length > 0;
 
 type Run = (actions: Editor['actions']) => void;
