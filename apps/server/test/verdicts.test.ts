@@ -42,7 +42,7 @@ async function theClass(name: string, phrase = `is what ${name} ties to`) {
 }
 
 test('a verdict on the class holds in every map that says it; one map can differ; a return carries them and their remarks', async () => {
-  const { person, maren, id, workId, all, ofMap, give, giveMap } = await theClass('Veronika', 'pushes outward on');
+  const { person, maren, id, workId, all, ofMap, give, giveMap } = await theClass('Veronika', 'pushes outward on the');
   const { propositions } = await all();
   expect(propositions.length).toBeGreaterThan(20);
   expect(propositions[0]!.works.length).toBeGreaterThanOrEqual(propositions[1]!.works.length);

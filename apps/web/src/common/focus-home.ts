@@ -38,3 +38,8 @@ export function useFocusHome(): void {
     };
   }, []);
 }
+
+/** For what closes and would give the focus back a moment later: not where it has gone elsewhere meanwhile. */
+export function stayWhereFocusIs(event: Event): void {
+  if (document.activeElement && document.activeElement !== document.body) event.preventDefault();
+}

@@ -3,7 +3,7 @@ import { afterEach, expect, jest, test } from '@jest/globals';
 import { act, render, screen, waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { Trouble } from '../ui/field';
-import { useFocusHome } from './focus-home';
+import { stayWhereFocusIs, useFocusHome } from './focus-home';
 import { focusIn, focusOn } from './focus-on';
 import { useIsPast } from './use-is-past';
 import { useRested } from './use-rested';
@@ -93,4 +93,17 @@ test('a value counts once it has stood for a moment', () => {
   expect(screen.getByText('a')).toBeTruthy();
   act(() => jest.advanceTimersByTime(100));
   expect(screen.getByText('abc')).toBeTruthy();
+});
+
+test('what closes gives the focus back, but not where it has gone elsewhere meanwhile', () => {
+  const field = document.body.appendChild(document.createElement('input'));
+  const closing = () => {
+    const event = new Event('close', { cancelable: true });
+    stayWhereFocusIs(event);
+    return event.defaultPrevented;
+  };
+  expect(closing()).toBe(false);
+  field.focus();
+  expect(closing()).toBe(true);
+  field.remove();
 });

@@ -3,6 +3,7 @@ import type { Topic } from '@ichnograph/core';
 import { NotebookPen, X } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
+import { stayWhereFocusIs } from '../common/focus-home';
 import { CommittedInput } from '../common/committed';
 import { Button, buttonClass } from '../ui/button';
 import { Files, Pictures } from './about-pictures';
@@ -25,6 +26,7 @@ export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
           align="start"
           sideOffset={6}
           collisionPadding={8}
+          onCloseAutoFocus={stayWhereFocusIs}
           className="z-40 max-h-[75vh] w-[min(92vw,24rem)] overflow-y-auto border border-ink bg-paper p-3"
           aria-label={others.length > 0 ? `About ${topics.length} topics` : `About ${one.text}`}
         >
