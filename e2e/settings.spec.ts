@@ -54,6 +54,7 @@ test.describe('in other settings of a person’s machine', () => {
       const kofi = await enter(browser, school, 'kofi', options);
       if ('contrast' in options) {
         // Quiet words are as dark as the others.
+        await expect(kofi.locator('main .text-quiet').first()).toBeVisible();
         const [quiet, ink] = await kofi.evaluate(() => {
           const colourOf = (part: Element | null): string => getComputedStyle(part!).color;
           return [colourOf(document.querySelector('main .text-quiet')), colourOf(document.body)];
