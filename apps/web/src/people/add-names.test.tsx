@@ -9,7 +9,7 @@ import { AddNames } from './add-names';
 
 const of = { id: 'c', name: 'Technology 9B' } as ClassRow;
 const shown = () => render(<AddNames of={of} known={[]} onMade={() => undefined} onCancel={() => undefined} />);
-const field = () => screen.getByRole('textbox', { name: 'Names' }) as HTMLTextAreaElement;
+const field = () => screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'Names' });
 beforeEach(() => localStorage.clear());
 
 test('names that were written and not made are there when one comes back, and gone once they are made', async () => {
