@@ -12,18 +12,14 @@ interface Answers {
 export const heldIn = ({ map: { topics, links }, selection }: Pick<EditorState, 'map' | 'selection'>) =>
   [...topics, ...links].find(({ id }) => selection.includes(id));
 
-/** The topics that are to hang elsewhere. */
-const hanging = ({ map, selection }: EditorState): string[] =>
-  map.topics.flatMap(({ id }) => (selection.includes(id) ? [id] : []));
-
 /** Choosing on the map, and asking for a topic of it. */
-export function askingActions({ get, set }: Hand, { link, hang, reattach }: Answers) {
+export function askingActions({ get, set, selectedTopics }: Hand, { link, hang, reattach }: Answers) {
   const answerWith = (topic: string): void => {
     const { asking } = get();
     const held = heldIn(get());
     if (!held || !asking) return;
     if (asking === 'link') link(held.id, topic);
-    else if (asking === 'hang') hang(hanging(get()), topic);
+    else if (asking === 'hang') hang(selectedTopics(), topic);
     else reattach(held.id, asking, topic);
   };
   return {
