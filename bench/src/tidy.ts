@@ -185,8 +185,8 @@ function graphviz(viz: Viz, map: TopicMap, { engine, rankdir }: { engine: string
 }
 
 /** The room of a link's words, as we draw them. */
-function wordsOf({ phrase }: Link): { width: number; height: number } {
-  const { left, top, right, bottom } = phraseAt(phrase, { x: 0, y: 0 })!.box;
+function wordsOf(link: Link): { width: number; height: number } {
+  const { left, top, right, bottom } = phraseAt(link, { x: 0, y: 0 })!.box;
   return { width: Math.ceil(right - left), height: Math.ceil(bottom - top) };
 }
 

@@ -23,7 +23,7 @@ export { meetingPoint } from './geometry/meetings.js';
 export { outlineOf, polygonOf } from './geometry/shapes.js';
 export { drawnPart } from './geometry/drawn-part.js';
 export { bendThrough } from './geometry/path.js';
-export { drawLink, pathData, phraseAt, PHRASE_SIZE } from './geometry/draw-link.js';
+export { drawLink, pathData, phraseAt, phraseBlock } from './geometry/draw-link.js';
 export type { LinkDrawing } from './geometry/draw-link.js';
 export { drawTopic } from './geometry/draw-topic.js';
 export type { TopicDrawing } from './geometry/draw-topic.js';

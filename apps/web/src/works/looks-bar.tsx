@@ -1,4 +1,4 @@
-import { effectiveKind } from '@ichnograph/core';
+import { effectiveKind, LINK_LOOKS, TOPIC_LOOKS } from '@ichnograph/core';
 import type { Assignment, Link, Topic, TopicMap } from '@ichnograph/core';
 import {
   ArrowLeftRight,
@@ -225,11 +225,9 @@ function Name({ children, first = false }: { children: string; first?: boolean }
   );
 }
 
-const TOPIC_OWN = ['shape', 'fill', 'outline', 'ink', 'fontSize', 'bold', 'italic', 'align'] as const;
-const LINK_OWN = ['route', 'bend', 'colour', 'width', 'dash', 'arrow'] as const;
 const hasOwnLooks = (topics: readonly Topic[], links: readonly Link[]): boolean =>
-  topics.some((topic) => TOPIC_OWN.some((name) => topic[name] !== undefined)) ||
-  links.some((link) => LINK_OWN.some((name) => link[name] !== undefined));
+  topics.some((topic) => TOPIC_LOOKS.some((name) => topic[name] !== undefined)) ||
+  links.some((link) => LINK_LOOKS.some((name) => link[name] !== undefined));
 
 function KindSelect({
   label,

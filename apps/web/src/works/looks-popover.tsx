@@ -174,6 +174,14 @@ export function LooksPopover({
                 step={5}
                 onChange={(bend) => set({ bend: bend / 100 })}
               />
+              <Figure
+                label="Text size"
+                unit="px"
+                value={same(linkStyles.map(({ phraseSize }) => phraseSize))}
+                least={8}
+                most={48}
+                onChange={(phraseSize) => set({ phraseSize })}
+              />
             </fieldset>
           )}
         </Popover.Content>

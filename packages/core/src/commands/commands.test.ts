@@ -26,6 +26,7 @@ const reason = (outcome: Outcome): string => (outcome.ok ? '' : reasonOf(outcome
 test('a command that changes nothing gives back the very same map', () => {
   expect(after(setText(map, 'a', 'Arch', legend))).toBe(map);
   expect(after(setPhrase(map, 'a-b', ' holds '))).toBe(map);
+  expect(after(setPhrase(map, 'a-b', '\n holds  \r\n\n up \n')).links[0]!.phrase).toBe('holds\nup');
   expect(after(moveMarks(map, ['nobody'], { x: 1, y: 1 }))).toBe(map);
   expect(after(asItsKind(map, ['a', 'a-b'], rules))).toBe(map);
   expect(after(entitle(map, { title: '' }))).toBe(map);

@@ -14,7 +14,13 @@ interface NewLink {
   kind: string | null;
 }
 
-const tidy = (phrase: string): string => phrase.replace(/\s+/g, ' ').trim();
+/** Line breaks of its own stay, those around nothing do not. */
+const tidy = (phrase: string): string =>
+  phrase
+    .split('\n')
+    .map((line) => line.replace(/\s+/g, ' ').trim())
+    .filter((line) => line !== '')
+    .join('\n');
 const TOO_LONG = refused('phraseTooLong', { most: LIMITS.text });
 
 export const newLink = (wanted: NewLink, maker: Maker): Link => ({ id: maker.newId(), ...wanted, by: maker.by });

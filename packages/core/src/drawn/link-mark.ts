@@ -1,4 +1,4 @@
-import { drawLink, PHRASE_SIZE } from '../geometry/draw-link.js';
+import { drawLink } from '../geometry/draw-link.js';
 import type { LinkDrawing } from '../geometry/draw-link.js';
 import { boxAround, distanceToSegment, holdsPoint, unionOf } from '../geometry/points.js';
 import { LIMITS, LINK } from '../map/types.js';
@@ -41,7 +41,7 @@ export const linkMark: MarkType<Link> = {
       ...heads.map(
         (head) => ({ draw: 'path', part: 'head', d: `M${head.map(corner).join('L')}Z`, fill: style.colour }) as const,
       ),
-      ...(phrase ? wordsOn(phrase) : []),
+      ...(phrase ? wordsOn(phrase, style.phraseSize) : []),
     ];
     return { at: { x: 0, y: 0 }, z: style.z, shapes };
   },
@@ -57,14 +57,14 @@ export const linkMark: MarkType<Link> = {
 const round = (value: number): number => Math.round(value * 100) / 100;
 const corner = ({ x, y }: { x: number; y: number }): string => `${round(x)} ${round(y)}`;
 
-function wordsOn({ box, block, centre }: NonNullable<LinkDrawing['phrase']>): DrawnShape[] {
+function wordsOn({ box, block, centre }: NonNullable<LinkDrawing['phrase']>, size: number): DrawnShape[] {
   const lines = block.lines.map((line, i) => ({
     ...line,
     x: centre.x - line.width / 2,
-    y: box.top + 1 + (i + 0.5) * block.lineHeight + PHRASE_SIZE * 0.34,
+    y: box.top + 1 + (i + 0.5) * block.lineHeight + size * 0.34,
   }));
   return [
     { draw: 'ground', box },
-    { draw: 'words', lines, ink: INK, size: PHRASE_SIZE, bold: false, italic: false },
+    { draw: 'words', lines, ink: INK, size, bold: false, italic: false },
   ];
 }

@@ -1,7 +1,8 @@
-import { linkStyle, topicStyle } from '../map/style.js';
+import { linkStyle, PHRASE_SIZE, topicStyle } from '../map/style.js';
 import type { LinkStyle } from '../map/style.js';
 import type { Legend, Link, Topic } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
+import { remembered } from '../words/word-forms.js';
 import { longestOutside } from './drawn-part.js';
 import type { Solid } from './drawn-part.js';
 import { centreLine } from './path.js';
@@ -11,7 +12,7 @@ import { isSharp, outlineCorners } from './shapes.js';
 import { layoutText } from './text.js';
 import type { TextBlock } from './text.js';
 
-export const PHRASE_SIZE = 13;
+/** How wide words of that size may run; larger ones in proportion. */
 const PHRASE_WIDTH = 150;
 
 export interface LinkDrawing {
@@ -38,7 +39,7 @@ export function drawLink(link: Link, from: Topic, to: Topic, legend: Legend | un
     style,
     path: pathData(shaft),
     heads: [atEnd, atStart].filter((head) => head !== null),
-    phrase: isBlank(link.phrase) ? null : phraseAt(link.phrase, pointAlong(line, style.phraseAt)),
+    phrase: isBlank(link.phrase) ? null : phraseAt(link, pointAlong(line, style.phraseAt)),
   };
 }
 
@@ -61,7 +62,16 @@ export function phraseBoxOn(line: readonly Point[], phraseAt: number, block: Tex
   return centre && boxAt(centre, block);
 }
 
-export const phraseBlock = (phrase: string): TextBlock => layoutText(phrase, { fontSize: PHRASE_SIZE }, PHRASE_WIDTH);
+type Worded = Pick<Link, 'phrase' | 'phraseSize'>;
+
+export const phraseBlock = ({ phrase, phraseSize: fontSize = PHRASE_SIZE }: Worded): TextBlock =>
+  layoutText(phrase, { fontSize }, (PHRASE_WIDTH * fontSize) / PHRASE_SIZE);
+
+/** The same, remembered: a map has many links of the same words. */
+export function phraseBlocks(): (link: Worded) => TextBlock {
+  const ofSize = remembered((size) => remembered((phrase) => phraseBlock({ phrase, phraseSize: Number(size) })));
+  return ({ phrase, phraseSize = PHRASE_SIZE }) => ofSize(String(phraseSize))(phrase);
+}
 
 function boxAt({ x, y }: Point, { width, height }: TextBlock): Box {
   const [halfWidth, halfHeight] = [width / 2 + 3, height / 2 + 1];
@@ -69,9 +79,9 @@ function boxAt({ x, y }: Point, { width, height }: TextBlock): Box {
 }
 
 /** A phrase laid out around a point of its link. */
-export function phraseAt(phrase: string, centre: Point | null): LinkDrawing['phrase'] {
+export function phraseAt(link: Worded, centre: Point | null): LinkDrawing['phrase'] {
   if (!centre) return null;
-  const block = phraseBlock(phrase);
+  const block = phraseBlock(link);
   return { block, box: boxAt(centre, block), centre };
 }
 

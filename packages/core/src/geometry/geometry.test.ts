@@ -181,3 +181,15 @@ test.each(['curved', 'elbow'] as const)('a %s line bent through a point comes by
   else expect(distance(point, by)).toBeLessThan(2);
   expect(bendThrough(route, a, a, by)).toBe(0);
 });
+
+test('words on a link break where their author broke them, and run as wide as their size lets them', () => {
+  const drawn = (fields: object): NonNullable<ReturnType<typeof drawLink>['phrase']> =>
+    drawLink(link('from', 'to', { phrase: 'takes the thrust\nof the arch', ...fields }), from, to, undefined).phrase!;
+  const plain = drawn({});
+  expect(plain.block.lines.map(({ text }) => text)).toEqual(['takes the thrust', 'of the arch']);
+  expect(drawn({ phraseSize: 13 })).toEqual(plain);
+  const large = drawn({ phraseSize: 26 });
+  expect(large.block.lines.map(({ text }) => text)).toEqual(['takes the thrust', 'of the arch']);
+  expect(large.block.width).toBeCloseTo(2 * plain.block.width, 9);
+  expect(large.box.bottom - large.box.top).toBe(2 * plain.block.height + 2);
+});

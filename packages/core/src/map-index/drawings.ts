@@ -1,11 +1,10 @@
-import { drawnSolid, phraseBlock, phraseBoxOn, visibleLine } from '../geometry/draw-link.js';
+import { drawnSolid, phraseBlocks, phraseBoxOn, visibleLine } from '../geometry/draw-link.js';
 import { partOutside, solidOf } from '../geometry/drawn-part.js';
 import { findHits, Hits } from '../geometry/hits.js';
 import type { HitFinder } from '../geometry/hits.js';
 import { polyline } from '../geometry/points.js';
 import type { Box, Point, Polyline } from '../geometry/points.js';
 import { isBlank } from '../words/normal-form.js';
-import { remembered } from '../words/word-forms.js';
 import { linkStyle } from '../map/style.js';
 import type { Legend, Link, Topic } from '../map/types.js';
 
@@ -24,7 +23,7 @@ interface Drawing {
  */
 export class Drawings {
   private readonly drawings = new Map<string, Drawing>();
-  private readonly blocks = remembered(phraseBlock);
+  private readonly blocks = phraseBlocks();
   private readonly solids = onTopics((topic) => solidOf(topic, this.legend));
   private readonly outlines = onTopics((topic) => drawnSolid(topic, this.legend, this.solids(topic)));
 
@@ -64,7 +63,7 @@ export class Drawings {
     const ends = [this.outlines(from), this.outlines(to)];
     const isAsChecked = ends[0] === this.solids(from) && ends[1] === this.solids(to);
     const line = isAsChecked ? part.points : visibleLine(style, from, to, ends);
-    return phraseBoxOn(line, style.phraseAt, this.blocks(link.phrase));
+    return phraseBoxOn(line, style.phraseAt, this.blocks(link));
   }
 
   private of(link: Link, from: Topic, to: Topic): Drawing {

@@ -16,12 +16,16 @@ export interface LinkStyle {
   route: Route;
   bend: number;
   phraseAt: number;
+  phraseSize: number;
   colour: string;
   width: number;
   dash: Dash;
   arrow: Arrow;
   z: number;
 }
+
+/** How large the words of a link are where no hand made them larger or smaller, canvas units. */
+export const PHRASE_SIZE = 13;
 
 export const kindOfTopic = (legend: Legend | undefined, id: string | null): TopicKind | undefined =>
   legend?.topicKinds.find((kind) => kind.id === id);
@@ -55,6 +59,7 @@ export function linkStyle(link: Link, legend: Legend | undefined): LinkStyle {
     route,
     bend: link.bend ?? (route === 'curved' ? 0.2 : 0),
     phraseAt: link.phraseAt ?? 0.5,
+    phraseSize: link.phraseSize ?? PHRASE_SIZE,
     colour: link.colour ?? kind?.colour ?? '#333333',
     width: link.width ?? kind?.width ?? 1.5,
     dash: link.dash ?? kind?.dash ?? 'solid',

@@ -117,6 +117,8 @@ export const LINK = record(
     bend: number({ least: -1, most: 1 }),
     /** how far along the drawn part its words stand */
     phraseAt: number({ least: 0, most: 1 }),
+    /** the font size of its words */
+    phraseSize: fontSize,
     z: position,
     origin: text(SHORT),
     by: words,
@@ -160,7 +162,7 @@ export interface BankEntry extends ValueOf<typeof BANK_ENTRY>, Ordered {
 /** What can be seen of a topic; each field may be left out, and then the kind or the default decides. */
 export const TOPIC_LOOKS = ['shape', 'fill', 'outline', 'ink', 'fontSize', 'bold', 'italic', 'align'] as const;
 export type TopicLooks = Pick<Topic, (typeof TOPIC_LOOKS)[number]>;
-export const LINK_LOOKS = ['route', 'bend', 'colour', 'width', 'dash', 'arrow'] as const;
+export const LINK_LOOKS = ['route', 'bend', 'colour', 'width', 'dash', 'arrow', 'phraseSize'] as const;
 export type LinkLooks = Pick<Link, (typeof LINK_LOOKS)[number]>;
 
 const name = text(100, 1);

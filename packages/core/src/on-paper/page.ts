@@ -1,5 +1,4 @@
 import { drawnBox } from '../drawn/drawn.js';
-import { PHRASE_SIZE } from '../geometry/draw-link.js';
 import { linkStyle, topicStyle } from '../map/style.js';
 import type { Legend, TopicMap } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
@@ -41,9 +40,13 @@ export function pointsOn(map: TopicMap, legend: Legend | undefined, page: PaperP
     width / POINTS_PER_UNIT / (box.right - box.left || 1),
     height / POINTS_PER_UNIT / (box.bottom - box.top + below || 1),
   );
-  const sizes = map.topics.map((topic) => topicStyle(topic, legend).fontSize);
-  const hasWords = map.links.some((link) => !isBlank(link.phrase) && linkStyle(link, legend).width > 0);
-  const smallest = Math.min(...sizes, ...(hasWords ? [PHRASE_SIZE] : []));
+  const ofTopics = map.topics.map((topic) => topicStyle(topic, legend).fontSize);
+  const ofWords = map.links
+    .filter(({ phrase }) => !isBlank(phrase))
+    .map((link) => linkStyle(link, legend))
+    .filter(({ width }) => width > 0)
+    .map(({ phraseSize }) => phraseSize);
+  const smallest = [...ofTopics, ...ofWords].reduce((least, size) => Math.min(least, size));
   return Math.round(smallest * POINTS_PER_UNIT * fitted * 2) / 2;
 }
 

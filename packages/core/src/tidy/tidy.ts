@@ -74,11 +74,11 @@ export function tidyMap(
   ];
 }
 
-function tieOf({ from, to, phrase }: Link, ids: ReadonlyMap<string, number>): Tie {
-  const block = isBlank(phrase) ? null : phraseBlock(phrase);
+function tieOf(link: Link, ids: ReadonlyMap<string, number>): Tie {
+  const block = isBlank(link.phrase) ? null : phraseBlock(link);
   return {
-    from: ids.get(from)!,
-    to: ids.get(to)!,
+    from: ids.get(link.from)!,
+    to: ids.get(link.to)!,
     words: block && { width: block.width + 8, height: block.height + 4 },
   };
 }

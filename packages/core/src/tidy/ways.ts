@@ -1,6 +1,6 @@
 import Flatbush from 'flatbush';
 import { boxesMeet, entersBox } from '../geometry/boxes.js';
-import { phraseBlock, phraseBoxOn } from '../geometry/draw-link.js';
+import { phraseBlocks, phraseBoxOn } from '../geometry/draw-link.js';
 import { longestOutside, solidOf } from '../geometry/drawn-part.js';
 import type { Solid } from '../geometry/drawn-part.js';
 import { bendThrough, centreLine } from '../geometry/path.js';
@@ -106,7 +106,7 @@ export class Ground {
   private readonly solids: ReadonlyMap<string, Solid>;
   private readonly boxes: readonly Box[];
   private readonly tree: Flatbush | null;
-  private readonly blocks = remembered(phraseBlock);
+  private readonly blocks = phraseBlocks();
 
   /** @param wayOf where a link was given room to pass */
   constructor(
@@ -151,8 +151,8 @@ export class Ground {
     return way[Math.floor(way.length / 2)];
   }
 
-  blockOf({ phrase }: Link): TextBlock | null {
-    return isBlank(phrase) ? null : this.blocks(phrase);
+  blockOf(link: Link): TextBlock | null {
+    return isBlank(link.phrase) ? null : this.blocks(link);
   }
 
   lineOf(link: Link, { route, bend }: Route): Polyline {

@@ -1,4 +1,4 @@
-import { drawLink, effectiveKind, fitTopic, LIMITS, pointAlong, PHRASE_SIZE, topicStyle } from '@ichnograph/core';
+import { drawLink, effectiveKind, fitTopic, LIMITS, phraseBlock, pointAlong, topicStyle } from '@ichnograph/core';
 import type { Assignment, Legend, Topic } from '@ichnograph/core';
 import { useLayoutEffect, useRef } from 'react';
 import type { KeyboardEvent, RefObject } from 'react';
@@ -53,7 +53,7 @@ function useField(onDone: (byKey: boolean) => void) {
 }
 
 /** The field has the focus as soon as it is there, before the key that opened it takes effect. */
-function useReady(input: RefObject<HTMLInputElement | HTMLTextAreaElement | null>, selects: boolean): void {
+function useReady(input: RefObject<HTMLTextAreaElement | null>, selects: boolean): void {
   useLayoutEffect(() => {
     const field = input.current;
     field?.focus({ preventScroll: true });
@@ -136,23 +136,26 @@ function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDon
   const words = useEditorState((state) => state.words);
   const map = useEditorState((state) => state.map);
   const field = useField(onDone);
-  const input = useRef<HTMLInputElement>(null);
+  const input = useRef<HTMLTextAreaElement>(null);
   useReady(input, true);
   const link = map.links.find((one) => one.id === id);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find((one) => one.id === end));
   if (!link || !from || !to) return null;
   const { line, style } = drawLink(link, from, to, legend);
+  const { lines, width, lineHeight } = phraseBlock({ ...link, phrase: words });
   const at = pointAlong(line, style.phraseAt) ?? { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   return (
     <div
       className="nodrag nopan absolute z-[1000]"
       style={{ left: at.x, top: at.y, transform: 'translate(-50%, -50%)' }}
     >
-      <input
+      <textarea
         ref={input}
         data-typing
         aria-label={`Words on the link from ${from.text} to ${to.text}`}
+        title="Shift+Enter begins a new line"
         value={words}
+        rows={lines.length}
         maxLength={LIMITS.text}
         placeholder="says what?"
         onPaste={({ currentTarget, clipboardData }) => {
@@ -163,8 +166,12 @@ function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDon
         }}
         onChange={({ target }) => actions.type(target.value)}
         {...field}
-        className="border-2 border-action bg-white px-1.5 py-0.5 text-center outline-none"
-        style={{ width: `${Math.min(28, Math.max(11, words.length + 3))}ch`, fontSize: PHRASE_SIZE }}
+        className="block resize-none overflow-hidden border-2 border-action bg-white px-1.5 py-0.5 text-center outline-none"
+        style={{
+          width: Math.max(7 * style.phraseSize, width + 2 * style.phraseSize),
+          fontSize: style.phraseSize,
+          lineHeight: `${lineHeight}px`,
+        }}
       />
     </div>
   );
