@@ -63,6 +63,53 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     await expect(page.getByTestId('refusal')).toContainText('Files of this sort are not taken');
     await page.getByRole('button', { name: 'Good' }).click();
   });
+  await test.step('pictures are carried from the dialog to the map, one after the other; one in a topic is pulled larger', async () => {
+    const { mouse } = page;
+    const middle = async (of: ReturnType<typeof page.locator>): Promise<[number, number]> => {
+      const { x, y, width, height } = (await of.boundingBox())!;
+      return [x + width / 2, y + height / 2];
+    };
+    const carry = async (name: string, to: [number, number]): Promise<void> => {
+      const picture = page.getByRole('option', { name, exact: true }).first();
+      await picture.scrollIntoViewIfNeeded();
+      await mouse.move(...(await middle(picture)));
+      await mouse.down();
+      await mouse.move(...to, { steps: 8 });
+      await expect(page.locator('body[data-carrying]')).toHaveCount(1);
+      await mouse.move(to[0] + 1, to[1]);
+      await mouse.up();
+      await expect(page.locator('body[data-carrying]')).toHaveCount(0);
+    };
+    const onto = await middle(desk.topic('Strom'));
+    await keyboard.press('Alt+i');
+    await page.getByRole('searchbox', { name: 'Look for a picture by word' }).pressSequentially('umbrella');
+    await carry('umbrella', onto);
+    await carry('umbrella', [onto[0] + 260, onto[1]]);
+    await expect(desk.topic('Strom').locator('image')).toHaveCount(1);
+    await expect(page.locator('[data-picture]')).toHaveCount(1);
+    await page.getByRole('group', { name: 'Where from' }).getByText('Yours').click();
+    await page.getByRole('option', { name: 'landing.svg' }).click();
+    await page.getByRole('button', { name: 'Take it out of yours' }).click();
+    await expect(page.getByRole('option')).toHaveCount(0);
+    await page.getByRole('button', { name: 'Put it back' }).click();
+    await expect(page.getByRole('option', { name: 'landing.svg' })).toHaveCount(1);
+    await page.getByRole('button', { name: 'Take it out of yours' }).click();
+    await expect(page.getByText('Maps that show it keep it.')).toBeVisible();
+    await keyboard.press('Escape');
+    await expect(desk.topic('Waves').locator('image')).toHaveCount(1);
+    await desk.topic('Strom').click();
+    const widthOf = async (): Promise<number> => (await desk.topic('Strom').locator('image').boundingBox())!.width;
+    const before = await widthOf();
+    const grip = page.locator('[data-grip=picture]');
+    const from = await middle(grip);
+    await mouse.move(...from);
+    await mouse.down();
+    await mouse.move(from[0] + 40, from[1] + 40, { steps: 4 });
+    await mouse.up();
+    await expect.poll(widthOf).toBeGreaterThan(before + 25);
+    await keyboard.press('Control+z');
+    await expect.poll(widthOf).toBe(before);
+  });
   await test.step('a word the dictionary does not know is found, and written otherwise when asked', async () => {
     await palette('spelling');
     await page.getByRole('button', { name: 'What might Strom be?' }).click();

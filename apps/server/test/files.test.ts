@@ -185,3 +185,20 @@ test('a folder that is gone is said, and not made anew; when it is back everythi
     await stack.remove();
   }
 });
+
+test('what one brought is taken out of what one chooses from, and put back; maps that show it keep it', async () => {
+  const [noor, juno] = [await Person.signedIn('noor'), await Person.signedIn('juno')];
+  const { body } = await bring(noor, await photo(), 'a photo of a pier');
+  await bring(juno, await photo(), 'the same, of Juno');
+  const listed = async (person: Person): Promise<boolean> =>
+    (await person.get<FileRow[]>('files')).body.some(({ src }) => src === body.src);
+  expect(await noor.call('PUT', `files/${body.src}/away`)).toMatchObject({ status: 204 });
+  expect([await listed(noor), await listed(juno)]).toEqual([false, true]);
+  expect((await fetched(noor, body.src)).status).toBe(200);
+  expect(await noor.call('PUT', `files/${body.src}/away`)).toMatchObject({ status: 204 });
+  await noor.call('DELETE', `files/${body.src}/away`);
+  expect(await listed(noor)).toBe(true);
+  await noor.call('PUT', `files/${body.src}/away`);
+  await bring(noor, await photo(), 'brought again');
+  expect(await listed(noor)).toBe(true);
+});

@@ -1,7 +1,7 @@
-import { addTopic, openStoredMap } from '@ichnograph/core';
+import { addTopic, openStoredMap, OWN_LEGEND } from '@ichnograph/core';
 import type { Legend } from '@ichnograph/core';
 import { ownMapDocument } from '@ichnograph/contract';
-import type { OwnMapDetail, OwnMapRow } from '@ichnograph/contract';
+import type { OwnMapDetail, OwnMapRow, VersionRow } from '@ichnograph/contract';
 import { Person, until } from './setup/client.js';
 import { drawn } from './setup/works.js';
 
@@ -39,6 +39,59 @@ test('a map of one’s own is drawn on like any other, found by its words, and n
   client.close();
   expect((await noor!.call('DELETE', `own-maps/${id}`)).status).toBe(204);
   expect(await noor!.get(`own-maps/${id}`)).toMatchObject({ status: 404 });
+});
+
+test('versions of it are kept, named, read and go with it; nobody else reads one', async () => {
+  const [noor, juno] = [await Person.signedIn('noor'), await Person.signedIn('juno')];
+  const id = await begin(noor, { title: 'Tides' });
+  const client = noor.document(ownMapDocument(id));
+  await client.opened();
+  const maker = { newId: () => 'ebb', by: '' };
+  const made = addTopic(client.live.snapshot, { text: 'Ebb', kind: 'idea', at: { x: 0, y: 0 } }, maker, OWN_LEGEND);
+  if (made.ok) client.live.apply(made.changes);
+  await client.saved();
+  const versions = async (): Promise<VersionRow[]> => (await noor.get<VersionRow[]>(`own-maps/${id}/versions`)).body;
+  // While it is drawn on a point is kept by itself.
+  await until('a point', async () => (await versions()).length === 1);
+  expect((await noor.post(`own-maps/${id}/versions`, { name: 'Only the ebb' })).status).toBe(201);
+  const [named] = await versions();
+  expect(named).toMatchObject({ name: 'Only the ebb', topics: 1 });
+  const read = await noor.get<{ map: Record<string, unknown> }>(`versions/${named!.id}`);
+  expect(openStoredMap(read.body.map).topics.map(({ text }) => text)).toEqual(['Ebb']);
+  expect((await juno.get(`versions/${named!.id}`)).status).toBe(404);
+  client.close();
+  expect((await noor.call('DELETE', `own-maps/${id}`)).status).toBe(204);
+  expect((await noor.get(`versions/${named!.id}`)).status).toBe(404);
+});
+
+test('its legend is changed: what is drawn follows; what is no legend is refused by a sentence', async () => {
+  const noor = await Person.signedIn('noor');
+  const id = await begin(noor, { title: 'Tides' });
+  const client = noor.document(ownMapDocument(id));
+  await client.opened();
+  for (const [text, kind] of [
+    ['Spring tide', 'idea'],
+    ['Why twice a day?', 'question'],
+  ] as const) {
+    const maker = { newId: () => kind, by: '' };
+    const made = addTopic(client.live.snapshot, { text, kind, at: { x: 0, y: 0 } }, maker, OWN_LEGEND);
+    if (made.ok) client.live.apply(made.changes);
+  }
+  await client.saved();
+  const [idea] = OWN_LEGEND.topicKinds;
+  const before = client.live.snapshot.topics.find((one) => one.id === 'idea')!;
+  const legend = { ...OWN_LEGEND, topicKinds: [{ ...idea!, name: 'Thought', shape: 'diamond' }] };
+  expect((await noor.call('PATCH', `own-maps/${id}`, { legend })).status).toBe(204);
+  expect((await noor.get<OwnMapDetail>(`own-maps/${id}`)).body.legend).toEqual(legend);
+  await until(
+    'the map to follow',
+    () => client.live.snapshot.topics.find((one) => one.id === 'question')!.kind === null,
+  );
+  expect(client.live.snapshot.topics.find((one) => one.id === 'idea')!.width).toBeGreaterThan(before.width);
+  for (const wrong of [{}, { ...legend, topicKinds: [{ id: 'x' }] }, { ...legend, topicKinds: [idea, idea] }])
+    expect(await noor.call('PATCH', `own-maps/${id}`, { legend: wrong })).toMatchObject({ status: 422 });
+  expect((await noor.get<OwnMapDetail>(`own-maps/${id}`)).body.legend).toEqual(legend);
+  client.close();
 });
 
 test('it begins from a ready-made one, from a copy, or from a work of one’s own', async () => {

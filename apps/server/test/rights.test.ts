@@ -326,6 +326,17 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
     ),
     expect: [401, 204, 404, 404, 404, 404, 404, 403],
   },
+  'GET /own-maps/:id/versions': {
+    ask: at(async ({ ownMap }) => `own-maps/${await ownMap()}/versions`),
+    expect: [401, 200, 404, 404, 404, 404, 404, 403],
+  },
+  'POST /own-maps/:id/versions': {
+    ask: at(
+      async ({ ownMap }) => `own-maps/${await ownMap()}/versions`,
+      () => ({ name: 'A version' }),
+    ),
+    expect: [401, 201, 404, 404, 404, 404, 404, 403],
+  },
   'DELETE /own-maps/:id': {
     ask: at(async ({ ownMap }) => `own-maps/${await ownMap()}`),
     expect: [401, 204, 404, 404, 404, 404, 404, 403],
@@ -343,6 +354,14 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
   'GET /files/:hash': {
     ask: at(async ({ file: brought }) => `files/${await brought()}`),
     expect: [401, 200, 200, 200, 200, 200, 200, 200],
+  },
+  'PUT /files/:hash/away': {
+    ask: at(async ({ file: brought }) => `files/${await brought()}/away`),
+    expect: [401, 204, 404, 404, 404, 404, 404, 404],
+  },
+  'DELETE /files/:hash/away': {
+    ask: at(async ({ file: brought }) => `files/${await brought()}/away`),
+    expect: [401, 204, 404, 404, 404, 404, 404, 404],
   },
   'GET /files/:hash/sketch': {
     ask: async ({ people: { member } }) => {

@@ -1,4 +1,4 @@
-import { IsOptional, IsString, IsUUID, Length, MaxLength } from 'class-validator';
+import { IsObject, IsOptional, IsString, IsUUID, Length, MaxLength } from 'class-validator';
 
 const FOLDER = { message: 'a folder’s name has room for 100 characters' };
 const TITLE = { message: 'a title has room for 300 characters' };
@@ -32,6 +32,11 @@ export class NewOwnMap {
 }
 
 export class ChangeOwnMap {
+  /** as a map's file has it */
+  @IsOptional()
+  @IsObject()
+  legend?: object;
+
   @IsOptional()
   @IsString()
   @MaxLength(300, TITLE)

@@ -202,7 +202,7 @@ export type { Guide } from './commands/snap.js';
 export { chooseBy, CHOICES } from './commands/choose.js';
 export type { Choice } from './commands/choose.js';
 export { asItsKind, askToComplete, copyLooks, isFixed, setLinkKind, setLooks, setTopicKind } from './commands/looks.js';
-export { addToBank, copyMarks, entitle, pasteMarks, removeMarks } from './commands/whole-map.js';
+export { addToBank, copyMarks, deleteMarks, entitle, pasteMarks, removeMarks } from './commands/whole-map.js';
 export type { Copied } from './commands/whole-map.js';
 export { TIDY_WAYS, tidyMap } from './tidy/tidy.js';
 export { tidyInto } from './tidy/tidy-into.js';

@@ -28,6 +28,7 @@ import { Marking1700000000008 } from './migrations/8-marking.js';
 import { OwnMaps1700000000007 } from './migrations/7-own-maps.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
+import { OwnThings1700000000010 } from './migrations/10-own-things.js';
 import { Versions1700000000005 } from './migrations/5-versions.js';
 import { SafeAgain1700000000009 } from './migrations/9-safe-again.js';
 import { StandingRules1700000000004 } from './migrations/4-standing-rules.js';
@@ -90,5 +91,6 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     OwnMaps1700000000007,
     Marking1700000000008,
     SafeAgain1700000000009,
+    OwnThings1700000000010,
   ],
 });

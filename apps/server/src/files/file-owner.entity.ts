@@ -10,5 +10,8 @@ export class FileOwner {
   @Column({ type: 'varchar', length: 300 }) name!: string;
   @Column({ type: 'datetime', precision: 3 }) at!: Date;
 
+  /** taken out of what they choose from */
+  @Column({ type: 'boolean', default: false }) away!: boolean;
+
   @ManyToOne(() => StoredFile) @JoinColumn({ name: 'hash' }) file?: Relation<StoredFile>;
 }

@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Post, Query, Req, Res } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Post, Put, Query, Req, Res } from '@nestjs/common';
 import { FileName } from '@ichnograph/contract';
 import type { FileRow } from '@ichnograph/contract';
 import type { Request, Response } from 'express';
@@ -44,6 +44,18 @@ export class FilesController {
       'Content-Disposition': isPicture ? 'inline' : 'attachment',
     });
     response.end(content);
+  }
+
+  @Put(':hash/away')
+  @HttpCode(204)
+  putAway(@Who() { account }: SignedIn, @HashParam() hash: string): Promise<void> {
+    return this.files.putAway(hash, true, account.id);
+  }
+
+  @Delete(':hash/away')
+  @HttpCode(204)
+  putBack(@Who() { account }: SignedIn, @HashParam() hash: string): Promise<void> {
+    return this.files.putAway(hash, false, account.id);
   }
 
   @Get(':hash/sketch')

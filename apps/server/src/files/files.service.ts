@@ -76,8 +76,10 @@ export class FilesService implements OnApplicationBootstrap {
     await this.data.unit(async () => {
       const file = { hash, ...about, bytes: content.length, sketchHash };
       await this.data.manager.createQueryBuilder().insert().into(StoredFile).values(file).orIgnore().execute();
-      const owner = { hash, accountId, name: name.slice(0, 300), at: this.clock.now() };
-      await this.data.manager.createQueryBuilder().insert().into(FileOwner).values(owner).orIgnore().execute();
+      const owner = { hash, accountId, name: name.slice(0, 300), at: this.clock.now(), away: false };
+      // Brought again, what was put away is chosen from again.
+      const rows = this.data.manager.createQueryBuilder().insert().into(FileOwner).values(owner);
+      await rows.orUpdate(['away'], ['hash', 'account_id']).execute();
     });
     return this.ownRow(hash, accountId);
   }
@@ -89,15 +91,21 @@ export class FilesService implements OnApplicationBootstrap {
     return rowOf(owner);
   }
 
-  /** What a person brought, newest first. */
+  /** What a person brought and has not put away, newest first. */
   async of(accountId: string): Promise<FileRow[]> {
     const rows = await this.data.getRepository(FileOwner).find({
-      where: { accountId },
+      where: { accountId, away: false },
       relations: { file: true },
       order: { at: 'DESC' },
       take: MOST_LISTED,
     });
     return rows.map(rowOf);
+  }
+
+  /** Takes what a person brought out of what they choose from, or puts it back. Maps that show it keep it. */
+  async putAway(hash: string, away: boolean, accountId: string): Promise<void> {
+    const { affected } = await this.data.getRepository(FileOwner).update({ hash, accountId }, { away });
+    if (!affected) throw notFound('file');
   }
 
   async content(hash: string): Promise<{ type: string; content: Buffer; isPicture: boolean }> {

@@ -1,7 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
 import type { OnApplicationBootstrap, OnApplicationShutdown } from '@nestjs/common';
-import { emptyMap, OWN_LEGEND, readyMade, withNewIds, writeMap } from '@ichnograph/core';
+import {
+  adoptRevision,
+  emptyMap,
+  LEGEND,
+  OWN_LEGEND,
+  ownAssignment,
+  readyMade,
+  withNewIds,
+  writeMap,
+} from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import { ownMapDocument, workDocument } from '@ichnograph/contract';
 import type { ChangeOwnMap, NewOwnMap, OwnMapDetail, OwnMapRow } from '@ichnograph/contract';
@@ -12,9 +21,10 @@ import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
-import { conflict, notFound } from '../common/problem.js';
+import { conflict, notFound, refused } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
 import { filledWith, LiveService, readDocumentName, Snapshots, UpdateLog } from '../live/index.js';
+import { VersionsService } from '../versions/index.js';
 import { WorksService } from '../works/index.js';
 import { OwnMap } from './own-map.entity.js';
 
@@ -37,12 +47,18 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
     private readonly snapshots: Snapshots,
     private readonly live: LiveService,
     private readonly works: WorksService,
+    private readonly versions: VersionsService,
     private readonly revisions: Revisions,
     private readonly clock: Clock,
   ) {
     live.register('own', async (id, accountId) => {
       const map = await this.data.getRepository(OwnMap).findOneBy({ id, ownerId: accountId });
       return map ? 'write' : null;
+    });
+    versions.register('own', {
+      insistSeen: (id, accountId) => this.owned(id, accountId),
+      insistKept: (id, accountId) => this.owned(id, accountId),
+      lock: (id) => this.data.manager.findOne(OwnMap, { where: { id }, lock: { mode: 'pessimistic_write' } }),
     });
   }
 
@@ -144,12 +160,24 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
     return { ...rowOf(row), legend: row.legend, map: writeMap(await this.mapOf(id)) };
   }
 
-  async change(id: string, { title, folder }: ChangeOwnMap, accountId: string): Promise<void> {
-    await this.owned(id, accountId);
+  async change(id: string, { title, folder, legend }: ChangeOwnMap, accountId: string): Promise<void> {
+    const { legend: before } = await this.owned(id, accountId);
+    if (legend !== undefined) await this.changeLegend(id, before as unknown as Legend, legend);
     if (folder !== undefined) await this.data.getRepository(OwnMap).update({ id }, { folder: folder.trim() });
     if (title === undefined) return;
     await this.live.change(ownMapDocument(id), () => [{ do: 'entitle', fields: { title } }]);
     await this.refresh(id);
+  }
+
+  /** What is drawn follows: sizes their kinds' shapes, and what is of a kind that is gone is of none. */
+  private async changeLegend(id: string, before: Legend, wanted: object): Promise<void> {
+    if (!LEGEND.allows(wanted)) throw refused('This is no legend: a kind has a name, a shape and a fill.');
+    const legend = wanted as unknown as Legend;
+    const ids = [...legend.topicKinds, ...legend.linkKinds].map((kind) => kind.id);
+    if (new Set(ids).size < ids.length) throw refused('Two kinds of a legend have the same id.');
+    await this.data.getRepository(OwnMap).update({ id }, { legend: wanted });
+    const [old, next] = [before, legend].map((one) => ownAssignment('', one));
+    await this.live.change(ownMapDocument(id), (map) => adoptRevision(map, old!, next!, { idFor: () => randomUUID() }));
   }
 
   async remove(id: string, accountId: string): Promise<void> {
@@ -161,17 +189,27 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
     await this.log.forget(name);
   }
 
-  /** Of a person who goes: all maps, as they stand. */
-  async ofPerson(ownerId: string): Promise<{ title: string; folder: string; map: Record<string, unknown> }[]> {
+  /** Of a person who goes: all maps, as they stand, and the points of their history. */
+  async ofPerson(ownerId: string): Promise<Record<string, unknown>[]> {
     const rows = await this.data.getRepository(OwnMap).findBy({ ownerId });
+    const versions = await this.versions.ofOwnMaps(rows.map(({ id }) => id));
     return Promise.all(
-      rows.map(async ({ id, title, folder }) => ({ title, folder, map: writeMap(await this.mapOf(id)) })),
+      rows.map(async ({ id, title, folder }) => ({
+        title,
+        folder,
+        map: writeMap(await this.mapOf(id)),
+        versions: versions
+          .filter(({ ownMapId }) => ownMapId === id)
+          .map(({ at, name, topics, links, map }) => ({ at, name, topics, links, map })),
+      })),
     );
   }
 
   /** Whether an own map of one of these people, other than this one's, names a file. */
   async name(hash: string, ownerIds: readonly string[], but: string): Promise<boolean> {
     const rows = await this.data.getRepository(OwnMap).findBy({ ownerId: In(ownerIds.filter((id) => id !== but)) });
+    const kept = await this.versions.ofOwnMaps(rows.map(({ id }) => id));
+    if (kept.some(({ map }) => JSON.stringify(map).includes(hash))) return true;
     return this.log.says(
       rows.map(({ id }) => ownMapDocument(id)),
       hash,

@@ -6,7 +6,9 @@ import { Account } from '../accounts/index.js';
 @Entity('map_version')
 export class MapVersion {
   @PrimaryColumn({ type: 'char', length: 36 }) id!: string;
-  @Column({ name: 'work_id', type: 'char', length: 36 }) workId!: string;
+  /** of a work, or of a map outside any assignment: one of the two */
+  @Column({ name: 'work_id', type: 'char', length: 36, nullable: true }) workId!: string | null;
+  @Column({ name: 'own_map_id', type: 'char', length: 36, nullable: true }) ownMapId!: string | null;
   @Column({ type: 'datetime', precision: 3 }) at!: Date;
   @Column({ type: 'varchar', length: 200, nullable: true }) name!: string | null;
   @Column({ name: 'by_id', type: 'char', length: 36, nullable: true }) byId!: string | null;

@@ -14,13 +14,25 @@ export class VersionsController {
 
   @Get('works/:id/versions')
   list(@Who() { account }: SignedIn, @Id() id: string): Promise<VersionRow[]> {
-    return this.versions.list(id, account.id);
+    return this.versions.list('work', id, account.id);
   }
 
   @For('student')
   @Post('works/:id/versions')
   name(@Acting() named: Named, @Id() id: string, @Body() { name }: NameVersion): Promise<VersionRow> {
-    return this.versions.name(id, name, named);
+    return this.versions.name('work', id, name, named);
+  }
+
+  @For('student', 'teacher')
+  @Get('own-maps/:id/versions')
+  listOfOwn(@Who() { account }: SignedIn, @Id() id: string): Promise<VersionRow[]> {
+    return this.versions.list('own', id, account.id);
+  }
+
+  @For('student', 'teacher')
+  @Post('own-maps/:id/versions')
+  nameOfOwn(@Acting() named: Named, @Id() id: string, @Body() { name }: NameVersion): Promise<VersionRow> {
+    return this.versions.name('own', id, name, named);
   }
 
   @Get('versions/:id')

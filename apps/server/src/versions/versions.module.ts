@@ -11,6 +11,6 @@ import { VersionsKeeper } from './versions.keeper.js';
   imports: [AccountsModule, ActsModule, LiveModule, WorksModule],
   controllers: [VersionsController],
   providers: [VersionsKeeper, VersionsService],
-  exports: [VersionsKeeper],
+  exports: [VersionsKeeper, VersionsService],
 })
 export class VersionsModule {}

@@ -120,7 +120,8 @@ export const useComments = (submissionId: string | null) =>
 export const useWorkComments = (workId: string | null) =>
   useQuery({ ...read<CommentRow[]>(`works/${workId}/comments`, workId !== null), refetchInterval: 20_000 });
 
-export const useVersions = (workId: string) => useQuery(read<VersionRow[]>(`works/${workId}/versions`));
+/** @param path of the work or own map, below the API */
+export const useVersions = (path: string) => useQuery(read<VersionRow[]>(`${path}/versions`));
 export const useVersion = (id: string | null) =>
   useQuery(read<{ map: Record<string, unknown> }>(`versions/${id}`, id !== null));
 export const useReference = (submissionId: string | null) =>

@@ -52,8 +52,8 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   overview?: boolean;
   /** what is pasted, and text to be copied or cut, while the canvas has the focus */
   clipboard?: { onPaste: (data: DataTransfer) => void; onCopy: () => string; onCut: () => string } | undefined;
-  /** files that are dropped on the map, where they were let go */
-  onFiles?: ((files: readonly File[], at: Spot) => void) | undefined;
+  /** what may be dropped on the map from elsewhere, and where it was let go */
+  drops?: { takes: (data: DataTransfer) => boolean; onDrop: (data: DataTransfer, at: Spot) => void } | undefined;
   /** a place where no topic and no link is was double-clicked, on a map that is only read */
   onSpot?: ((at: Spot) => void) | undefined;
   /** a region's title was pressed, on a map that is only read */
@@ -91,7 +91,7 @@ export function Canvas({
   blank = null,
   overview = false,
   clipboard,
-  onFiles,
+  drops,
   onSpot,
   onRegion,
   onSelect,
@@ -199,12 +199,12 @@ export function Canvas({
         clipboard.onPaste(taken(event));
       }}
       onDragOver={(event) => {
-        if (onFiles && event.dataTransfer.types.includes('Files')) event.preventDefault();
+        if (drops?.takes(event.dataTransfer)) event.preventDefault();
       }}
       onDrop={(event) => {
-        if (!onFiles || event.dataTransfer.files.length === 0) return;
+        if (!drops?.takes(event.dataTransfer)) return;
         event.preventDefault();
-        onFiles([...event.dataTransfer.files], flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
+        drops.onDrop(event.dataTransfer, flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
       }}
       onCopy={(event) => {
         if (clipboard && !isField(event)) taken(event).setData('text/plain', clipboard.onCopy());

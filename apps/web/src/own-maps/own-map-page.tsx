@@ -2,11 +2,12 @@ import { ownAssignment, writeAssignment } from '@ichnograph/core';
 import type { Legend } from '@ichnograph/core';
 import { ownMapDocument } from '@ichnograph/contract';
 import type { OwnMapDetail, WorkDetail } from '@ichnograph/contract';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { useMe, useOwnMap } from '../common/queries';
 import { Waiting } from '../common/waiting';
 import { OpenMap } from '../works';
+import { LegendDialog } from './legend-dialog';
 
 /** A map outside any assignment, on the canvas of all maps; nothing is asked of it. */
 export function OwnMapPage() {
@@ -17,6 +18,8 @@ export function OwnMapPage() {
 
 function Drawn({ detail: { id, title, folder, legend } }: { detail: OwnMapDetail }) {
   const me = useMe();
+  const revision = useRevision(legend);
+  const [changing, change] = useState(false);
   const work = useMemo(
     (): WorkDetail => ({
       id,
@@ -30,17 +33,35 @@ function Drawn({ detail: { id, title, folder, legend } }: { detail: OwnMapDetail
       mayHandInAgain: false,
       showsExample: false,
       members: [me],
-      revision: 1,
+      revision,
       assignment: writeAssignment(ownAssignment(title, legend as unknown as Legend)),
       submissions: [],
       news: null,
     }),
-    [id, title, folder, legend, me],
+    [id, title, folder, legend, revision, me],
   );
   return (
-    <OpenMap
-      detail={work}
-      source={{ id, document: ownMapDocument(id), of: 'mine', back: { to: '/own-maps', name: 'Own maps' } }}
-    />
+    <>
+      <OpenMap
+        detail={work}
+        source={{
+          id,
+          document: ownMapDocument(id),
+          of: 'mine',
+          back: { to: '/own-maps', name: 'Own maps' },
+          onLegend: () => change(true),
+        }}
+      />
+      <LegendDialog mapId={id} legend={legend as unknown as Legend} open={changing} onOpenChange={change} />
+    </>
   );
+}
+
+/** Counts the legends the map has had since it was opened: with another one it is opened anew. */
+function useRevision(legend: object): number {
+  const words = JSON.stringify(legend);
+  const [seen, see] = useState({ words, revision: 1 });
+  if (seen.words === words) return seen.revision;
+  see({ words, revision: seen.revision + 1 });
+  return seen.revision + 1;
 }

@@ -1,9 +1,10 @@
 import { useRef } from 'react';
 import type { KeyboardEvent } from 'react';
 import { pictureHref } from '../common/picture-href';
+import { carriable } from './carried';
 import type { Chosen } from './choice';
 
-/** Pictures side by side: one is chosen by pointer, or by arrows and Enter; what is pointed at shows large beside them. */
+/** Pictures side by side: one is chosen by pointer, or by arrows and Enter, or carried to the map; what is pointed at shows large beside them. */
 export function PictureGrid({
   label,
   pictures,
@@ -22,6 +23,10 @@ export function PictureGrid({
     const cells = [...(grid.current?.querySelectorAll<HTMLElement>('[role=option]') ?? [])];
     const at = cells.indexOf(event.target as HTMLElement);
     if (at < 0) return;
+    if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault();
+      return cells[at]!.click();
+    }
     const across = cells.findIndex((cell) => cell.offsetTop > cells[0]!.offsetTop);
     const step = { ArrowRight: 1, ArrowLeft: -1, ArrowDown: across, ArrowUp: -across, Home: -at, End: cells.length }[
       event.key
@@ -41,14 +46,15 @@ export function PictureGrid({
       onKeyDown={go}
     >
       {pictures.map((picture) => (
-        <button
+        // No button: there are browsers in which a button cannot be carried.
+        <div
           key={picture.src}
-          type="button"
+          {...carriable(picture)}
           role="option"
           aria-selected={picture.src === chosen}
           aria-label={picture.name}
           tabIndex={picture.src === home ? 0 : -1}
-          className="grid aspect-square place-items-center rounded-sm border border-transparent bg-white p-1.5 hover:border-rule aria-selected:border-action aria-selected:bg-wash"
+          className="grid aspect-square cursor-pointer place-items-center rounded-sm border border-transparent bg-white p-1.5 hover:border-rule aria-selected:border-action aria-selected:bg-wash"
           onPointerEnter={() => onLook(picture)}
           onPointerLeave={() => onLook(null)}
           onFocus={() => onLook(picture)}
@@ -58,11 +64,12 @@ export function PictureGrid({
           <img
             src={pictureHref(picture.src) ?? ''}
             alt=""
+            draggable={false}
             loading="lazy"
             decoding="async"
             className="h-11 w-11 object-contain"
           />
-        </button>
+        </div>
       ))}
     </div>
   );

@@ -1,5 +1,6 @@
 /** What other folders may use of this one. */
 export { bring, shownSize } from './bring';
+export { carriedPicture } from './carried';
 export type { Chosen } from './choice';
 export { Credits, LibraryPanel } from './library-panel';
 export { fileOf, greyOf, pagesOf, straightened } from './pages';

@@ -8,7 +8,7 @@ import { api, ApiError } from '../common/api';
 import { queries } from '../common/queries';
 import { openLive } from '../live';
 import type { LiveWork } from '../live';
-import { newIdAmong, RULE_STEM } from './sections/lists';
+import { newIdAmong, RULE_STEM } from '../common/lists';
 import { createSheetStore } from './sheet-store';
 import type { SheetStore } from './sheet-store';
 

@@ -30,7 +30,7 @@ export function Dialog({
   return (
     <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
       <RadixDialog.Portal>
-        <RadixDialog.Overlay className={OVERLAY} />
+        <RadixDialog.Overlay data-veil className={OVERLAY} />
         <RadixDialog.Content
           data-over-all
           className={`${PANEL} ${WIDTH[wide ? 'wide' : 'normal']}`}

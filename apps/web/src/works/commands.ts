@@ -12,6 +12,7 @@ import { useEditorState } from './editor';
 import type { EditorState } from './editor';
 import { LOOKING } from './looking';
 import { someLink, someTopic } from './selected';
+import { hasVersions } from './use-live-work';
 import type { OpenWork } from './use-live-work';
 
 /** A kind by its place in the legend: of what is selected, else of the next mark. */
@@ -71,7 +72,7 @@ const copyOwn = (copyOf: string): Command =>
   keepCopy('Make a copy of this map', (title) => ({ title: `${title} (copy)`.slice(0, LIMITS.text), copyOf }));
 
 /** What speaks of an assignment: on a map of one's own it would do nothing. */
-const OF_ASSIGNMENTS = new Set(['brief', 'versions', 'next-flag', 'flag-before', 'choose-flagged']);
+const OF_ASSIGNMENTS = new Set(['brief', 'next-flag', 'flag-before', 'choose-flagged']);
 
 /** Every command of the map page, in the order in which the palette lists them. */
 export function commandsFor(
@@ -106,6 +107,7 @@ export function commandsFor(
     (command) =>
       (mayEdit || !command.edits) &&
       (of !== 'mine' || !OF_ASSIGNMENTS.has(command.id)) &&
+      (command.id !== 'versions' || hasVersions(of)) &&
       (mayTidy || !command.id.startsWith('tidy-')) &&
       (!tools || isGiven(command, tools)),
   );

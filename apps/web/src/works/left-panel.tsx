@@ -27,7 +27,7 @@ export function LeftPanel({
   return (
     <div className="px-3 pb-3">
       {mayEdit && <NextMark assignment={open.assignment} />}
-      <LegendPanel assignment={open.assignment} mayEdit={mayEdit} own={open.own} />
+      <LegendPanel assignment={open.assignment} mayEdit={mayEdit} own={open.own} onChange={open.onLegend} />
       {mayEdit && <BankPanel workId={workId} legend={legend} centre={centre} onPlace={onPlace} />}
     </div>
   );

@@ -1,6 +1,7 @@
 import { matchesKind } from './kind-counts';
 import type { Assignment } from '@ichnograph/core';
 import { KindSample, LinkSample } from '../map';
+import { Button } from '../ui/button';
 import { useEditor, useEditorState } from './editor';
 
 /** The assignment's kinds. A click on one of the student's own makes it the next mark; given kinds come with their terms. */
@@ -8,11 +9,14 @@ export function LegendPanel({
   assignment,
   mayEdit,
   own,
+  onChange,
 }: {
   assignment: Assignment;
   mayEdit: boolean;
   /** on a map of one's own assignment every kind can be the next mark */
   own: boolean;
+  /** changes the kinds themselves, where they are one's own */
+  onChange?: (() => void) | undefined;
 }) {
   const { actions } = useEditor();
   const next = useEditorState((state) => state.next);
@@ -23,7 +27,14 @@ export function LegendPanel({
   const chosen = 'border-action bg-wash';
   return (
     <section aria-label="Legend" className="mb-4">
-      <h2 className="caption mb-1.5">Legend</h2>
+      <div className="mb-1.5 flex items-center justify-between">
+        <h2 className="caption">Legend</h2>
+        {onChange && (
+          <Button small look="quiet" onClick={onChange} aria-label="Change the legend">
+            Change …
+          </Button>
+        )}
+      </div>
       <ul className="grid gap-px">
         {legend.topicKinds.map((kind) => {
           const isNext = next.topicKind === kind.id;

@@ -19,6 +19,7 @@ import {
   useMarginWidth,
 } from '../map';
 import type { Gestures } from '../map';
+import { carriedPicture } from '../pictures';
 import { Button } from '../ui/button';
 import { inSight } from './checks-panel';
 import { onCanvasKey } from './canvas-keys';
@@ -36,7 +37,7 @@ import { NoteCard } from './on-canvas/note-card';
 import { PaperPins } from './on-canvas/paper-pins';
 import { RoomLine } from './on-canvas/room-line';
 import { RowGrips } from './on-canvas/row-grips';
-import { ResizeGrip } from './on-canvas/resize-grip';
+import { ResizeGrips } from './on-canvas/resize-grips';
 import { TypingOverlay } from './on-canvas/typing-overlay';
 import type { OpenWork } from './use-live-work';
 
@@ -100,11 +101,22 @@ export function MapCanvas({ detail, open, host }: Props) {
   useSaidSelection();
   const select = useSelect();
   useInView(typing);
+  const topicsUnder = (at: Spot): string[] => {
+    const under = markAt(map, legend, 'topics', at);
+    return under === undefined ? [] : [under];
+  };
   /** Dropped on a topic they go into it; pasted, into what is selected; otherwise onto the map. */
   const takeFiles = (files: readonly File[], at: Spot | null): void => {
-    const under = at && markAt(map, legend, 'topics', at);
-    const into = at ? (under === undefined || under === null ? [] : [under]) : selectedTopicIds(map, selected);
+    const into = at ? topicsUnder(at) : selectedTopicIds(map, selected);
     void actions.bringFiles(files, into, at ?? desk.centre()).then(desk.bringIn);
+  };
+  const drops = {
+    takes: (data: DataTransfer): boolean => data.types.includes('Files') || carriedPicture() !== null,
+    onDrop: ({ files }: DataTransfer, at: Spot): void => {
+      const picture = carriedPicture();
+      if (picture) actions.dropPicture(picture, topicsUnder(at), at);
+      else takeFiles([...files], at);
+    },
   };
   const clipboard = {
     // What was copied here comes back as it was; text from elsewhere becomes topics.
@@ -142,7 +154,7 @@ export function MapCanvas({ detail, open, host }: Props) {
       fitKey={detail.id}
       hostRef={host}
       clipboard={detail.mayEdit ? clipboard : undefined}
-      onFiles={detail.mayEdit ? takeFiles : undefined}
+      drops={detail.mayEdit ? drops : undefined}
       onSelect={select}
       onHover={actions.hover}
       onKey={(event) => onCanvasKey(event, commands, desk)}
@@ -153,7 +165,7 @@ export function MapCanvas({ detail, open, host }: Props) {
           <FoldSigns folded={folded} mayFold={detail.mayEdit} />
           {detail.mayEdit && (
             <>
-              <ResizeGrip />
+              <ResizeGrips />
               <PaperPins />
               <RowGrips />
               <RoomLine />

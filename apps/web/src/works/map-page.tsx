@@ -36,7 +36,7 @@ import { Notices } from './notices';
 import { ReadingLine } from './reading-line';
 import { SayMeanwhile } from './say-meanwhile';
 import { SaveWords } from './save-words';
-import { useLiveWork } from './use-live-work';
+import { hasVersions, useLiveWork } from './use-live-work';
 import type { MapSource, OpenWork } from './use-live-work';
 
 export function MapPage() {
@@ -304,7 +304,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             date={today}
             onEntitle={mayEdit ? actions.entitle : undefined}
           >
-            {open.of === 'work' && (
+            {hasVersions(open.of) && (
               <Button small onClick={() => setShown('versions')} aria-label="Versions" title="Versions of this map">
                 <History aria-hidden size={14} />
               </Button>

@@ -21,13 +21,19 @@ export interface MapSource {
   of: 'sheet' | 'try-out' | 'mine';
   /** the page it belongs to, to go back to */
   back: { to: string; name: string };
+  /** opens what changes its legend, where that is its owner's */
+  onLegend?: (() => void) | undefined;
 }
+
+/** Whether points of a map's history are kept: of what somebody draws for themselves. */
+export const hasVersions = (of: OpenWork['of']): boolean => of === 'work' || of === 'mine';
 
 export interface OpenWork {
   /** whether every kind is at hand, and nothing on the map was given by somebody else */
   own: boolean;
   of: MapSource['of'] | 'work';
   back: MapSource['back'] | null;
+  onLegend: MapSource['onLegend'];
   editor: Editor;
   work: LiveWork;
   assignment: Assignment;
@@ -91,7 +97,7 @@ export function useLiveWork(detail: WorkDetail, accountId: string, source?: MapS
       work.destroy,
     ];
     check();
-    setOpen({ editor, work, assignment, own, of, back });
+    setOpen({ editor, work, assignment, own, of, back, onLegend: source?.onLegend });
     return () => {
       for (const stop of stops) stop();
     };

@@ -20,13 +20,19 @@ export interface NewTopic {
   kind: string | null;
   at: Spot;
   origin?: string;
+  /** whether it waited in the student's own bank */
+  parked?: true;
   pictures?: Topic['pictures'];
   /** where it takes the colour of its branch */
   fill?: string | undefined;
   note?: string;
 }
 
-function newTopic({ text, kind, at, origin, pictures, fill, note }: NewTopic, maker: Maker, legend: Legend): Topic {
+function newTopic(
+  { text, kind, at, origin, parked, pictures, fill, note }: NewTopic,
+  maker: Maker,
+  legend: Legend,
+): Topic {
   const topic: Topic = {
     id: maker.newId(),
     text,
@@ -36,6 +42,7 @@ function newTopic({ text, kind, at, origin, pictures, fill, note }: NewTopic, ma
     height: 0,
     by: maker.by,
     ...(origin !== undefined && { origin }),
+    ...(parked && { parked }),
     ...(pictures && { pictures }),
     ...(fill !== undefined && { fill }),
     ...(note !== undefined && { note }),

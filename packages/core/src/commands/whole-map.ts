@@ -22,6 +22,17 @@ export function removeMarks(map: TopicMap, ids: readonly string[]): Outcome {
   );
 }
 
+/** Deletes marks as `removeMarks` takes them off; terms that waited in the student's own bank wait there again. */
+export function deleteMarks(map: TopicMap, ids: readonly string[]): Outcome {
+  const outcome = removeMarks(map, ids);
+  if (!outcome.ok) return outcome;
+  const waiting = map.topics
+    .filter(({ id, parked, text }) => parked && ids.includes(id) && !isBlank(text))
+    // A topic's id is no entry's: it serves, and the same deletion by two puts the term there once.
+    .map(({ id, text, by }): Change => ({ do: 'add', to: 'wordBank', item: { id, text, ...(by && { by }) } }));
+  return done(...outcome.changes, ...waiting);
+}
+
 /** Marks that were copied, by their lists. */
 export type Copied = readonly { list: Collection; marks: readonly AnyMark[] }[];
 
@@ -53,7 +64,7 @@ export function pasteMarks(map: TopicMap, copied: Copied, step: { x: number; y: 
       marksIn(type.list).flatMap((mark): Change[] => {
         const onCopies = type.onTopics(mark, idOf);
         if (!onCopies) return [];
-        const { origin: _origin, order: _order, ...rest } = type.moved(onCopies, step) as Topic;
+        const { origin: _origin, order: _order, parked: _parked, ...rest } = type.moved(onCopies, step) as Topic;
         const item = {
           ...rest,
           ...('x' in rest && onMap(rest)),

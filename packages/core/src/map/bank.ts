@@ -35,7 +35,7 @@ export function bankChips(map: TopicMap, { terms, starter, language }: Given): C
   ];
   // An entry with the words of a given term says why that waits; it is no term of one's own.
   const reasons = new Map(map.wordBank.map((entry) => [normalForm(entry.text), entry]));
-  const words = new Set(given.map(({ text }) => normalForm(text)));
+  const words = new Set([...given, ...map.topics].map(({ text }) => normalForm(text)));
   return [
     ...given.map((chip): Chip => {
       const entry = reasons.get(normalForm(chip.text));

@@ -98,6 +98,8 @@ export const TOPIC = record(
     when: words,
     /** the id of the starter topic it came from */
     origin: text(SHORT),
+    /** it waited in the student's own bank: deleted, it waits there again */
+    parked: boolean,
     /** starter only: the text is a prompt to be continued */
     toComplete: boolean,
     folded: boolean,

@@ -4,10 +4,10 @@ import { CommittedFigure, CommittedInput } from '../../common/committed';
 import { focusIn } from '../../common/focus-on';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
-import { takeOut } from '../take-out';
+import { takeOut } from '../../common/take-out';
 import { useNewId, usePart } from '../use-sheet';
-import { ListMenu } from './kinds';
-import { moved } from './lists';
+import { ListMenu } from '../../legends';
+import { moved } from '../../common/lists';
 
 const LEVELS = [
   { name: 'not yet', points: 0, description: '' },

@@ -1,14 +1,10 @@
-import { legendDistances, PALETTES } from '@ichnograph/core';
-import type { Legend, LinkKind, TopicKind } from '@ichnograph/core';
-import { Plus } from 'lucide-react';
-import { focusIn } from '../../common/focus-on';
-import { Button } from '../../ui/button';
+import type { Legend } from '@ichnograph/core';
 import { Segments } from '../../ui/segments';
-import { Remark, Section } from '../section';
-import { takeOut } from '../take-out';
+import { Remark } from '../../ui/remark';
+import { Section } from '../section';
+import { takeOut } from '../../common/take-out';
 import { useNewId, usePart } from '../use-sheet';
-import { LinkKindRow, TopicKindRow } from './kinds';
-import { moved } from './lists';
+import { LegendEditor } from '../../legends';
 
 const MODES = { guided: 'A kind brings its looks', free: 'Drawn by hand' } as const;
 const READINGS = ['shape', 'fill', 'outline'] as const;
@@ -19,132 +15,13 @@ export function LegendSection() {
   const { legend, styleMode, looks = 'open' } = part;
   const setLegend = (make: (before: Legend) => Partial<Legend>): void =>
     change((before) => ({ ...before, legend: { ...before.legend, ...make(before.legend) } }));
-  const setKinds = (make: (kinds: TopicKind[]) => TopicKind[]): void =>
-    setLegend(({ topicKinds }) => ({ topicKinds: make(topicKinds) }));
-  const setLinks = (make: (kinds: LinkKind[]) => LinkKind[]): void =>
-    setLegend(({ linkKinds }) => ({ linkKinds: make(linkKinds) }));
-  const close = legendDistances(legend).flatMap(({ kinds, sentence }) => (sentence ? [{ kinds, sentence }] : []));
-  const addKind = (): void => {
-    const id = newId(legend.topicKinds, 'kind');
-    focusIn(id);
-    setKinds((kinds) => [
-      ...kinds,
-      {
-        id,
-        name: `Kind ${kinds.length + 1}`,
-        purpose: '',
-        givenBy: 'student',
-        ...(PALETTES[0]!.looks.find(({ shape }) => !kinds.some((kind) => kind.shape === shape)) ??
-          PALETTES[0]!.looks[0]!),
-      },
-    ]);
-  };
-  const addLinkKind = (): void => {
-    const id = newId(legend.linkKinds, 'link');
-    focusIn(id);
-    setLinks((kinds) => [...kinds, { id, name: `Link ${kinds.length + 1}` }]);
-  };
   return (
     <Section
       id="legend"
       title="What kinds of topic and link are there?"
       lead="Each kind has a shape and a colour of its own, so that one sees who said what."
     >
-      <table className="w-full text-left">
-        <thead>
-          <tr className="caption border-b border-ink">
-            <th className="w-10 py-1 font-semibold">
-              <span className="sr-only">Sample</span>
-            </th>
-            <th className="font-semibold">Kind of topic</th>
-            <th className="font-semibold">What it is for</th>
-            <th className="w-24 font-semibold">Given by</th>
-            <th className="w-24 font-semibold">Looks</th>
-            <th className="w-28 font-semibold">Structure</th>
-            <th className="w-8">
-              <span className="sr-only">More</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {legend.topicKinds.map((kind, i) => (
-            <TopicKindRow
-              key={kind.id}
-              kind={kind}
-              remarks={close.filter(({ kinds }) => kinds[1] === kind.id).map(({ sentence }) => sentence)}
-              onChange={(fields) =>
-                setKinds((kinds) =>
-                  kinds.map((one) => {
-                    if (one.id === kind.id) return { ...one, ...fields };
-                    // One kind starts the map, so another one does not any more.
-                    return fields.root && one.root ? withoutRoot(one) : one;
-                  }),
-                )
-              }
-              onMove={(by) => setKinds((kinds) => moved(kinds, i, by))}
-              onRemove={() =>
-                takeOut(legend.topicKinds, ({ id }) => id === kind.id, {
-                  change: setKinds,
-                  keyOf: ({ id }) => id,
-                  words: `The kind “${kind.name}” is removed.`,
-                })
-              }
-            />
-          ))}
-        </tbody>
-      </table>
-      <div className="mt-2 flex flex-wrap items-center gap-2">
-        <Button small onClick={addKind}>
-          <Plus aria-hidden size={13} />
-          Add a kind of topic
-        </Button>
-        <span className="ml-3 text-sm text-quiet">Colours and shapes at once:</span>
-        {PALETTES.map(({ id, name, looks: all }) => (
-          <Button
-            key={id}
-            small
-            onClick={() =>
-              setKinds((kinds) => kinds.map((kind, i) => ({ ...kind, ...all[i % all.length]!, outline: kind.outline })))
-            }
-          >
-            <span aria-hidden className="flex">
-              {all.slice(0, 5).map(({ fill }) => (
-                <span
-                  key={fill}
-                  className="h-3 w-2 border-y border-l border-rule last:border-r"
-                  style={{ background: fill }}
-                />
-              ))}
-            </span>
-            {name}
-          </Button>
-        ))}
-      </div>
-      <h3 className="caption mb-1 mt-6">Kinds of link</h3>
-      <ul className="divide-y divide-rule border-y border-rule">
-        {legend.linkKinds.map((kind, i) => (
-          <LinkKindRow
-            key={kind.id}
-            kind={kind}
-            legend={legend}
-            onChange={(fields) =>
-              setLinks((kinds) => kinds.map((one) => (one.id === kind.id ? { ...one, ...fields } : one)))
-            }
-            onMove={(by) => setLinks((kinds) => moved(kinds, i, by))}
-            onRemove={() =>
-              takeOut(legend.linkKinds, ({ id }) => id === kind.id, {
-                change: setLinks,
-                keyOf: ({ id }) => id,
-                words: `The kind of link “${kind.name}” is removed.`,
-              })
-            }
-          />
-        ))}
-      </ul>
-      <Button small className="mt-2" onClick={addLinkKind}>
-        <Plus aria-hidden size={13} />
-        Add a kind of link
-      </Button>
+      <LegendEditor legend={legend} newId={newId} onChange={setLegend} remove={takeOut} />
       <div className="mt-6 flex flex-wrap items-center gap-x-6 gap-y-3">
         <Segments
           label="How kinds are shown"
@@ -193,5 +70,3 @@ export function LegendSection() {
     </Section>
   );
 }
-
-const withoutRoot = ({ root: _, ...kind }: TopicKind): TopicKind => kind;

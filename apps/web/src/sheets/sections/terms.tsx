@@ -6,9 +6,9 @@ import { announce } from '../../common/announcer';
 import { useWords } from '../../common/drafts';
 import { Button } from '../../ui/button';
 import { Section } from '../section';
-import { takeOut } from '../take-out';
+import { takeOut } from '../../common/take-out';
 import { usePart, useSheetPage } from '../use-sheet';
-import { moved } from './lists';
+import { moved } from '../../common/lists';
 
 type Term = Sheet['terms']['terms'][number];
 

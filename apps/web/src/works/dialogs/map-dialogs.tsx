@@ -14,6 +14,7 @@ import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
 import { SpellingDialog } from './spelling-dialog';
 import type { Shown } from '../command';
+import { hasVersions } from '../use-live-work';
 import type { OpenWork } from '../use-live-work';
 import { VersionsDialog } from './versions-dialog';
 
@@ -56,7 +57,14 @@ export function MapDialogs({
           </p>
         )}
       </Dialog>
-      {open.of === 'work' && <VersionsDialog {...dialog('versions')} detail={detail} assignment={assignment} />}
+      {hasVersions(open.of) && (
+        <VersionsDialog
+          {...dialog('versions')}
+          detail={detail}
+          path={`${open.of === 'mine' ? 'own-maps' : 'works'}/${detail.id}`}
+          assignment={assignment}
+        />
+      )}
       {detail.mayEdit && <PaperDialog {...dialog('paper')} />}
       {detail.mayEdit && (
         <SpellingDialog

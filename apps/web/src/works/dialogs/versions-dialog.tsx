@@ -17,40 +17,53 @@ import { useEditor, useEditorState } from '../editor';
 /** Points in the map's history: look at any, see what is otherwise now, go back without losing what came after. */
 export function VersionsDialog({
   detail,
+  path,
   assignment,
   open,
   onOpenChange,
 }: {
   detail: WorkDetail;
+  /** where the map's versions are kept, below the API */
+  path: string;
   assignment: Assignment;
   open: boolean;
   onOpenChange: (open: boolean) => void;
 }) {
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="Versions of this map" wide>
-      {open && <Versions detail={detail} assignment={assignment} onDone={() => onOpenChange(false)} />}
+      {open && <Versions detail={detail} path={path} assignment={assignment} onDone={() => onOpenChange(false)} />}
     </Dialog>
   );
 }
 
-function Versions({ detail, assignment, onDone }: { detail: WorkDetail; assignment: Assignment; onDone: () => void }) {
+function Versions({
+  detail,
+  path,
+  assignment,
+  onDone,
+}: {
+  detail: WorkDetail;
+  path: string;
+  assignment: Assignment;
+  onDone: () => void;
+}) {
   const zone = useTimeZone();
   const { actions } = useEditor();
   const now = useEditorState((state) => state.map);
-  const list = useVersions(detail.id);
+  const list = useVersions(path);
   const versions = list.data;
   const [chosen, choose] = useState<string | null>(null);
   const id = chosen ?? versions?.[0]?.id ?? null;
   const shown = useVersion(id);
   const map = useMemo(() => (shown.data ? openStoredMap(shown.data.map) : null), [shown.data]);
   const [playing, play] = useState(false);
-  const { trouble, send } = useSend([`works/${detail.id}/versions`]);
+  const { trouble, send } = useSend([`${path}/versions`]);
   usePlayback(playing && shown.data !== undefined, versions ?? [], id, choose, () => play(false));
   if (list.error) return <p className="text-madder">{sentenceOfError(list.error)}</p>;
   if (!versions) return <p className="text-quiet">Looking for versions …</p>;
   const goBack = async (): Promise<void> => {
     // What is there now is kept under a name of its own first, so that nothing is lost by going back.
-    const kept = await send(() => api.post(`works/${detail.id}/versions`, { name: 'Before going back' }));
+    const kept = await send(() => api.post(`${path}/versions`, { name: 'Before going back' }));
     if (kept && map && actions.goBackTo(map)) onDone();
   };
   const place = versions.findIndex((one) => one.id === id);
@@ -58,7 +71,7 @@ function Versions({ detail, assignment, onDone }: { detail: WorkDetail; assignme
     <div className="grid gap-4 sm:grid-cols-[17rem_1fr]">
       <div className="grid content-start gap-3">
         <Trouble>{trouble}</Trouble>
-        {detail.mayEdit && <NameNow workId={detail.id} />}
+        {detail.mayEdit && <NameNow path={path} />}
         {versions.length === 0 ? (
           <p className="text-quiet">
             Nothing is kept yet. While you work a version is kept every ten minutes; you can name one at any time.
@@ -146,11 +159,11 @@ function usePlayback(
   }, [playing, at]);
 }
 
-function NameNow({ workId }: { workId: string }) {
-  const { text: name, setText: setName, takes } = useWords(`version of ${workId}`);
-  const { trouble, send } = useSend([`works/${workId}/versions`]);
+function NameNow({ path }: { path: string }) {
+  const { text: name, setText: setName, takes } = useWords(`version of ${path}`);
+  const { trouble, send } = useSend([`${path}/versions`]);
   const keep = (): Promise<boolean> =>
-    send(() => api.post(`works/${workId}/versions`, { name: name.trim() }), 'The version is kept.', { takes });
+    send(() => api.post(`${path}/versions`, { name: name.trim() }), 'The version is kept.', { takes });
   return (
     <form
       className="grid grid-cols-[1fr_auto] gap-1.5"

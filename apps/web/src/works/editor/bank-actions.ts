@@ -1,7 +1,7 @@
 import { addTopic, addToBank, freeSpot, gatherText, growTopic, outlineSentence } from '@ichnograph/core';
 import type { Chip } from '@ichnograph/core';
 import { announce } from '../../common/announcer';
-import { addedId, takeFromBank } from './hand';
+import { addedId, ofChip, takeFromBank } from './hand';
 import type { Hand } from './hand';
 import type { Spot } from './state';
 
@@ -12,7 +12,7 @@ export function bankActions({ live, assignment, legend, maker, get, set, run, ki
       text: chip.text,
       kind: kindOfChip(chip),
       at,
-      ...(chip.origin !== undefined && { origin: chip.origin }),
+      ...ofChip(chip),
     };
     const id = addedId(run(addTopic(get().map, wanted, maker, legend), ...takeFromBank(chip)), 'topics');
     if (!id) return null;
@@ -26,8 +26,8 @@ export function bankActions({ live, assignment, legend, maker, get, set, run, ki
     place,
     /** Places a chip that was dropped on a topic: below it, linked to it. */
     placeUnder: (chip: Chip, from: string): void => {
-      const origin = chip.origin !== undefined && { origin: chip.origin };
-      const wanted = { from, text: chip.text, kind: kindOfChip(chip), linkKind: get().next.linkKind, ...origin };
+      const linkKind = get().next.linkKind;
+      const wanted = { from, text: chip.text, kind: kindOfChip(chip), linkKind, ...ofChip(chip) };
       const made = run(growTopic(get().map, wanted, maker, legend), ...takeFromBank(chip));
       const link = addedId(made, 'links');
       if (link) set({ selection: [link], chip: null, typing: { what: 'phrase', id: link }, words: '' });

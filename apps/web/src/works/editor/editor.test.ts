@@ -118,6 +118,31 @@ describe('making', () => {
     expect(state().map.wordBank).toEqual([]);
     live.undo();
     expect(state().map.wordBank).toHaveLength(1);
+    live.redo();
+    // Deleted, it waits again, as it is called now; what was typed on the map alone does not.
+    const rust = state().map.topics.at(-1)!.id;
+    editor.actions.select([rust]);
+    editor.actions.remove();
+    expect(state().map.wordBank).toMatchObject([{ text: 'Rust' }]);
+    live.undo();
+    expect(state().map.wordBank).toEqual([]);
+    make('Moss', { x: 900, y: 700 });
+    editor.actions.select([state().map.topics.at(-1)!.id]);
+    editor.actions.remove();
+    expect(state().map.wordBank).toEqual([]);
+  });
+
+  test('pictures carried from the dialog go where they were let go; the dialog and what was selected stay', () => {
+    editor.actions.select(['a']);
+    editor.actions.openPictures('Library');
+    const picture = { src: 'lib:umbrella', name: 'umbrella', width: null, height: null };
+    editor.actions.dropPicture(picture, ['b'], { x: 0, y: 0 });
+    editor.actions.dropPicture(picture, [], { x: 900, y: 900 });
+    expect(state().map.topics.find(({ id }) => id === 'b')!.pictures).toEqual([
+      { src: 'lib:umbrella', alt: 'umbrella' },
+    ]);
+    expect(state().map.pictures).toMatchObject([{ src: 'lib:umbrella', alt: 'umbrella', x: 900, y: 900 }]);
+    expect(state()).toMatchObject({ selection: ['a'], pictures: { tab: 'Library' }, typing: null });
   });
 
   test('growing makes topic and link in one step and goes on to the words of the link', () => {

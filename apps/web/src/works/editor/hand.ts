@@ -68,6 +68,12 @@ export const addedId = (changes: readonly Change[] | false, to: 'topics' | 'link
   return added && added.do === 'add' ? added.item.id : null;
 };
 
+/** What a topic keeps of the chip it was. */
+export const ofChip = (chip: Chip | undefined): { origin?: string; parked?: true } => ({
+  ...(chip?.origin !== undefined && { origin: chip.origin }),
+  ...(chip?.own !== undefined && { parked: true }),
+});
+
 /** What placing a chip takes out of the student's own list. */
 export const takeFromBank = (chip: Chip | undefined): Change[] => {
   const entry = chip?.own ?? chip?.noteEntry;

@@ -9,7 +9,7 @@ import {
   moveMarks,
   ontoLegend,
   pasteMarks,
-  removeMarks,
+  deleteMarks,
   resizeTopic,
   setLoosePicture,
   setLinkKind,
@@ -105,11 +105,19 @@ export function markActions({
       const given = !own && map.topics.some(({ id, origin }) => ids.includes(id) && origin !== undefined);
       if (given && !sure) return set({ deleting: [...ids] });
       set({ deleting: null });
-      const changes = run(removeMarks(map, ids));
-      if (changes)
-        announce(
-          `${changes.length === 1 ? 'One thing is' : `${changes.length} things are`} deleted. Undo brings back what was there.`,
-        );
+      const changes = run(deleteMarks(map, ids));
+      if (!changes) return;
+      const gone = changes.filter((change) => change.do === 'remove').length;
+      const waiting = changes.flatMap((change) =>
+        change.do === 'add' && 'text' in change.item ? [change.item.text] : [],
+      );
+      announce(
+        [
+          `${gone === 1 ? 'One thing is' : `${gone} things are`} deleted.`,
+          ...(waiting.length > 0 ? [`In the bank again: ${waiting.join(', ')}.`] : []),
+          'Undo brings back what was there.',
+        ].join(' '),
+      );
     },
     keep: (): void => set({ deleting: null }),
     /** Copies topics for pasting here and on other maps. @returns their words, for pasting anywhere else */

@@ -15,6 +15,7 @@ import type { NewPicture } from '@ichnograph/core';
 import { announce } from '../../common/announcer';
 import { sentenceOfError } from '../../common/api';
 import { bring, shownSize } from '../../pictures';
+import type { Chosen } from '../../pictures';
 import { addedId } from './hand';
 import type { Hand } from './hand';
 import type { PictureTab, Replaced, Spot } from './state';
@@ -58,6 +59,9 @@ export function pictureActions({ assignment, legend, maker, get, set, run, refus
         ? setLoosePicture(get().map, of, picture)
         : setPicture(get().map, of, src, { ...picture, width: picture.width, height: picture.height }, legend),
     ) !== false;
+  /** The dialog goes on where more is to be chosen, and what was selected stays so. */
+  const goOn = ({ pictures, selection }: ReturnType<typeof get>): void =>
+    set({ pictures, selection, typing: null, words: '' });
   return {
     /** Opens the pictures: to add one, or (asked for) to put another in the place of one that is there. */
     openPictures: (tab: PictureTab, replaces: Replaced | null = null): void =>
@@ -68,11 +72,18 @@ export function pictureActions({ assignment, legend, maker, get, set, run, refus
      * @param stays whether the dialog stays open for more; what was selected stays so then
      */
     takePicture: (picture: NewPicture, at: Spot, stays = false): boolean => {
-      const { pictures, selection } = get();
-      const replaces = pictures?.replaces ?? null;
+      const before = get();
+      const replaces = before.pictures?.replaces ?? null;
       const isIn = replaces ? replace(picture, replaces) : lay(picture, selectedTopics(), at);
-      if (isIn) set(stays ? { pictures, selection } : { pictures: null });
+      if (isIn && stays) goOn(before);
+      else if (isIn) set({ pictures: null });
       return isIn;
+    },
+    /** A picture that was carried from the dialog to the map: into the topics it was let go on, or beside them. */
+    dropPicture: ({ name, ...picture }: Chosen, topics: readonly string[], at: Spot): void => {
+      const before = get();
+      const size = picture.width === null ? {} : shownSize(picture, topics.length > 0);
+      if (lay({ src: picture.src, alt: name, ...size }, topics, at)) goOn(before);
     },
     setWordless: (is: boolean): void => void run(setWordless(get().map, selectedTopics(), is, legend)),
     /** Makes the selected loose pictures topics, which can be linked. */

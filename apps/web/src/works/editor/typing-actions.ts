@@ -14,7 +14,7 @@ import {
   wordsAndNote,
 } from '@ichnograph/core';
 import type { Change, Outcome } from '@ichnograph/core';
-import { addedId, takeFromBank } from './hand';
+import { addedId, ofChip, takeFromBank } from './hand';
 import type { Hand } from './hand';
 import type { Spot, Typing } from './state';
 
@@ -105,7 +105,7 @@ export function typingActions({ assignment, legend, maker, get, set, run, refuse
         ...wordsAndNote(words.trim()),
         kind: chip ? kindOfChip(chip) : next.topicKind,
         at: typing.at,
-        ...(chip?.origin !== undefined && { origin: chip.origin }),
+        ...ofChip(chip),
       };
       const fill = branchFill(map, typing.from, assignment);
       const parent = typing.from !== null && map.topics.some(({ id }) => id === typing.from) ? typing.from : null;

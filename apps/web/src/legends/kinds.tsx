@@ -3,13 +3,13 @@ import type { Legend, LinkKind, Shape, TopicKind } from '@ichnograph/core';
 import { ArrowDown, ArrowUp, MoreHorizontal, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
-import { CommittedInput } from '../../common/committed';
-import { KindSample, LinkSample } from '../../map';
-import { Button, buttonClass } from '../../ui/button';
-import { Choice } from '../../ui/choice';
-import { Menu, MenuItem } from '../../ui/menu';
-import { Swatches } from '../../ui/swatches';
-import { Remark } from '../section';
+import { CommittedInput } from '../common/committed';
+import { KindSample, LinkSample } from '../map';
+import { Button, buttonClass } from '../ui/button';
+import { Choice } from '../ui/choice';
+import { Menu, MenuItem } from '../ui/menu';
+import { Swatches } from '../ui/swatches';
+import { Remark } from '../ui/remark';
 
 const FILLS = ['#ffffff', '#cfe0dc', '#d7e7ec', '#e3ddf2', '#f6dcd2', '#ebe7d6', '#dfe8c8', '#feffd9', '#ffe7f2'];
 const LINES = ['#333333', '#35596a', '#5a4b86', '#9a5138', '#7a6c3a', '#7a2e5d'];
@@ -18,12 +18,15 @@ const bare =
 
 export function TopicKindRow({
   kind,
+  own,
   remarks,
   onChange,
   onMove,
   onRemove,
 }: {
   kind: TopicKind;
+  /** of a map outside any assignment, where nothing is given */
+  own: boolean;
   remarks: readonly string[];
   onChange: (fields: Partial<TopicKind>) => void;
   onMove: (by: number) => void;
@@ -56,17 +59,19 @@ export function TopicKindRow({
           onChange={({ target }) => onChange({ purpose: target.value })}
         />
       </td>
-      <td>
-        <select
-          aria-label={`Who gives ${kind.name}`}
-          className={bare}
-          value={kind.givenBy}
-          onChange={({ target }) => onChange({ givenBy: target.value as TopicKind['givenBy'] })}
-        >
-          <option value="teacher">you</option>
-          <option value="student">student</option>
-        </select>
-      </td>
+      {!own && (
+        <td>
+          <select
+            aria-label={`Who gives ${kind.name}`}
+            className={bare}
+            value={kind.givenBy}
+            onChange={({ target }) => onChange({ givenBy: target.value as TopicKind['givenBy'] })}
+          >
+            <option value="teacher">you</option>
+            <option value="student">student</option>
+          </select>
+        </td>
+      )}
       <td>
         <Popover.Root>
           <Popover.Trigger className={buttonClass('plain', true)} aria-label={`Looks of ${kind.name}`}>
@@ -238,7 +243,7 @@ function LooksCard({ name, children }: { name: string; children: ReactNode }) {
         sideOffset={6}
         collisionPadding={8}
         aria-label={`Looks of ${name}`}
-        className="z-40 grid w-80 gap-3 border border-ink bg-paper p-3"
+        className="z-[60] grid w-80 gap-3 border border-ink bg-paper p-3"
       >
         {children}
       </Popover.Content>

@@ -2,7 +2,7 @@
 import { expect, test } from '@jest/globals';
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { ToldLast, useTakeBack } from '../common/told';
+import { ToldLast, useTakeBack } from './told';
 import { render } from '../testing/signed-in';
 import { takeOut } from './take-out';
 

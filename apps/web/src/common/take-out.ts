@@ -1,5 +1,5 @@
-import { tell } from '../common/told';
-import { putBack } from './sections/lists';
+import { tell } from './told';
+import { putBack } from './lists';
 
 /** Takes members out of a list of the sheet, says so, and lets them be put back where they stood. */
 export function takeOut<T>(
