@@ -82,9 +82,9 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     };
     const onto = await middle(desk.topic('Strom'));
     await keyboard.press('Alt+i');
-    await page.getByRole('searchbox', { name: 'Look for a picture by word' }).pressSequentially('umbrella');
-    await carry('umbrella', onto);
-    await carry('umbrella', [onto[0] + 260, onto[1]]);
+    await page.getByRole('searchbox', { name: 'Look for a picture by word' }).pressSequentially('closed umbrella');
+    await carry('Closed umbrella', onto);
+    await carry('Closed umbrella', [onto[0] + 260, onto[1]]);
     await expect(desk.topic('Strom').locator('image')).toHaveCount(1);
     await expect(page.locator('[data-picture]')).toHaveCount(1);
     await page.getByRole('group', { name: 'Where from' }).getByText('Yours').click();
@@ -109,6 +109,32 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     await expect.poll(widthOf).toBeGreaterThan(before + 25);
     await keyboard.press('Control+z');
     await expect.poll(widthOf).toBe(before);
+  });
+  await test.step('its legend is changed, and what is drawn follows; a version is named and gone back to', async () => {
+    const shapeOf = (): Promise<string | null> => desk.topic('Waves').locator('path').first().getAttribute('d');
+    const before = await shapeOf();
+    await palette('change the legend');
+    await page.getByRole('button', { name: 'Looks of Idea' }).click();
+    await page.getByRole('button', { name: 'hexagon' }).click();
+    await keyboard.press('Escape');
+    await page.getByRole('textbox', { name: 'Name of this kind', exact: true }).first().selectText();
+    await keyboard.type('Thought');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect.poll(shapeOf).not.toBe(before);
+    await desk.canvas.focus();
+    await palette('versions');
+    await page.getByLabel('Name the map as it is now').pressSequentially('All of them thoughts');
+    await keyboard.press('Enter');
+    await expect(page.getByRole('list', { name: 'Versions' }).getByText('All of them thoughts')).toBeVisible();
+    await keyboard.press('Escape');
+    await desk.topic('Waves').click();
+    await keyboard.press('Delete');
+    await expect(desk.topic('Waves')).toHaveCount(0);
+    await palette('versions');
+    await page.getByRole('list', { name: 'Versions' }).getByText('All of them thoughts').click();
+    await page.getByRole('button', { name: 'Go back to this' }).click();
+    await expect(desk.topic('Waves')).toHaveCount(1);
+    await desk.saved();
   });
   await test.step('a word the dictionary does not know is found, and written otherwise when asked', async () => {
     await palette('spelling');
@@ -167,7 +193,7 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     await page.getByRole('button', { name: 'Lay it under the map' }).click();
     const pin = page.getByRole('button', { name: 'A page drawn on paper: lies still; take hold of it' });
     await expect(pin).toBeVisible();
-    await expect(page.locator('[data-picture]')).toHaveCount(1);
+    await expect(page.locator('[data-picture]')).toHaveCount(2);
     await desk.saved();
   });
   await test.step('in its place it is found by a word on it, copied, put into a folder, and one of two is deleted', async () => {

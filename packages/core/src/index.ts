@@ -243,6 +243,7 @@ export { PARAM_WORDS } from './examples/param-words.js';
 export { assignmentOf, isSheetPart, SHEET_PARTS, sheetOf } from './sheet/sheet.js';
 export type { Sheet, SheetPart, SheetRequirement } from './sheet/sheet.js';
 export { PALETTES } from './sheet/palettes.js';
+export { sharedPoints } from './sheet/share-points.js';
 export type { Palette } from './sheet/palettes.js';
 export { emptySheet } from './sheet/empty-sheet.js';
 export { carriedJudgements } from './revisions/carried-judgements.js';

@@ -70,6 +70,16 @@ export const ARRANGING: readonly Command[] = [
   arranging('pull-apart', 'J', 'Pull lines and words apart', isMap, (a) => void a.tidy('links')),
   arranging('uncross', 'X', 'Make the one move that takes most crossings away', isMap, (a) => a.uncross()),
   arranging('colour-branches', 'P', 'Give each branch a fill of its own', isMap, (a) => a.colourBranches()),
+  {
+    id: 'whole-looks',
+    group: 'arrange',
+    name: 'Looks of the whole map …',
+    keys: [],
+    where: 'page',
+    edits: true,
+    can: isMap,
+    run: ({ show }) => show('looks'),
+  },
   arranging('fold', 'F', 'Fold or unfold what hangs from it', someTopic, (a) => a.fold()),
   arranging(
     'unfold',

@@ -2,7 +2,7 @@ import { effectiveKind, kindOfTopic, normalForm } from '@ichnograph/core';
 import type { Chip, Legend } from '@ichnograph/core';
 import { useDraggable } from '@dnd-kit/core';
 import { MessageSquareText, X } from 'lucide-react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { CommittedInput } from '../common/committed';
 import { useDraft } from '../common/drafts';
 import { Segments } from '../ui/segments';
@@ -25,7 +25,7 @@ export function BankPanel({
   legend: Legend;
   onPlace: (chip: Chip) => void;
 }) {
-  const { actions } = useEditor();
+  const { actions, own } = useEditor();
   const chips = useEditorState((state) => state.chips);
   const known = useEditorState((state) => state.report !== null);
   const [draft, setText] = useDraft<string>(`a term for ${workId}`);
@@ -69,6 +69,9 @@ export function BankPanel({
         }}
       />
       <div className="mb-2 grid gap-1 text-sm">
+        <span aria-hidden className="text-quiet">
+          A new term goes
+        </span>
         <Segments
           label="Where terms go"
           options={['To the bank', 'To the map'] as const}
@@ -102,7 +105,9 @@ export function BankPanel({
       )}
       {chips.length > 0 && shown.length === 0 && <p className="text-sm text-quiet">No term has these words.</p>}
       {chips.length === 0 && (
-        <p className="text-sm text-quiet">{known ? 'Every given term is on the map.' : 'Looking what is placed …'}</p>
+        <p className="text-sm text-quiet">
+          {!known ? 'Looking what is placed …' : own ? 'No term waits here.' : 'Every given term is on the map.'}
+        </p>
       )}
       <ul className="grid gap-1">
         {shown.map((chip) => (
@@ -119,8 +124,16 @@ export function BankPanel({
 function OwnTopics() {
   const { assignment, own } = useEditor();
   const { mostOwnTopics: most, gatheringHint: hint } = assignment.drawing ?? {};
+  // A term that was handed out is nobody's own, of whatever kind it is.
+  const given = useMemo(
+    () => new Set(assignment.terms.flatMap(({ text, accept = [] }) => [text, ...accept]).map(normalForm)),
+    [assignment],
+  );
   const count = useEditorState(
-    ({ map }) => map.topics.filter((topic) => effectiveKind(topic, assignment)?.givenBy === 'student').length,
+    ({ map }) =>
+      map.topics.filter(
+        (topic) => effectiveKind(topic, assignment)?.givenBy === 'student' && !given.has(normalForm(topic.text)),
+      ).length,
   );
   if (own || (most === undefined && hint === undefined && count === 0)) return null;
   const isOver = most !== undefined && count > most;

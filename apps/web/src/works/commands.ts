@@ -71,6 +71,16 @@ const keepOwn = (fromWork: string): Command =>
 const copyOwn = (copyOf: string): Command =>
   keepCopy('Make a copy of this map', (title) => ({ title: `${title} (copy)`.slice(0, LIMITS.text), copyOf }));
 
+const changeLegend = (run: () => void): Command => ({
+  id: 'legend',
+  group: 'map',
+  name: 'Change the legend of this map …',
+  keys: [],
+  where: 'page',
+  edits: true,
+  run,
+});
+
 /** What speaks of an assignment: on a map of one's own it would do nothing. */
 const OF_ASSIGNMENTS = new Set(['brief', 'next-flag', 'flag-before', 'choose-flagged']);
 
@@ -82,7 +92,8 @@ export function commandsFor(
     mayHandIn,
     of = 'work',
     workId = '',
-  }: Pick<DeskHand, 'mayEdit' | 'mayHandIn'> & { of?: OpenWork['of']; workId?: string },
+    onLegend,
+  }: Pick<DeskHand, 'mayEdit' | 'mayHandIn'> & Partial<Pick<OpenWork, 'of' | 'onLegend'>> & { workId?: string },
 ) {
   const mayTidy = assignment.drawing?.tidy !== false;
   const tools = assignment.drawing?.tools;
@@ -100,6 +111,7 @@ export function commandsFor(
     ...CHOOSING,
     ...kindCommands(assignment),
     ...LOOKING,
+    ...(onLegend ? [changeLegend(onLegend)] : []),
     ...(of === 'work' ? [keepOwn(workId)] : of === 'mine' ? [copyOwn(workId)] : []),
     ...(of === 'mine' || assignment.drawing?.ownMaps ? [BRING_OWN] : []),
     ...(mayHandIn ? [handIn] : []),
@@ -116,7 +128,7 @@ export function commandsFor(
 /** The commands of each tool that a teacher may leave out. */
 const OF_TOOL: Record<DrawingTool, (command: Command) => boolean> = {
   arrange: ({ id, group }) => group === 'arrange' || id === 'lead',
-  looks: ({ id }) => ['as-its-kind', 'copy-looks', 'give-looks'].includes(id),
+  looks: ({ id }) => ['as-its-kind', 'copy-looks', 'give-looks', 'whole-looks'].includes(id),
   notes: ({ id }) => id === 'about',
   pictures: ({ id }) => ['picture', 'sketch', 'paper'].includes(id),
   regions: ({ id }) => ['region', 'group', 'ungroup'].includes(id),

@@ -158,8 +158,8 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     show: (what) => (isView(what) ? setView(what) : setShown(what)),
   };
   const commands = useMemo(
-    () => commandsFor(assignment, { mayEdit, mayHandIn, of: open.of, workId: detail.id }),
-    [assignment, mayEdit, mayHandIn, open.of, detail.id],
+    () => commandsFor(assignment, { mayEdit, mayHandIn, of: open.of, onLegend: open.onLegend, workId: detail.id }),
+    [assignment, mayEdit, mayHandIn, open.of, open.onLegend, detail.id],
   );
   usePageKeys(commands, desk);
   useKeptTyping(detail.id);

@@ -31,6 +31,15 @@ test('each branch gets a fill of its own, down to its leaves; the root and what 
     undefined,
   ]));
 
+test('a palette is taken in its order and begins anew; the links of each branch follow where that is asked for', () => {
+  const outcome = colourBranches(map, assignment, { fills: ['#cfe0dc'], lines: true });
+  expect(filled(outcome)).toEqual([undefined, '#cfe0dc', '#cfe0dc', '#cfe0dc', undefined]);
+  const dressed = applyChanges(map, outcome.ok ? outcome.changes : []);
+  const dark = darkShade('#cfe0dc');
+  // What a topic of two branches also hangs by, and what stands beside the structure, keep theirs.
+  expect(dressed.links.map(({ colour }) => colour)).toEqual([dark, dark, dark, undefined, undefined]);
+});
+
 test('one branch gets the fill that is wanted', () =>
   expect(filled(colourBranch(map, ['b'], { fill: '#f6dcd2' }, assignment))).toEqual([
     undefined,

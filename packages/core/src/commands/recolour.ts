@@ -45,8 +45,16 @@ function mainsOf(map: TopicMap, rules: Ruled, root: Topic): Topic[] {
   });
 }
 
-/** Gives each main branch a fill of its own, in one act; what stands beside the structure keeps its looks. */
-export function colourBranches(map: TopicMap, rules: Ruled): Outcome {
+/**
+ * Gives each main branch a fill of its own, in one act; what stands beside the structure keeps its looks.
+ * @param fills in the order in which branches take them; for more they come again
+ * @param lines whether the links of each branch are drawn in a dark shade of it
+ */
+export function colourBranches(
+  map: TopicMap,
+  rules: Ruled,
+  { fills = BRANCH_FILLS, lines = false }: { fills?: readonly string[]; lines?: boolean } = {},
+): Outcome {
   if (isFixed(rules)) return refused('looksFixed');
   if (fillSaysKind(rules)) return refused('fillSaysKind');
   const root = trunk(map, rules);
@@ -54,7 +62,10 @@ export function colourBranches(map: TopicMap, rules: Ruled): Outcome {
   const mains = mainsOf(map, rules, root);
   if (mains.length === 0) return refused('noBranches');
   return done(
-    ...mains.flatMap((main, i) => filled(map, branchOf(map, [main.id]), BRANCH_FILLS[i % BRANCH_FILLS.length]!, rules)),
+    ...mains.flatMap((main, i) => {
+      const [branch, fill] = [branchOf(map, [main.id]), fills[i % fills.length]!];
+      return [...filled(map, branch, fill, rules), ...(lines ? lined(map, branch, fill, rules) : [])];
+    }),
   );
 }
 

@@ -7,6 +7,8 @@ import { BlankEditor } from './blank-editor';
 interface Props {
   requirement: Requirement;
   assignment: Assignment;
+  /** the parameters that want something else, each with the reason */
+  wanting: ReadonlyMap<string, string>;
   onChange: (params: Record<string, unknown>) => void;
 }
 
@@ -17,8 +19,11 @@ const withParam = (params: Record<string, unknown>, name: string, value: unknown
   return value === undefined ? rest : { ...rest, [name]: value };
 };
 
-/** A requirement as students will read it, each of its blanks a button that fills it. */
-export function SentenceWithBlanks({ requirement, assignment, onChange }: Props) {
+const FILLED = 'border-action bg-wash text-action-hover hover:bg-[#d3e4df]';
+const WANTING = 'border-madder bg-madder-wash text-madder hover:bg-white';
+
+/** A requirement as students will read it, each of its blanks a button that fills it; those that want something say so. */
+export function SentenceWithBlanks({ requirement, assignment, wanting, onChange }: Props) {
   const rules = rulesOf(requirement);
   const parts = requirementParts(requirement, assignment);
   return (
@@ -33,9 +38,11 @@ export function SentenceWithBlanks({ requirement, assignment, onChange }: Props)
             trigger={
               <button
                 type="button"
-                className="mx-0.5 inline rounded-sm border-b border-action bg-wash px-1.5 font-semibold text-action-hover hover:bg-[#d3e4df]"
+                className={`mx-0.5 inline rounded-sm border-b px-1.5 font-semibold ${wanting.has(part.param) ? WANTING : FILLED}`}
+                {...(wanting.has(part.param) && { title: `This ${wanting.get(part.param)}` })}
               >
                 {part.text || '…'}
+                {wanting.has(part.param) && <span className="sr-only">, which {wanting.get(part.param)}</span>}
               </button>
             }
           >
@@ -54,7 +61,7 @@ export function SentenceWithBlanks({ requirement, assignment, onChange }: Props)
 }
 
 /** What else can be said: the parameters that the sentence shows no blank for as it reads now. */
-export function MoreToSay({ requirement, assignment, onChange }: Props) {
+export function MoreToSay({ requirement, assignment, wanting, onChange }: Props) {
   const shown = new Set(
     requirementParts(requirement, assignment).flatMap((part) => (typeof part === 'string' ? [] : [part.param])),
   );
@@ -66,7 +73,7 @@ export function MoreToSay({ requirement, assignment, onChange }: Props) {
         <button
           type="button"
           aria-label="Say more"
-          className="ml-1 inline rounded-sm px-1 text-sm text-quiet hover:bg-wash hover:text-ink"
+          className={`ml-1 inline rounded-sm px-1 text-sm ${hidden.some(([name]) => wanting.has(name)) ? `border-b ${WANTING}` : 'text-quiet hover:bg-wash hover:text-ink'}`}
         >
           …
         </button>

@@ -1,5 +1,5 @@
-import { GROUP_TITLES, inGroups, requirementSentence } from '@ichnograph/core';
-import type { GroupId, Requirement, SheetRequirement } from '@ichnograph/core';
+import { GROUP_TITLES, inGroups, PARAM_WORDS, requirementSentence } from '@ichnograph/core';
+import type { GroupId, ParamName, Requirement, SheetRequirement } from '@ichnograph/core';
 import { MessageSquare, MoreHorizontal, Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -17,6 +17,7 @@ import { moved, reordered } from '../../common/lists';
 import { Grip, Sortable, useSortableRow } from '../sortable';
 import { AddRequirement } from './add-requirement';
 import { MoreToSay, SentenceWithBlanks } from './blanks';
+import { PointsOfSeveral } from './points-of-several';
 import { Proposals } from './proposals';
 
 /** What a map must show: sentences with blanks, read as students will read them. */
@@ -34,6 +35,7 @@ export function RequirementsSection() {
     focusOn(id);
   };
   const groups = inGroups(requirements);
+  const counting = groups.flatMap(({ members }) => members.filter(({ off }) => !off));
   // Balloons wear the numbers students will see: what is switched off has none.
   const numbers = new Map(
     inGroups(assignment.requirements)
@@ -46,10 +48,20 @@ export function RequirementsSection() {
       title="What must a map show?"
       lead="Read as your students will. Change any underlined word."
       actions={
-        <Button onClick={() => setAdding(true)} aria-haspopup="dialog">
-          <Plus aria-hidden size={14} />
-          Add a requirement …
-        </Button>
+        <>
+          {counting.length > 1 && (
+            <PointsOfSeveral
+              of="all requirements"
+              members={counting}
+              change={setAll}
+              trigger={<Button>Points of all …</Button>}
+            />
+          )}
+          <Button onClick={() => setAdding(true)} aria-haspopup="dialog">
+            <Plus aria-hidden size={14} />
+            Add a requirement …
+          </Button>
+        </>
       }
     >
       {requirements.length === 0 && (
@@ -64,7 +76,7 @@ export function RequirementsSection() {
           <div key={group} className="mt-4">
             <h3 className="caption mb-1 flex justify-between">
               <span>{GROUP_TITLES[group]}</span>
-              <GroupSum group={group} all={groups} />
+              <GroupSum group={group} all={groups} change={setAll} />
             </h3>
             <Sortable ids={ids} onOrder={setOrder}>
               <ul className="border-t border-rule" aria-label={GROUP_TITLES[group]}>
@@ -82,7 +94,7 @@ export function RequirementsSection() {
                           `$.requirements[${assignment.requirements.findIndex(({ id }) => id === requirement.id)}]`,
                         ),
                       )
-                      .map(({ reason }) => reason)}
+                      .map(({ path, reason }) => ({ param: /\.params\.(\w+)/.exec(path)?.[1] ?? null, reason }))}
                     onChange={(fields) =>
                       setAll((all) => all.map((one) => (one.id === requirement.id ? { ...one, ...fields } : one)))
                     }
@@ -125,14 +137,35 @@ export function RequirementsSection() {
 }
 
 /** Points of a group that count: what is extra or switched off stands beside the sum. */
-function GroupSum({ group, all }: { group: GroupId; all: ReturnType<typeof inGroups<SheetRequirement>> }) {
+function GroupSum({
+  group,
+  all,
+  change,
+}: {
+  group: GroupId;
+  all: ReturnType<typeof inGroups<SheetRequirement>>;
+  change: (make: (all: SheetRequirement[]) => SheetRequirement[]) => void;
+}) {
   const members = all.find((one) => one.group === group)?.members.filter(({ off }) => !off) ?? [];
   const sum = (extra: boolean): number =>
     members.filter(({ level }) => (level === 'extra') === extra).reduce((total, { points }) => total + points, 0);
+  const words = `${sum(false)} pt${sum(true) > 0 ? `, and ${sum(true)} extra` : ''}`;
+  if (members.length < 2) return <span className="font-mono normal-case tracking-normal">{words}</span>;
   return (
-    <span className="font-mono normal-case tracking-normal">
-      {sum(false)} pt{sum(true) > 0 && `, and ${sum(true)} extra`}
-    </span>
+    <PointsOfSeveral
+      of={`“${GROUP_TITLES[group]}”`}
+      members={members}
+      change={change}
+      trigger={
+        <button
+          type="button"
+          title="Set the points of all of them"
+          className="rounded-sm border-b border-dotted border-quiet font-mono normal-case tracking-normal hover:bg-wash hover:text-ink"
+        >
+          {words}
+        </button>
+      }
+    />
   );
 }
 
@@ -157,7 +190,7 @@ function Row({
   requirement: SheetRequirement;
   number: number | null;
   remarks: readonly string[];
-  missing: readonly string[];
+  missing: readonly { param: string | null; reason: string }[];
   onChange: (fields: Partial<SheetRequirement>) => void;
   onRemove: () => void;
   onDuplicate: () => void;
@@ -167,7 +200,9 @@ function Row({
   const row = useSortableRow(requirement.id);
   const [hinting, setHinting] = useState(requirement.hint !== undefined);
   const sentence = requirementSentence(requirement, assignment);
-  const props = { requirement, assignment, onChange: (params: Record<string, unknown>) => onChange({ params }) };
+  const wanting = new Map(missing.flatMap(({ param, reason }) => (param === null ? [] : [[param, reason] as const])));
+  const setParams = (params: Record<string, unknown>): void => onChange({ params });
+  const props = { requirement, assignment, wanting, onChange: setParams };
   return (
     <li
       id={`requirement-${requirement.id}`}
@@ -247,9 +282,10 @@ function Row({
             />
           </label>
         )}
-        {missing.map((reason) => (
-          <Remark key={reason} grave>
-            Not complete: something here {reason}.
+        {missing.map(({ param, reason }) => (
+          <Remark key={`${param} ${reason}`} grave>
+            Not complete: {param === null ? 'something here' : `“${PARAM_WORDS[param as ParamName] ?? param}”`} {reason}
+            .
           </Remark>
         ))}
         {!requirement.off && remarks.map((words) => <Remark key={words}>{words}</Remark>)}

@@ -1,10 +1,11 @@
 import { normalForm, outlineSentence, readOutline } from '@ichnograph/core';
-import type { Sheet } from '@ichnograph/core';
+import type { Sheet, TopicKind } from '@ichnograph/core';
 import { useId, useState } from 'react';
 import { CommittedInput } from '../../common/committed';
 import { announce } from '../../common/announcer';
 import { useWords } from '../../common/drafts';
 import { Button } from '../../ui/button';
+import { Remark } from '../../ui/remark';
 import { Section } from '../section';
 import { takeOut } from '../../common/take-out';
 import { usePart, useSheetPage } from '../use-sheet';
@@ -126,6 +127,7 @@ export function TermsSection() {
           </tbody>
         </table>
       )}
+      <OfStudentsKinds terms={terms} kinds={legend.topicKinds} />
       {chosen.size > 0 && (
         <div
           role="toolbar"
@@ -222,6 +224,24 @@ function PlaceChoice({
       <option value="map">on the map</option>
     </select>
   );
+}
+
+/** What a given term of a kind that students give does to the counts: seldom meant. */
+function OfStudentsKinds({ terms, kinds }: { terms: readonly Term[]; kinds: readonly TopicKind[] }) {
+  return kinds
+    .filter(({ givenBy }) => givenBy === 'student')
+    .map(({ id, name }) => {
+      const texts = terms.filter(({ kind }) => kind === id).map(({ text }) => `“${text}”`);
+      if (texts.length === 0) return null;
+      return (
+        <Remark key={id}>
+          {texts.slice(0, 5).join(', ')}
+          {texts.length > 5 && ` and ${texts.length - 5} more`}: {texts.length === 1 ? 'is' : 'are'} of the kind “{name}
+          ”, which students give themselves. A requirement that counts what they add of that kind will count{' '}
+          {texts.length === 1 ? 'it' : 'them'} too.
+        </Remark>
+      );
+    });
 }
 
 /** One field for all three ways: a line is a term, and indenting or numbering says what stands under what. */

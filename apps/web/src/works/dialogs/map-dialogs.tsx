@@ -16,6 +16,7 @@ import { SpellingDialog } from './spelling-dialog';
 import type { Shown } from '../command';
 import { hasVersions } from '../use-live-work';
 import type { OpenWork } from '../use-live-work';
+import { WholeLooksDialog } from './whole-looks-dialog';
 import { VersionsDialog } from './versions-dialog';
 
 export function MapDialogs({
@@ -66,6 +67,7 @@ export function MapDialogs({
         />
       )}
       {detail.mayEdit && <PaperDialog {...dialog('paper')} />}
+      {detail.mayEdit && <WholeLooksDialog {...dialog('looks')} />}
       {detail.mayEdit && (
         <SpellingDialog
           {...dialog('spelling')}

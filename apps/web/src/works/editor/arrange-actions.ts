@@ -1,4 +1,5 @@
 import {
+  asItsKind,
   chooseBy,
   clearMarks,
   colourBranch,
@@ -83,7 +84,21 @@ export function arrangeActions({
       const edge = Math.max(...topics.map((topic) => topic[along] + topic[size] / 2));
       void run(makeRoom(get().map, along, edge, along === 'x' ? 160 : 90));
     },
-    colourBranches: (): void => void run(colourBranches(get().map, assignment)),
+    colourBranches: (how?: { fills: readonly string[]; lines: boolean }): boolean =>
+      run(colourBranches(get().map, assignment, how)) !== false,
+    /** Takes all looks given by hand off the whole map. */
+    allAsTheirKind: (): boolean => {
+      const { map } = get();
+      return (
+        run(
+          asItsKind(
+            map,
+            [...map.topics, ...map.links].map(({ id }) => id),
+            assignment,
+          ),
+        ) !== false
+      );
+    },
     colourBranch: (fill: string, lines: boolean): void =>
       void run(colourBranch(get().map, selectedTopics(), { fill, lines }, assignment)),
     /** Spaces the selected row or stack anew: its end is taken elsewhere. */
