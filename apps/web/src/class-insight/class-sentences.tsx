@@ -3,8 +3,10 @@ import type { ClassInsight, ClassPropositions, PropositionRow } from '@ichnograp
 import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { focusOn } from '../common/focus-on';
 import { useClassPropositions } from '../common/queries';
 import { Waiting } from '../common/waiting';
+import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { Segments } from '../ui/segments';
 import { GiveVerdictRow, VerdictSign } from '../verdicts';
@@ -28,11 +30,15 @@ export function ClassSentences({ insight }: { insight: ClassInsight }) {
   return <Sentences all={propositions.data} names={namesByWork(insight)} />;
 }
 
+/** So many wordings stand there at first, and so many more each time one asks or comes to the last. */
+const AT_ONCE = 60;
+
 function Sentences({ all, names }: { all: ClassPropositions; names: ReadonlyMap<string, string> }) {
   const { trouble, give } = useGiveVerdict(all);
   const [filter, setFilter] = useState<Filter>('To judge');
   // What was judged while one looks stays where it is, until one chooses anew what to look at.
   const [shown, setShown] = useState(() => keysOf(all, 'To judge'));
+  const [most, setMost] = useState(AT_ONCE);
   const list = useRef<HTMLUListElement>(null);
   const groups = useMemo(
     () =>
@@ -40,14 +46,17 @@ function Sentences({ all, names }: { all: ClassPropositions; names: ReadonlyMap<
     [all.propositions],
   );
   const visible = groups.map((group) => group.filter(({ key }) => shown.has(key))).filter((group) => group.length > 0);
+  const inSight = visible.slice(0, most);
   const order = visible.flat().map(({ key }) => key);
   const step = (key: string, by: 1 | -1): void => {
     const next = order[order.indexOf(key) + by];
-    if (next !== undefined)
+    if (next === undefined) return;
+    if (!inSight.some((group) => group.some((row) => row.key === next))) setMost(most + AT_ONCE);
+    focusOn(() =>
       list.current
         ?.querySelector(`[data-row="${CSS.escape(next)}"]`)
-        ?.querySelector<HTMLElement>('[data-verdict][tabindex="0"]')
-        ?.focus();
+        ?.querySelector<HTMLElement>('[data-verdict][tabindex="0"]'),
+    );
   };
   const judged = all.propositions.filter((one) => one.judged).length;
   const complete = all.works.filter((work) => work.complete).length;
@@ -65,6 +74,7 @@ function Sentences({ all, names }: { all: ClassPropositions; names: ReadonlyMap<
             onChange={(next) => {
               setFilter(next);
               setShown(keysOf(all, next));
+              setMost(AT_ONCE);
             }}
           />
         </div>
@@ -80,7 +90,7 @@ function Sentences({ all, names }: { all: ClassPropositions; names: ReadonlyMap<
         verdict back.
       </p>
       <ul ref={list} className="max-w-4xl border-t border-rule">
-        {visible.map((group) => (
+        {inSight.map((group) => (
           <li key={group[0]!.key} className={group.length > 1 ? 'border-l-[3px] border-l-indigo' : ''}>
             <ul>
               {group.map((row) => (
@@ -98,6 +108,11 @@ function Sentences({ all, names }: { all: ClassPropositions; names: ReadonlyMap<
           </li>
         ))}
       </ul>
+      {visible.length > most && (
+        <Button className="mt-3" onClick={() => setMost(most + AT_ONCE)}>
+          Show more: {visible.length - most} are not shown
+        </Button>
+      )}
     </>
   );
 }

@@ -112,6 +112,7 @@ export function LegendEditor({
                 <span
                   key={fill}
                   className="h-3 w-2 border-y border-l border-rule last:border-r"
+                  data-swatch
                   style={{ background: fill }}
                 />
               ))}

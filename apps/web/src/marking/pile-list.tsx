@@ -63,14 +63,24 @@ export function PileList({ pile, workId }: { pile: Pile; workId: string }) {
   );
 }
 
-const BARS: Partial<Record<PileEntry['state'], string>> = {
-  'handed in': 'bg-indigo',
-  'being marked': 'bg-ochre',
-  returned: 'bg-action',
-  done: 'bg-action',
+/** How far a map has come, by colour and by how full its bar is. */
+const BARS: Partial<Record<PileEntry['state'], { edge: string; fill: string; full: string }>> = {
+  'handed in': { edge: 'border-indigo', fill: 'bg-indigo', full: 'w-0' },
+  'being marked': { edge: 'border-ochre', fill: 'bg-ochre', full: 'w-1/2' },
+  returned: { edge: 'border-action', fill: 'bg-action', full: 'w-full' },
+  done: { edge: 'border-action', fill: 'bg-action', full: 'w-full' },
 };
 
-/** The pile as a rail: those who handed in, by their initials with a bar for the state. */
+function StateBar({ state }: { state: PileEntry['state'] }) {
+  const { edge, fill, full } = BARS[state] ?? { edge: 'border-rule', fill: '', full: 'w-0' };
+  return (
+    <span aria-hidden data-drawn className={`mx-auto mt-1 block h-[5px] w-6 border ${edge}`}>
+      <span className={`block h-full ${fill} ${full}`} />
+    </span>
+  );
+}
+
+/** The pile as a rail: those who handed in, by their initials with a bar for the state: empty, half, full. */
 export function PileRail({ pile, workId }: { pile: Pile; workId: string }) {
   const here = useInSight(workId);
   return (
@@ -92,7 +102,7 @@ export function PileRail({ pile, workId }: { pile: Pile; workId: string }) {
                   to={`/piles/${pile.publicationId}/${entry.workId}`}
                 >
                   {initialsOf(entry)}
-                  <span aria-hidden className={`mx-auto mt-1 block h-[3px] w-6 ${BARS[entry.state] ?? 'bg-rule'}`} />
+                  <StateBar state={entry.state} />
                 </Link>
               </li>
             );

@@ -136,7 +136,7 @@ function SidePanel({ id, place, side, isNarrow }: { id: string; place: Place; si
     <Separator
       id={`${place}-edge`}
       aria-label={`Width of ${side.name}`}
-      className="w-px bg-rule outline-none hover:bg-action focus-visible:bg-action data-[separator=active]:bg-action focus-visible:outline-2"
+      className="w-px bg-rule hover:bg-action focus-visible:bg-action data-[separator=active]:bg-action"
       disabled={isNarrow}
     />
   );
@@ -191,6 +191,7 @@ function FloatingCard({
   return (
     <div
       ref={card}
+      data-card
       role="group"
       aria-label={name}
       tabIndex={-1}

@@ -11,7 +11,7 @@ export function Segments<T extends string>({
   onChange: (value: T) => void;
 }) {
   return (
-    <div role="group" aria-label={label} className="flex shrink-0 border border-rule">
+    <div role="group" aria-label={label} className="flex max-w-full shrink-0 flex-wrap border border-rule">
       {options.map((option) => (
         <button
           key={option}

@@ -20,6 +20,7 @@ export function Swatches({
         {colours.map((colour) => (
           <button
             key={colour}
+            data-swatch
             type="button"
             aria-pressed={value?.toLowerCase() === colour.toLowerCase()}
             aria-label={colour === 'none' ? 'no fill' : colourName(colour)}

@@ -45,7 +45,7 @@ function Choosing({ onDone }: { onDone: () => void }) {
             >
               <span aria-hidden className="flex">
                 {fills.map((fill) => (
-                  <span key={fill} className="h-6 w-4 border border-rule" style={{ background: fill }} />
+                  <span key={fill} data-swatch className="h-6 w-4 border border-rule" style={{ background: fill }} />
                 ))}
               </span>
               {name}
