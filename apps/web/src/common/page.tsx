@@ -11,16 +11,19 @@ export function useTitle(title: string): void {
 /** A page to read, with its heading. Pages with a canvas have a frame of their own. */
 export function Page({
   title,
+  tab = title,
   lead,
   actions,
   children,
 }: {
   title: string;
+  /** what the browser's tab says, where another page has the same heading */
+  tab?: string;
   lead?: ReactNode;
   actions?: ReactNode;
   children: ReactNode;
 }) {
-  useTitle(title);
+  useTitle(tab);
   return (
     <main id="main" tabIndex={-1} className="mx-auto w-full max-w-5xl px-4 py-8 outline-none sm:px-6">
       <div className="mb-6 flex flex-wrap items-start justify-between gap-3">

@@ -49,50 +49,52 @@ export function LegendEditor({
   };
   return (
     <>
-      <table className="w-full text-left">
-        <thead>
-          <tr className="caption border-b border-ink">
-            <th className="w-10 py-1 font-semibold">
-              <span className="sr-only">Sample</span>
-            </th>
-            <th className="font-semibold">Kind of topic</th>
-            <th className="font-semibold">What it is for</th>
-            {!own && <th className="w-24 font-semibold">Given by</th>}
-            <th className="w-24 font-semibold">Looks</th>
-            <th className="w-28 font-semibold">Structure</th>
-            <th className="w-8">
-              <span className="sr-only">More</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {legend.topicKinds.map((kind, i) => (
-            <TopicKindRow
-              key={kind.id}
-              kind={kind}
-              own={own}
-              remarks={close.filter(({ kinds }) => kinds[1] === kind.id).map(({ sentence }) => sentence)}
-              onChange={(fields) =>
-                setKinds((kinds) =>
-                  kinds.map((one) => {
-                    if (one.id === kind.id) return { ...one, ...fields };
-                    // One kind starts the map, so another one does not any more.
-                    return fields.root && one.root ? withoutRoot(one) : one;
-                  }),
-                )
-              }
-              onMove={(by) => setKinds((kinds) => moved(kinds, i, by))}
-              onRemove={() =>
-                remove(legend.topicKinds, ({ id }) => id === kind.id, {
-                  change: setKinds,
-                  keyOf: ({ id }) => id,
-                  words: `The kind “${kind.name}” is removed.`,
-                })
-              }
-            />
-          ))}
-        </tbody>
-      </table>
+      <div className="overflow-x-auto">
+        <table className="w-full text-left max-md:min-w-[44rem]">
+          <thead>
+            <tr className="caption border-b border-ink">
+              <th className="w-10 py-1 font-semibold">
+                <span className="sr-only">Sample</span>
+              </th>
+              <th className="font-semibold">Kind of topic</th>
+              <th className="font-semibold">What it is for</th>
+              {!own && <th className="w-24 font-semibold">Given by</th>}
+              <th className="w-24 font-semibold">Looks</th>
+              <th className="w-28 font-semibold">Structure</th>
+              <th className="w-8">
+                <span className="sr-only">More</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {legend.topicKinds.map((kind, i) => (
+              <TopicKindRow
+                key={kind.id}
+                kind={kind}
+                own={own}
+                remarks={close.filter(({ kinds }) => kinds[1] === kind.id).map(({ sentence }) => sentence)}
+                onChange={(fields) =>
+                  setKinds((kinds) =>
+                    kinds.map((one) => {
+                      if (one.id === kind.id) return { ...one, ...fields };
+                      // One kind starts the map, so another one does not any more.
+                      return fields.root && one.root ? withoutRoot(one) : one;
+                    }),
+                  )
+                }
+                onMove={(by) => setKinds((kinds) => moved(kinds, i, by))}
+                onRemove={() =>
+                  remove(legend.topicKinds, ({ id }) => id === kind.id, {
+                    change: setKinds,
+                    keyOf: ({ id }) => id,
+                    words: `The kind “${kind.name}” is removed.`,
+                  })
+                }
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
       <div className="mt-2 flex flex-wrap items-center gap-2">
         <Button small onClick={addKind}>
           <Plus aria-hidden size={13} />

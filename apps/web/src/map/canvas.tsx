@@ -181,135 +181,144 @@ export function Canvas({
     },
   });
   return (
-    // The canvas takes keys only while it has the focus itself; Escape leaves it.
-    <div
-      ref={host}
-      className="canvas relative h-full w-full"
-      role="application"
-      aria-label={label}
-      tabIndex={0}
-      id="canvas"
-      data-testid="canvas"
-      data-focus-home
-      data-blank={blank ?? undefined}
-      data-lifting={drag.lifted ? '' : undefined}
-      onKeyDown={onKey}
-      onPaste={(event) => {
-        if (!clipboard || isField(event)) return;
-        clipboard.onPaste(taken(event));
-      }}
-      onDragOver={(event) => {
-        if (drops?.takes(event.dataTransfer)) event.preventDefault();
-      }}
-      onDrop={(event) => {
-        if (!drops?.takes(event.dataTransfer)) return;
-        event.preventDefault();
-        drops.onDrop(event.dataTransfer, flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
-      }}
-      onCopy={(event) => {
-        if (clipboard && !isField(event)) taken(event).setData('text/plain', clipboard.onCopy());
-      }}
-      onCut={(event) => {
-        if (clipboard && !isField(event)) taken(event).setData('text/plain', clipboard.onCut());
-      }}
-      onClick={({ target }) => {
-        // The ring of a topic, pressed and not pulled.
-        const ring = (target as Element).closest('.grip');
-        const of = ring?.closest('.react-flow__node')?.getAttribute('data-id');
-        if (of) gestures?.onGrow(of, null);
-      }}
-      onPointerDownCapture={settled}
-      onKeyDownCapture={settled}
-      onDoubleClick={(event) => {
-        const target = event.target as Element;
-        const isFree = target.classList.contains('react-flow__pane');
-        const at = flow.screenToFlowPosition({ x: event.clientX, y: event.clientY });
-        if (gestures && isFree) gestures.onMake(at);
-        if (isFree || target.closest('[data-picture]')) onSpot?.(at);
-      }}
-    >
-      <div lang={language} className="contents">
-        <ReactFlow<MarkNode, LinkEdge>
-          nodes={nodes}
-          edges={edges}
-          nodeTypes={NODE_TYPES}
-          edgeTypes={EDGE_TYPES}
-          nodeOrigin={CENTRE}
-          {...handlers}
-          connectionMode={ConnectionMode.Loose}
-          connectOnClick={false}
-          connectionRadius={0}
-          isValidConnection={NEVER}
-          connectionLineStyle={CONNECTING}
-          nodesDraggable={gestures !== undefined}
-          nodesConnectable={gestures !== undefined}
-          nodesFocusable={false}
-          edgesFocusable={false}
-          disableKeyboardA11y
-          elevateNodesOnSelect={false}
-          elevateEdgesOnSelect={false}
-          zIndexMode="manual"
-          deleteKeyCode={null}
-          multiSelectionKeyCode={ADDING}
-          selectionKeyCode={null}
-          selectionOnDrag={gestures !== undefined}
-          selectionMode={SelectionMode.Partial}
-          // Choosing several by finger: one draws the frame, two move the map.
-          panOnDrag={gestures ? (gathering ? false : OTHER_BUTTONS) : true}
-          panActivationKeyCode="Space"
-          panOnScroll
-          zoomActivationKeyCode="Control"
-          zoomOnDoubleClick={false}
-          minZoom={0.08}
-          maxZoom={4}
-          proOptions={{ hideAttribution: true }}
-          // From the first step on: `drop` tells a drag from a click, so that nothing of the way is lost.
-          nodeDragThreshold={0}
-          onlyRenderVisibleElements={map.topics.length > 400}
-        >
-          {/* Survey marks would show through what is dimmed. */}
-          {shown.concern === null && (
-            <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />
-          )}
-          <ViewportPortal>
-            <Behind map={map} legend={shown.legend} />
-            <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
-            {pressed && (
-              <RegionTitles
-                map={map}
-                legend={shown.legend}
-                selection={selection}
-                what={gestures ? 'change it' : 'choose it'}
-                onRegion={pressed}
+    // What stands over the map is no part of it: cards and comments are read like any others.
+    <div className="relative h-full w-full">
+      {/* The canvas takes keys only while it has the focus itself; Escape leaves it. */}
+      <div
+        ref={host}
+        className="canvas absolute inset-0"
+        role="application"
+        aria-label={label}
+        tabIndex={0}
+        id="canvas"
+        data-testid="canvas"
+        data-focus-home
+        data-blank={blank ?? undefined}
+        data-lifting={drag.lifted ? '' : undefined}
+        onKeyDown={onKey}
+        onPaste={(event) => {
+          if (!clipboard || isField(event)) return;
+          clipboard.onPaste(taken(event));
+        }}
+        onDragOver={(event) => {
+          if (drops?.takes(event.dataTransfer)) event.preventDefault();
+        }}
+        onDrop={(event) => {
+          if (!drops?.takes(event.dataTransfer)) return;
+          event.preventDefault();
+          drops.onDrop(event.dataTransfer, flow.screenToFlowPosition({ x: event.clientX, y: event.clientY }));
+        }}
+        onCopy={(event) => {
+          if (clipboard && !isField(event)) taken(event).setData('text/plain', clipboard.onCopy());
+        }}
+        onCut={(event) => {
+          if (clipboard && !isField(event)) taken(event).setData('text/plain', clipboard.onCut());
+        }}
+        onClick={({ target }) => {
+          // The ring of a topic, pressed and not pulled.
+          const ring = (target as Element).closest('.grip');
+          const of = ring?.closest('.react-flow__node')?.getAttribute('data-id');
+          if (of) gestures?.onGrow(of, null);
+        }}
+        onPointerDownCapture={settled}
+        onKeyDownCapture={settled}
+        onDoubleClick={(event) => {
+          const target = event.target as Element;
+          const isFree = target.classList.contains('react-flow__pane');
+          const at = flow.screenToFlowPosition({ x: event.clientX, y: event.clientY });
+          if (gestures && isFree) gestures.onMake(at);
+          if (isFree || target.closest('[data-picture]')) onSpot?.(at);
+        }}
+      >
+        <div lang={language} className="contents">
+          <ReactFlow<MarkNode, LinkEdge>
+            nodes={nodes}
+            edges={edges}
+            nodeTypes={NODE_TYPES}
+            edgeTypes={EDGE_TYPES}
+            nodeOrigin={CENTRE}
+            {...handlers}
+            connectionMode={ConnectionMode.Loose}
+            connectOnClick={false}
+            connectionRadius={0}
+            isValidConnection={NEVER}
+            connectionLineStyle={CONNECTING}
+            nodesDraggable={gestures !== undefined}
+            nodesConnectable={gestures !== undefined}
+            nodesFocusable={false}
+            edgesFocusable={false}
+            disableKeyboardA11y
+            elevateNodesOnSelect={false}
+            elevateEdgesOnSelect={false}
+            zIndexMode="manual"
+            deleteKeyCode={null}
+            multiSelectionKeyCode={ADDING}
+            selectionKeyCode={null}
+            selectionOnDrag={gestures !== undefined}
+            selectionMode={SelectionMode.Partial}
+            // Choosing several by finger: one draws the frame, two move the map.
+            panOnDrag={gestures ? (gathering ? false : OTHER_BUTTONS) : true}
+            panActivationKeyCode="Space"
+            panOnScroll
+            zoomActivationKeyCode="Control"
+            zoomOnDoubleClick={false}
+            minZoom={0.08}
+            maxZoom={4}
+            proOptions={{ hideAttribution: true }}
+            // From the first step on: `drop` tells a drag from a click, so that nothing of the way is lost.
+            nodeDragThreshold={0}
+            onlyRenderVisibleElements={map.topics.length > 400}
+          >
+            {/* Survey marks would show through what is dimmed. */}
+            {shown.concern === null && (
+              <Background variant={BackgroundVariant.Cross} gap={120} size={7} color="#c3c8bd" />
+            )}
+            <ViewportPortal>
+              <Behind map={map} legend={shown.legend} />
+              <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
+              {pressed && (
+                <RegionTitles
+                  map={map}
+                  legend={shown.legend}
+                  selection={selection}
+                  what={gestures ? 'change it' : 'choose it'}
+                  onRegion={pressed}
+                />
+              )}
+              {drag.lifted && (
+                <Lifted
+                  lifted={drag.lifted}
+                  map={map}
+                  legend={shown.legend}
+                  selection={selection}
+                  handle={drag.layer}
+                />
+              )}
+              {overlay}
+              {drag.drop && <DropMark map={map} legend={shown.legend} drop={drag.drop} />}
+            </ViewportPortal>
+            {overview && (
+              <MiniMap
+                pannable
+                zoomable
+                ariaLabel="Overview of the map"
+                onClick={(_event, { x, y }) => void flow.setCenter(x, y, { zoom: flow.getZoom() })}
+                nodeColor={(node: MarkNode) =>
+                  node.type === 'picture' ? '#ffffff' : topicStyle(node.data.topic, node.data.legend).fill
+                }
+                nodeStrokeColor="#4d5867"
+                nodeStrokeWidth={6}
+                nodeBorderRadius={0}
+                bgColor="#fbfbf8"
+                maskColor="rgb(22 32 46 / 0.12)"
+                className="!m-3 border border-rule"
               />
             )}
-            {drag.lifted && (
-              <Lifted lifted={drag.lifted} map={map} legend={shown.legend} selection={selection} handle={drag.layer} />
-            )}
-            {overlay}
-            {drag.drop && <DropMark map={map} legend={shown.legend} drop={drag.drop} />}
-          </ViewportPortal>
-          {overview && (
-            <MiniMap
-              pannable
-              zoomable
-              ariaLabel="Overview of the map"
-              onClick={(_event, { x, y }) => void flow.setCenter(x, y, { zoom: flow.getZoom() })}
-              nodeColor={(node: MarkNode) =>
-                node.type === 'picture' ? '#ffffff' : topicStyle(node.data.topic, node.data.legend).fill
-              }
-              nodeStrokeColor="#4d5867"
-              nodeStrokeWidth={6}
-              nodeBorderRadius={0}
-              bgColor="#fbfbf8"
-              maskColor="rgb(22 32 46 / 0.12)"
-              className="!m-3 border border-rule"
-            />
-          )}
-          <MarkScale host={host} />
-        </ReactFlow>
+            <MarkScale host={host} />
+          </ReactFlow>
+        </div>
+        <InHand map={map} {...drag} />
       </div>
-      <InHand map={map} {...drag} />
       {children}
     </div>
   );

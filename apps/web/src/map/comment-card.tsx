@@ -3,7 +3,9 @@ import type { Legend, TopicMap } from '@ichnograph/core';
 import { spotTarget } from '@ichnograph/contract';
 import type { CommentRow, NewComment } from '@ichnograph/contract';
 import { X } from 'lucide-react';
+import { useId } from 'react';
 import type { ReactNode } from 'react';
+import { focusOn } from '../common/focus-on';
 
 /** What a comment speaks of, in words. */
 export function subjectOf(
@@ -59,8 +61,14 @@ export function CommentCard({
   onClose: () => void;
   children?: ReactNode;
 }) {
+  const words = useId();
   return (
-    <article className="card border-l-[3px] border-l-indigo px-2.5 py-1.5">
+    <article
+      tabIndex={-1}
+      aria-label={`Comment ${letter}, ${subjectOf(map, legend, comment)}`}
+      aria-describedby={words}
+      className="card border-l-[3px] border-l-indigo px-2.5 py-1.5"
+    >
       <div className="flex items-start gap-2 text-sm">
         <b className="font-mono text-indigo">{letter}</b>
         {comment.anchor === 'map' || comment.anchor === 'spot' || !onGo ? (
@@ -74,12 +82,16 @@ export function CommentCard({
           type="button"
           aria-label="Fold this comment"
           className="p-0.5 text-quiet hover:text-ink"
-          onClick={onClose}
+          onClick={(event) => {
+            const home = event.currentTarget.closest('li');
+            onClose();
+            focusOn(() => home?.querySelector<HTMLElement>('[data-one-line]'));
+          }}
         >
           <X aria-hidden size={13} />
         </button>
       </div>
-      <p className="words whitespace-pre-wrap">
+      <p id={words} className="words whitespace-pre-wrap">
         {comment.text}
         {comment.settled && <span className="ml-1.5 text-sm text-action">settled</span>}
       </p>

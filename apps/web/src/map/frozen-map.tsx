@@ -115,7 +115,14 @@ export function FrozenMap({
           {bearer && <BorneCard key={bearer.id} topic={bearer} isChosen />}
         </Canvas>
       </div>
-      <CommentList comments={comments} chosen={chosenComment} onChoose={onChooseComment} card={card} />
+      <CommentList
+        map={map}
+        legend={assignment.legend}
+        comments={comments}
+        chosen={chosenComment}
+        onChoose={onChooseComment}
+        card={card}
+      />
       <MapFoot
         map={map}
         legend={assignment.legend}

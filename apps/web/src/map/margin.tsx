@@ -5,7 +5,9 @@ import type { CommentRow } from '@ichnograph/contract';
 import { useStore as useFlowStore } from '@xyflow/react';
 import { useLayoutEffect, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
+import { focusOn } from '../common/focus-on';
 import { useMedia } from '../common/use-media';
+import { subjectOf } from './comment-card';
 import { lettered } from './letters';
 
 /** How wide the margin is: it takes room only where something stands in it, and less in a narrow window. */
@@ -142,7 +144,12 @@ export function Margin({ map, legend, comments, chosen, onChoose, card }: Props)
                   // Wider than the margin, over the map: a remark is read in lines, not in single words.
                   <div style={{ marginLeft: Math.min(0, marginWidth - 240) }}>{card(comment, letter)}</div>
                 ) : (
-                  <OneLine comment={comment} letter={letter} onChoose={onChoose} />
+                  <OneLine
+                    comment={comment}
+                    letter={letter}
+                    subject={subjectOf(map, legend, comment)}
+                    onChoose={onChoose}
+                  />
                 )}
               </li>
             ))}
@@ -156,20 +163,30 @@ export function Margin({ map, legend, comments, chosen, onChoose, card }: Props)
 function OneLine({
   comment,
   letter,
+  subject,
   onChoose,
 }: {
   comment: CommentRow;
   letter: string;
+  /** what it speaks of, for those who do not see where it hangs */
+  subject: string;
   onChoose: (id: string) => void;
 }) {
   return (
     <button
       type="button"
+      data-one-line
       aria-expanded={false}
       className="card flex w-full items-baseline gap-2 border-l-[3px] border-l-indigo px-2 py-1 text-left text-sm hover:bg-canvas"
-      onClick={() => onChoose(comment.id)}
+      onClick={(event) => {
+        const home = event.currentTarget.closest('li');
+        onChoose(comment.id);
+        // What was opened is read; what had the focus is gone with it.
+        focusOn(() => home?.querySelector('article'));
+      }}
     >
       <b className="font-mono text-indigo">{letter}</b>
+      <span className="sr-only">{subject}: </span>
       <span className={`min-w-0 flex-1 truncate ${comment.settled ? 'text-quiet line-through' : ''}`}>
         {comment.text}
       </span>
@@ -178,7 +195,7 @@ function OneLine({
 }
 
 /** The comments of a map on a phone, below it. */
-export function CommentList({ comments, chosen, onChoose, card }: Omit<Props, 'map' | 'legend'>) {
+export function CommentList({ map, legend, comments, chosen, onChoose, card }: Props) {
   const isPhone = useIsPhone();
   if (!isPhone || comments.length === 0) return null;
   return (
@@ -189,7 +206,12 @@ export function CommentList({ comments, chosen, onChoose, card }: Omit<Props, 'm
             {comment.id === chosen ? (
               card(comment, letter)
             ) : (
-              <OneLine comment={comment} letter={letter} onChoose={onChoose} />
+              <OneLine
+                comment={comment}
+                letter={letter}
+                subject={subjectOf(map, legend, comment)}
+                onChoose={onChoose}
+              />
             )}
           </li>
         ))}

@@ -84,7 +84,7 @@ export function ResultsRail({ assignment, report, head, chosen, ...rest }: Props
           </li>
         ))}
       </ul>
-      <div ref={setCard} className="absolute right-full top-2 z-20 mr-2" />
+      <div ref={setCard} data-card className="absolute right-full top-2 z-20 mr-2" />
       {card &&
         shown &&
         createPortal(

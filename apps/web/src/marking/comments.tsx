@@ -2,6 +2,7 @@ import type { CommentRow, NewComment } from '@ichnograph/contract';
 import { useEffect, useRef, useState } from 'react';
 import { api } from '../common/api';
 import { useDraft } from '../common/drafts';
+import { focusOn } from '../common/focus-on';
 import type { Post, Send } from '../common/send';
 import { CommentCard, subjectAt, subjectOf } from '../map';
 import type { FrozenView } from '../map';
@@ -133,7 +134,13 @@ export function OwnComment({
   };
   const change = async (): Promise<void> => {
     if (await send(() => api.patch(`comments/${comment.id}`, { text: text?.trim() }), 'The comment is changed.'))
-      setDraft(null);
+      close();
+  };
+  const home = useRef<HTMLDivElement>(null);
+  /** The field and its buttons go; the focus stays where the change was asked for. */
+  const close = (): void => {
+    setDraft(null);
+    focusOn(() => home.current?.querySelector<HTMLElement>('[data-change]'));
   };
   return (
     <CommentCard
@@ -155,10 +162,18 @@ export function OwnComment({
         />
       )}
       {mayMark && (
-        <div className="mt-1 flex gap-1">
+        <div ref={home} className="mt-1 flex gap-1">
           {text === null ? (
             <>
-              <Button small look="quiet" onClick={() => setDraft(comment.text)}>
+              <Button
+                small
+                data-change
+                look="quiet"
+                onClick={() => {
+                  setDraft(comment.text);
+                  focusOn(() => home.current?.parentElement?.querySelector('textarea'));
+                }}
+              >
                 Change
               </Button>
               <Button small look="quiet" onClick={() => void remove()}>
@@ -170,7 +185,7 @@ export function OwnComment({
               <Button small onClick={() => void change()} disabled={text.trim() === ''}>
                 Keep
               </Button>
-              <Button small look="quiet" onClick={() => setDraft(null)}>
+              <Button small look="quiet" onClick={close}>
                 Cancel
               </Button>
             </>

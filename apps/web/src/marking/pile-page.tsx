@@ -80,6 +80,7 @@ function PileTable({ pile }: { pile: Pile }) {
   return (
     <Page
       title={pile.title}
+      tab={`Pile: ${pile.title}`}
       lead={lead}
       actions={
         <>
@@ -100,15 +101,15 @@ function PileTable({ pile }: { pile: Pile }) {
       }
     >
       {!pile.marksSecond && <CheckAgain assignmentId={pile.assignmentId} />}
-      <div className="mb-3 flex overflow-x-auto p-0.5">
+      <div className="mb-3 flex flex-wrap gap-x-4 gap-y-2 p-0.5">
         <Segments label="Show" options={FILTERS} value={filter} onChange={setFilter} />
-        <label className="ml-4 flex items-center gap-1.5 whitespace-nowrap">
+        <label className="flex items-center gap-1.5 whitespace-nowrap">
           <input type="checkbox" checked={names.hidden} onChange={({ target }) => names.set(target.checked)} />
           Hide names
         </label>
       </div>
       <div className="overflow-x-auto">
-        <table className="w-full text-left">
+        <table className="w-full text-left max-md:min-w-[44rem]">
           <thead>
             <tr className="caption border-b border-ink">
               {COLUMN_NAMES.map((name, i) => (
@@ -145,8 +146,8 @@ function PileTable({ pile }: { pile: Pile }) {
 function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: string; zone: string }) {
   const { submission } = entry;
   return (
-    <tr className={`border-b border-rule ${isWaiting(entry) ? 'bg-wash' : ''}`}>
-      <td className="words py-1.5 pl-1 pr-3 pointer-coarse:py-3">
+    <tr className={`border-b border-rule ${isWaiting(entry) ? 'bg-wash' : 'bg-paper'}`}>
+      <td className="words py-1.5 pl-1 pr-3 max-md:sticky max-md:left-0 max-md:bg-inherit max-md:[overflow-wrap:normal] pointer-coarse:py-3">
         {submission ? (
           <Link className="font-semibold text-action underline" to={`/piles/${publicationId}/${entry.workId}`}>
             {namesOf(entry)}

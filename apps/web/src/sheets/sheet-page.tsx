@@ -60,7 +60,7 @@ function SheetDesk() {
   const { others, ahead, lookAgain } = useOthers(open, useMe().id);
   const isWide = useMedia('(min-width: 1200px)');
   const title = task.title.trim() || 'New assignment';
-  useTitle(title);
+  useTitle(`Sheet: ${title}`);
   useTakeBack();
   return (
     <WrittenProvider value={written}>
@@ -85,12 +85,12 @@ function SheetDesk() {
       <main
         id="main"
         tabIndex={-1}
-        className="grid h-[calc(100dvh-47px)] min-h-[22rem] grid-cols-[9rem_minmax(0,1fr)] outline-none min-[1200px]:grid-cols-[10.5rem_minmax(0,1fr)_21rem]"
+        className="grid h-[calc(100dvh-47px)] min-h-[22rem] grid-cols-[9rem_minmax(0,1fr)] outline-none max-sm:block max-sm:h-auto min-[1200px]:grid-cols-[10.5rem_minmax(0,1fr)_21rem]"
       >
-        <div className="overflow-y-auto border-r border-rule">
+        <div className="overflow-y-auto border-r border-rule max-sm:hidden">
           <SheetIndex />
         </div>
-        <div id="sheet" className="relative overflow-y-auto px-6 pb-[40vh]">
+        <div id="sheet" className="sheet">
           <NotSaved />
           <RulesToFollow />
           {ahead && <NextRevision onDone={lookAgain} />}

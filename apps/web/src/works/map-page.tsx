@@ -48,7 +48,7 @@ export function MapPage() {
 /** A map with all that draws and checks it. @param source left out for a student's work */
 export function OpenMap({ detail, source }: { detail: WorkDetail; source?: MapSource }) {
   const me = useMe();
-  useTitle(detail.title);
+  useTitle(`Map: ${detail.title}`);
   const open = useLiveWork(detail, me.id, source);
   if (!open) return <Loading what="Opening the map …" />;
   return <Opened detail={detail} open={open} />;

@@ -2,14 +2,17 @@ import type { Assignment } from '../map/types.js';
 
 /** What sentences of requirements are about, and English messages that several types share. */
 
-/** The names of topic kinds; undefined where none are asked for. */
-export const kindNames = ({ legend }: Assignment, ids: readonly string[] | undefined): readonly string[] | undefined =>
-  ids?.map((id) => legend.topicKinds.find((kind) => kind.id === id)?.name ?? id);
+/** The names of kinds any of which will do; undefined where none are asked for. */
+type AnyKind = { anyOf: readonly string[] } | undefined;
 
-export const linkKindNames = (
-  { legend }: Assignment,
-  ids: readonly string[] | undefined,
-): readonly string[] | undefined => ids?.map((id) => legend.linkKinds.find((kind) => kind.id === id)?.name ?? id);
+const names = (kinds: readonly { id: string; name: string }[], ids: readonly string[] | undefined): AnyKind =>
+  ids && { anyOf: ids.map((id) => kinds.find((kind) => kind.id === id)?.name ?? id) };
+
+export const kindNames = ({ legend }: Assignment, ids: readonly string[] | undefined): AnyKind =>
+  names(legend.topicKinds, ids);
+
+export const linkKindNames = ({ legend }: Assignment, ids: readonly string[] | undefined): AnyKind =>
+  names(legend.linkKinds, ids);
 
 export const percent = (share: number): number => Math.round(share * 100);
 

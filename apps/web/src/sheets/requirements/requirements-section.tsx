@@ -216,10 +216,12 @@ function Row({
         onMove(event.key === 'ArrowUp' ? -1 : 1);
       }}
     >
-      <div className="flex items-start gap-3">
+      <div className="flex items-start gap-3 max-sm:flex-wrap max-sm:gap-x-2">
         <Grip of={row} />
         <span className="w-5 shrink-0 pt-0.5">{number !== null && <Balloon number={number} />}</span>
-        <p className={`words min-w-0 flex-1 leading-7 ${requirement.off ? 'text-quiet line-through' : ''}`}>
+        <p
+          className={`words min-w-0 flex-1 leading-7 max-sm:min-w-[70%] ${requirement.off ? 'text-quiet line-through' : ''}`}
+        >
           <SentenceWithBlanks {...props} />
           <MoreToSay {...props} />
         </p>

@@ -33,12 +33,12 @@ export function RulesDesk({ of: { className } }: { of: ClassName }) {
       <main
         id="main"
         tabIndex={-1}
-        className="grid h-[calc(100dvh-47px)] min-h-[22rem] grid-cols-[9rem_minmax(0,1fr)] outline-none min-[1200px]:grid-cols-[10.5rem_minmax(0,62rem)]"
+        className="grid h-[calc(100dvh-47px)] min-h-[22rem] grid-cols-[9rem_minmax(0,1fr)] outline-none max-sm:block max-sm:h-auto min-[1200px]:grid-cols-[10.5rem_minmax(0,62rem)]"
       >
-        <div className="overflow-y-auto border-r border-rule">
+        <div className="overflow-y-auto border-r border-rule max-sm:hidden">
           <SheetIndex />
         </div>
-        <div id="sheet" className="relative overflow-y-auto px-6 pb-[40vh]">
+        <div id="sheet" className="sheet">
           <NotSaved />
           <p className="max-w-[70ch] pt-6 text-quiet">
             Assignments for {className} begin with what is written here once it is in force. What is amended later

@@ -33,108 +33,110 @@ export function TermsSection() {
     >
       <AddTerms onAdd={(added) => setTerms((before) => [...before, ...added])} terms={terms} />
       {terms.length > 0 && (
-        <table className="mt-4 w-full text-left">
-          <thead>
-            <tr className="caption border-b border-ink">
-              <th className="w-8 py-1">
-                <input
-                  type="checkbox"
-                  aria-label="Choose all terms"
-                  className="accent-action"
-                  checked={all}
-                  onChange={() => setChosen(new Set(all ? [] : terms.map(({ text }) => text)))}
-                />
-              </th>
-              <th className="font-semibold">Term</th>
-              <th className="font-semibold">Also counts</th>
-              <th className="w-32 font-semibold">Kind</th>
-              <th className="w-36 font-semibold">Handed out under</th>
-              <th className="w-28 font-semibold">Where</th>
-            </tr>
-          </thead>
-          <tbody>
-            {terms.map((term, i) => (
-              <tr
-                key={term.text}
-                className="border-b border-rule"
-                onKeyDown={(event) => {
-                  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
-                  event.preventDefault();
-                  setTerms((before) => moved(before, i, event.key === 'ArrowUp' ? -1 : 1));
-                }}
-              >
-                <td>
+        <div className="mt-4 overflow-x-auto">
+          <table className="w-full text-left max-md:min-w-[44rem]">
+            <thead>
+              <tr className="caption border-b border-ink">
+                <th className="w-8 py-1">
                   <input
                     type="checkbox"
-                    aria-label={`Choose ${term.text}`}
+                    aria-label="Choose all terms"
                     className="accent-action"
-                    checked={chosen.has(term.text)}
-                    onChange={() => {
-                      const next = new Set(chosen);
-                      if (!next.delete(term.text)) next.add(term.text);
-                      setChosen(next);
-                    }}
+                    checked={all}
+                    onChange={() => setChosen(new Set(all ? [] : terms.map(({ text }) => text)))}
                   />
-                </td>
-                <td className="words py-1 pr-2 font-semibold">{term.text}</td>
-                <td>
-                  <CommittedInput
-                    aria-label={`Other wordings of ${term.text}`}
-                    className={BARE}
-                    value={(term.accept ?? []).join(' | ')}
-                    placeholder="…"
-                    title="Several wordings with | between"
-                    live
-                    onCommit={(typed) => {
-                      const accept = typed
-                        .split('|')
-                        .map((one) => one.trim())
-                        .filter((one) => one !== '');
-                      if (accept.some((one) => one.length > 300)) return 'A wording has room for 300 characters.';
-                      setOne(term.text, { accept });
-                      return null;
-                    }}
-                  />
-                </td>
-                <td>
-                  <KindChoice
-                    label={`Kind of ${term.text}`}
-                    kinds={legend.topicKinds}
-                    value={term.kind ?? ''}
-                    onChange={(kind) => setOne(term.text, { kind })}
-                  />
-                </td>
-                <td>
-                  <select
-                    aria-label={`What ${term.text} is handed out under`}
-                    className={BARE}
-                    value={term.under ?? ''}
-                    onChange={({ target }) => setOne(term.text, { under: target.value === '' ? null : target.value })}
-                  >
-                    <option value="">the main idea</option>
-                    {terms.map(({ text }) => text !== term.text && <option key={text}>{text}</option>)}
-                  </select>
-                </td>
-                <td>
-                  <PlaceChoice
-                    label={`Where ${term.text} is handed out`}
-                    value={term.place ?? 'bank'}
-                    onChange={(place) => setOne(term.text, { place })}
-                  />
-                </td>
+                </th>
+                <th className="font-semibold">Term</th>
+                <th className="font-semibold">Also counts</th>
+                <th className="w-32 font-semibold">Kind</th>
+                <th className="w-36 font-semibold">Handed out under</th>
+                <th className="w-28 font-semibold">Where</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {terms.map((term, i) => (
+                <tr
+                  key={term.text}
+                  className="border-b border-rule"
+                  onKeyDown={(event) => {
+                    if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+                    event.preventDefault();
+                    setTerms((before) => moved(before, i, event.key === 'ArrowUp' ? -1 : 1));
+                  }}
+                >
+                  <td>
+                    <input
+                      type="checkbox"
+                      aria-label={`Choose ${term.text}`}
+                      className="accent-action"
+                      checked={chosen.has(term.text)}
+                      onChange={() => {
+                        const next = new Set(chosen);
+                        if (!next.delete(term.text)) next.add(term.text);
+                        setChosen(next);
+                      }}
+                    />
+                  </td>
+                  <td className="words py-1 pr-2 font-semibold">{term.text}</td>
+                  <td>
+                    <CommittedInput
+                      aria-label={`Other wordings of ${term.text}`}
+                      className={BARE}
+                      value={(term.accept ?? []).join(' | ')}
+                      placeholder="…"
+                      title="Several wordings with | between"
+                      live
+                      onCommit={(typed) => {
+                        const accept = typed
+                          .split('|')
+                          .map((one) => one.trim())
+                          .filter((one) => one !== '');
+                        if (accept.some((one) => one.length > 300)) return 'A wording has room for 300 characters.';
+                        setOne(term.text, { accept });
+                        return null;
+                      }}
+                    />
+                  </td>
+                  <td>
+                    <KindChoice
+                      label={`Kind of ${term.text}`}
+                      kinds={legend.topicKinds}
+                      value={term.kind ?? ''}
+                      onChange={(kind) => setOne(term.text, { kind })}
+                    />
+                  </td>
+                  <td>
+                    <select
+                      aria-label={`What ${term.text} is handed out under`}
+                      className={BARE}
+                      value={term.under ?? ''}
+                      onChange={({ target }) => setOne(term.text, { under: target.value === '' ? null : target.value })}
+                    >
+                      <option value="">the main idea</option>
+                      {terms.map(({ text }) => text !== term.text && <option key={text}>{text}</option>)}
+                    </select>
+                  </td>
+                  <td>
+                    <PlaceChoice
+                      label={`Where ${term.text} is handed out`}
+                      value={term.place ?? 'bank'}
+                      onChange={(place) => setOne(term.text, { place })}
+                    />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
       <OfStudentsKinds terms={terms} kinds={legend.topicKinds} />
       {chosen.size > 0 && (
         <div
           role="toolbar"
           aria-label="Chosen terms"
-          className="sticky bottom-0 mt-2 flex items-center gap-3 border border-ink bg-paper px-3 py-1.5"
+          className="sticky bottom-0 mt-2 flex items-center gap-3 border border-ink bg-paper px-3 py-1.5 max-sm:flex-wrap"
         >
-          <span>{chosen.size} chosen</span>
+          <span className="whitespace-nowrap">{chosen.size} chosen</span>
           <KindChoice
             label="Kind of the chosen"
             kinds={legend.topicKinds}

@@ -16,7 +16,7 @@ export const allTermsPresent = requirementType({
   },
   sentence:
     '{min, select, undefined {Every given term} other {At least <b-min>{min}</b-min> of the given terms}}' +
-    '{kinds, select, undefined {} other { that name a <b-kinds>{kinds}</b-kinds>}}' +
+    '{kinds, select, undefined {} other { {min, select, undefined {that names} other {that name}} a <b-kinds>{kinds}</b-kinds>}}' +
     '{min, select, undefined { is on the map} other { are on the map}}' +
     '{spelling, select, strict {, <b-spelling>spelt as given</b-spelling>} other {}}',
   shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),

@@ -44,7 +44,7 @@ export const rightKind = requirementType({
       if (kind?.root && topic === index.root) return [];
       const right = allowed(topic);
       if (right.includes(kind?.id ?? null)) return [];
-      const names = right.flatMap((id) => (id === null ? [] : kindNames(assignment, [id])!));
+      const names = right.flatMap((id) => (id === null ? [] : kindNames(assignment, [id])!.anyOf));
       const ending = right.length === 0 ? 'Own' : names.length === 0 ? 'None' : '';
       const code = `${kind ? 'wrong' : 'bare'}${ending}`;
       return [

@@ -47,7 +47,7 @@ export const formsCycle = requirementType({
   staysMet: true,
   params: { kinds: { type: 'kinds' }, min: { type: 'number', default: 3, least: 0, whole: true } },
   sentence:
-    'Arrows lead round through at least <b-min>{min}</b-min> {kinds, select, undefined {topics} other {<b-kinds>{kinds}</b-kinds>}}',
+    'Arrows lead round through at least <b-min>{min}</b-min> {kinds, select, undefined {topics} other {topics of the kind <b-kinds>{kinds}</b-kinds>}}',
   shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),
   messages: {
     found: 'A circle of {count} is there.',

@@ -41,7 +41,7 @@ export const linksPerTopic = requirementType({
     direction: { type: 'choice', options: ['either', 'in', 'out'], default: 'either' },
   },
   sentence: `Every {kinds, select, undefined {topic} other {<b-kinds>{kinds}</b-kinds>}} is <b-direction>{direction, select, in {pointed at by} out {pointing at} other {tied to}}</b-direction> ${between('others', { within: true })}`,
-  shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds) }),
+  shown: ({ kinds }, assignment) => ({ kinds: kindNames(assignment, kinds)?.anyOf }),
   messages: {
     share: ofThem('tied as asked'),
     few: '“{text}” has {count, plural, one {1 such tie} other {{count} such ties}}: add {missing} more.',

@@ -19,7 +19,7 @@ export const sitsUnder = requirementType({
   sentence:
     'Every <b-kinds>{kinds}</b-kinds> is <b-direction>{direction, select, in {pointed at by} other {tied to}}</b-direction> at least <b-min>{min}</b-min> <b-parents>{parents}</b-parents>',
   shown: ({ kinds, parents }, assignment) => ({
-    kinds: kindNames(assignment, kinds),
+    kinds: kindNames(assignment, kinds)?.anyOf,
     parents: kindNames(assignment, parents),
   }),
   messages: {

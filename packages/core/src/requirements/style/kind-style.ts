@@ -71,7 +71,7 @@ export const kindStyle = requirementType({
     '{fill, select, true {<b-fill>fill</b-fill>} other {}}{asked, select, fill_outline { and } shape_fill_outline { and } other {}}' +
     '{outline, select, true {<b-outline>outline</b-outline>} other {}}',
   shown: ({ kinds, shape, fill, outline }, assignment) => ({
-    kinds: kindNames(assignment, kinds),
+    kinds: kindNames(assignment, kinds)?.anyOf,
     asked: askedOf({ shape, fill, outline }),
   }),
   messages: {
