@@ -336,7 +336,6 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
           />
           {mayMark && (
             <ByFeel
-              key={judged.of('feel', 'whole')?.value ?? 'none'}
               value={judged.of('feel', 'whole')?.value ?? null}
               publicationId={pile.publicationId}
               onGive={(share) => void judge('feel', 'whole', share)}

@@ -34,7 +34,6 @@ export function Swatches({
           />
         ))}
         <AnyColour
-          key={value}
           label={`Another ${label.toLowerCase()}`}
           value={value && value !== 'none' ? value : '#ffffff'}
           onChange={onChange}
@@ -58,11 +57,16 @@ function AnyColour({ label, value, onChange }: { label: string; value: string; o
     field?.addEventListener('change', chosen);
     return () => field?.removeEventListener('change', chosen);
   }, []);
+  // It follows what is chosen elsewhere, and stays the field it is: made anew it would lose the focus.
+  useEffect(() => {
+    input.current!.value = value;
+  }, [value]);
   return (
     <input
       ref={input}
       type="color"
       aria-label={label}
+      data-swatch
       className="h-6 w-8 border border-[#8b9389] bg-white"
       defaultValue={value}
     />

@@ -2,6 +2,7 @@ import { illegible, LEGIBILITY } from '@ichnograph/core';
 import type { FileRow } from '@ichnograph/contract';
 import { Camera, RotateCw, Upload, X } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Dispatch, SetStateAction } from 'react';
 import { useSend } from '../../common/send';
 import { bring, fileOf, greyOf, pagesOf, straightened } from '../../pictures';
 import type { Page } from '../../pictures';
@@ -14,6 +15,8 @@ import { useEditor } from '../editor';
 
 /** Drawn on paper: photos or scans are straightened, looked over, and laid under the map. */
 export function PaperDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  // Photographed once: they are still there when the dialog was left and is opened again.
+  const [pages, setPages] = useState<readonly Page[]>([]);
   return (
     <Dialog
       wide
@@ -22,15 +25,22 @@ export function PaperDialog({ open, onOpenChange }: { open: boolean; onOpenChang
       title="A map drawn on paper"
       description="Its pages are laid under the map, faint, to be traced; or handed in as they are."
     >
-      <Pages onDone={() => onOpenChange(false)} />
+      <Pages pages={pages} setPages={setPages} onDone={() => onOpenChange(false)} />
     </Dialog>
   );
 }
 
-function Pages({ onDone }: { onDone: () => void }) {
+function Pages({
+  pages,
+  setPages,
+  onDone,
+}: {
+  pages: readonly Page[];
+  setPages: Dispatch<SetStateAction<readonly Page[]>>;
+  onDone: () => void;
+}) {
   const { actions } = useEditor();
   const { desk } = useCommands();
-  const [pages, setPages] = useState<readonly Page[]>([]);
   const { trouble, isSending, send } = useSend(['files']);
   const [busy, setBusy] = useState<'reading' | 'bringing'>('reading');
   const add = (file: File): void => {
@@ -54,6 +64,7 @@ function Pages({ onDone }: { onDone: () => void }) {
       height: height ?? 1,
     }));
     if (!actions.layPaper(laid, desk.centre())) return;
+    setPages([]);
     onDone();
     requestAnimationFrame(desk.fit);
   };
