@@ -88,6 +88,13 @@ test('a rail opens as a card, by pointer and by key, is pinned, and goes', async
   await card.getByRole('button', { name: 'Let go of the pin' }).click();
   await page.mouse.click(500, 640);
   await expect(card).toHaveCount(0);
+  // Where there is room beside the map, what is pinned stands there and lies over nothing.
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.getByRole('button', { name: /^Word bank, \d+ to place/ }).click();
+  await card.getByRole('button', { name: 'Pin it here' }).click();
+  await expect(card).toHaveCount(0);
+  await expect(page.getByRole('textbox', { name: 'A term of your own' })).toBeVisible();
+  await page.getByRole('button', { name: 'Fold Legend and word bank', exact: true }).click();
   const mark = page.getByRole('button', { name: /^Requirement 8/ });
   await mark.focus();
   await expect(page.getByRole('region', { name: 'Requirement 8' })).toContainText('join different main branches');

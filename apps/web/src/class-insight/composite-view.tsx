@@ -8,7 +8,7 @@ import type { ReactNode } from 'react';
 import { fileName, saveAs } from '../common/save-as';
 import { useClassPropositions } from '../common/queries';
 import { useRested } from '../common/use-rested';
-import { Canvas, FREE, MapPicture } from '../map';
+import { Canvas, FREE, MapPicture, onReadingKey } from '../map';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { VerdictSign } from '../verdicts';
@@ -187,6 +187,7 @@ function Drawn({
           typing={null}
           padding={FREE}
           onSelect={onSelect}
+          onKey={(event) => onReadingKey(event, laid.map, assignment, selection, onSelect)}
           fitKey={`${fitKey} ${laid.map.topics.length}`}
         />
       </ReactFlowProvider>

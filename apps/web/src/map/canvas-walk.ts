@@ -1,6 +1,7 @@
 import type { Assignment, Topic, TopicMap } from '@ichnograph/core';
 import type { KeyboardEvent } from 'react';
 import { announce } from '../common/announcer';
+import { chordOf } from '../common/chords';
 import { readAloud } from './reading-line';
 
 interface Way {
@@ -76,7 +77,7 @@ export function onReadingKey(
   const select = selectAloud(map, assignment, onSelect);
   const way = ARROW_KEYS[event.key];
   if (way && !event.altKey) goTo(map, selection, way, event.shiftKey, select);
-  else if (event.altKey && event.key.toLowerCase() === 'j') nextLink(map, selection, select);
+  else if (chordOf(event) === 'Alt+J') nextLink(map, selection, select);
   else if (event.key === 'Escape' && selection.length > 0) onSelect([]);
   else return;
   event.preventDefault();

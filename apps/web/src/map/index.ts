@@ -20,7 +20,7 @@ export { LostPictures } from './lost-pictures-line';
 export { OutlineView } from './outline-view';
 export { MapFoot } from './map-foot';
 export { Margin, useMarginWidth } from './margin';
-export { ARROW_KEYS, goTo, isOnCanvas, nextLink } from './canvas-walk';
+export { ARROW_KEYS, goTo, isOnCanvas, nextLink, onReadingKey } from './canvas-walk';
 export { SentencesView } from './sentences-view';
 export { flagSteps, nextStep } from './flag-walk';
 export { useEvidence } from './use-evidence';

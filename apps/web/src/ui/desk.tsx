@@ -125,7 +125,13 @@ function SidePanel({ id, place, side, isNarrow }: { id: string; place: Place; si
           {isRail ? side.rail(() => setCard(true)) : side.content}
         </div>
         {isRail && card && (
-          <FloatingCard place={place} name={side.name} width={side.size} onClose={() => setCard(false)}>
+          <FloatingCard
+            place={place}
+            name={side.name}
+            width={side.size}
+            onClose={() => setCard(false)}
+            onPin={isNarrow ? undefined : () => choose('wide')}
+          >
             {side.content}
           </FloatingCard>
         )}
@@ -159,12 +165,15 @@ function FloatingCard({
   name,
   width,
   onClose,
+  onPin,
   children,
 }: {
   place: Place;
   name: string;
   width: number;
   onClose: () => void;
+  /** where there is room beside the map: it stays there, and lies over nothing */
+  onPin: (() => void) | undefined;
   children: ReactNode;
 }) {
   const card = useRef<HTMLDivElement>(null);
@@ -211,7 +220,7 @@ function FloatingCard({
             aria-pressed={pinned}
             aria-label={pinned ? 'Let go of the pin' : 'Pin it here'}
             className="rounded-sm p-1.5 text-quiet hover:bg-canvas hover:text-ink"
-            onClick={() => setPinned(!pinned)}
+            onClick={() => (onPin ? onPin() : setPinned(!pinned))}
           >
             <PinIcon aria-hidden size={14} />
           </button>

@@ -3,6 +3,7 @@ import {
   ARROWS,
   BRANCH_FILLS,
   DASHES,
+  FAR,
   isStructural,
   linkStyle,
   ROUTES,
@@ -43,6 +44,7 @@ export function LooksPopover({
   const linkStyles = links.map((link) => linkStyle(link, legend));
   const fills = [...new Set(legend.topicKinds.filter(isStructural).map(({ fill }) => fill))];
   const [only] = topics;
+  const [link] = links;
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -118,6 +120,23 @@ export function LooksPopover({
                 onChange={(align) => set({ align })}
               />
               {topics.length === 1 && only && (
+                <fieldset className="grid gap-2">
+                  <legend className="sr-only">Where it stands on the map</legend>
+                  {(['x', 'y'] as const).map((axis) => (
+                    <Figure
+                      key={axis}
+                      label={axis === 'x' ? 'Stands across at' : 'and down at'}
+                      unit="px"
+                      value={Math.round(only[axis])}
+                      least={-FAR}
+                      most={FAR}
+                      step={10}
+                      onChange={(to) => actions.move([only.id], { x: 0, y: 0, [axis]: to - only[axis] })}
+                    />
+                  ))}
+                </fieldset>
+              )}
+              {topics.length === 1 && only && (
                 <Figure
                   label="Least width"
                   unit="px"
@@ -182,6 +201,17 @@ export function LooksPopover({
                 most={48}
                 onChange={(phraseSize) => set({ phraseSize })}
               />
+              {links.length === 1 && link && (
+                <Figure
+                  label="Words stand at"
+                  unit="%"
+                  value={percent(linkStyles[0]?.phraseAt)}
+                  least={0}
+                  most={100}
+                  step={5}
+                  onChange={(share) => actions.bend(link.id, { phraseAt: share / 100 })}
+                />
+              )}
             </fieldset>
           )}
         </Popover.Content>

@@ -11,7 +11,6 @@ import { kindOfLink, linkStyle } from '../map/style.js';
 import type { LinkStyle } from '../map/style.js';
 import type { Legend, Link, Topic } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
-import { remembered } from '../words/word-forms.js';
 
 /** What a way costs at least, of whatever stands beside it: words under a topic, and a line through one. */
 const COST = { wordsOnTopic: 60, lineInTopic: 40 } as const;
