@@ -44,7 +44,7 @@ test('what is said once, and what is seen over a class, stands for everybody who
   await expect(page.getByRole('region', { name: 'Beside the reference' })).toContainText('shared');
   await sound(page, 'marking: the reference over a map');
   await page.getByRole('button', { name: 'Remark bank' }).click();
-  await expect(page.getByRole('searchbox', { name: /Find a remark/ })).toBeFocused();
+  await expect(page.getByRole('combobox', { name: /Find a remark/ })).toBeFocused();
   await sound(page, 'marking: remark bank');
   await page.keyboard.press('Escape');
   await page

@@ -1,10 +1,9 @@
 import { evidenceOf, fillBlanks, REMARK_BLANKS } from '@ichnograph/core';
 import type { RemarkValues } from '@ichnograph/core';
 import type { NewComment, RemarkRow, SubmissionDetail } from '@ichnograph/contract';
+import { Command } from 'cmdk';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import type { KeyboardEvent } from 'react';
-import { announce } from '../common/announcer';
 import { api } from '../common/api';
 import { useRemarks } from '../common/queries';
 import { useSend } from '../common/send';
@@ -61,7 +60,7 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
   const remarks = useRemarks(detail.publicationId);
   const { trouble, send } = useSend([`submissions/${detail.id}`, `publications/${detail.publicationId}`]);
   const [typed, setTyped] = useState('');
-  const [at, setAt] = useState(0);
+  const [chosen, choose] = useState('');
   const [many, setMany] = useState<string | null>(null);
   const { result, blanks, at: place } = placeOf(view, detail);
   const codes = [...new Set(result?.evidence.map(({ code }) => code) ?? [])];
@@ -69,7 +68,8 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
   const found = (remarks.data ?? [])
     .filter(({ text }) => words.every((word) => text.toLowerCase().includes(word)))
     .toSorted((a, b) => fits(b, view.requirement, codes) - fits(a, view.requirement, codes));
-  const current = Math.min(at, found.length - 1);
+  // What one types narrows the list; the first that is left is the one Enter would write.
+  const current = found.find(({ id }) => id === chosen) ?? found[0];
   const put = async (remark: RemarkRow): Promise<void> => {
     const said: NewComment = {
       anchor: place.anchor,
@@ -87,18 +87,6 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
     const post = (): Promise<unknown> => api.post('remarks', { text: typed.trim(), ...usedWith(result?.id, codes) });
     if (await send(post, 'The remark is kept.')) setTyped('');
   };
-  const onKey = (event: KeyboardEvent): void => {
-    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-    if (step !== undefined) {
-      const next = Math.max(0, Math.min(found.length - 1, current + step));
-      setAt(next);
-      // The focus stays where one types: those who listen hear which one Enter would write.
-      if (found[next]) announce(found[next].text);
-    } else if (event.key === 'Enter' && event.ctrlKey && found[current] && result) setMany(found[current].text);
-    else if (event.key === 'Enter' && found[current]) void put(found[current]);
-    else return;
-    event.preventDefault();
-  };
   if (many !== null && result)
     return (
       <OnMany
@@ -113,30 +101,34 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
   return (
     <div className="grid gap-3">
       <Trouble>{trouble}</Trouble>
-      <input
-        data-autofocus
-        type="search"
-        aria-controls="remarks"
-        aria-label="Find a remark, or write a new one"
-        className="field"
-        maxLength={2000}
-        placeholder="Type to find a remark, or to write a new one"
-        value={typed}
-        onChange={({ target }) => {
-          setTyped(target.value);
-          setAt(0);
+      <Command
+        label="Remarks"
+        shouldFilter={false}
+        value={current?.id ?? ''}
+        onValueChange={choose}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || !event.ctrlKey || !current || !result) return;
+          event.preventDefault();
+          setMany(current.text);
         }}
-        onKeyDown={onKey}
-      />
-      <ul id="remarks" aria-label="Remarks" className="max-h-[45vh] overflow-y-auto border-y border-rule">
-        {found.map((remark, i) => (
-          <li
-            key={remark.id}
-            aria-current={i === current || undefined}
-            className={`flex items-start gap-2 border-b border-rule px-2 py-1.5 last:border-0 ${i === current ? 'bg-wash' : ''}`}
-            onPointerEnter={() => setAt(i)}
-          >
-            <button type="button" className="words min-w-0 flex-1 text-left" onClick={() => void put(remark)}>
+      >
+        <Command.Input
+          data-autofocus
+          aria-label="Find a remark, or write a new one"
+          className="field mb-3"
+          maxLength={2000}
+          placeholder="Type to find a remark, or to write a new one"
+          value={typed}
+          onValueChange={setTyped}
+        />
+        <Command.List label="Remarks" className="max-h-[42vh] overflow-y-auto border-y border-rule">
+          {found.map((remark) => (
+            <Command.Item
+              key={remark.id}
+              value={remark.id}
+              className="words cursor-pointer border-b border-rule px-2 py-1.5 last:border-0 data-[selected=true]:bg-wash"
+              onSelect={() => void put(remark)}
+            >
               {remark.text}
               <span className="block text-sm text-quiet">
                 {fits(remark, view.requirement, codes) > 0 && (
@@ -146,36 +138,39 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
                 {remark.uses > 0 && ` · used ${remark.uses === 1 ? 'once' : `${remark.uses} times`}`}
                 {!remark.mine && ' · a colleague’s'}
               </span>
-            </button>
-            {result && codes.length > 0 && (
-              <Button small onClick={() => setMany(remark.text)}>
-                On all with this evidence
-              </Button>
-            )}
-            {remark.mine && (
-              <button
-                type="button"
-                aria-label={`Delete “${remark.text}”`}
-                className="rounded-sm p-1 text-quiet hover:bg-canvas hover:text-madder"
-                onClick={() =>
-                  void send(() => api.delete(`remarks/${remark.id}`), 'The remark is deleted.', {
-                    as: `delete ${remark.id}`,
-                  })
-                }
-              >
-                <Trash2 aria-hidden size={14} />
-              </button>
-            )}
-          </li>
-        ))}
-        {found.length === 0 && (
-          <li className="px-2 py-2 text-quiet">
+            </Command.Item>
+          ))}
+          <Command.Empty className="px-2 py-2 text-quiet">
             {typed === ''
               ? 'Nothing is kept yet. What you write here, or with a comment, can be used again.'
               : 'No remark has these words.'}
-          </li>
-        )}
-      </ul>
+          </Command.Empty>
+        </Command.List>
+      </Command>
+      {current && (
+        <div role="group" aria-label="The chosen remark" className="flex flex-wrap items-center gap-2">
+          <Button look="action" onClick={() => void put(current)}>
+            Write it here
+          </Button>
+          {result && codes.length > 0 && (
+            <Button onClick={() => setMany(current.text)}>On all with this evidence</Button>
+          )}
+          {current.mine && (
+            <Button
+              look="quiet"
+              aria-label={`Delete “${current.text}”`}
+              onClick={() =>
+                void send(() => api.delete(`remarks/${current.id}`), 'The remark is deleted.', {
+                  as: `delete ${current.id}`,
+                })
+              }
+            >
+              <Trash2 aria-hidden size={14} />
+              Delete it
+            </Button>
+          )}
+        </div>
+      )}
       <div className="flex flex-wrap items-center justify-between gap-2">
         <p className="max-w-[34rem] text-sm text-quiet">
           Enter writes it {result && view.selection.length !== 1 ? 'where the evidence is' : 'on what is chosen'}

@@ -1,12 +1,13 @@
 import { ownAssignment, writeAssignment } from '@ichnograph/core';
 import type { Legend } from '@ichnograph/core';
 import { ownMapDocument } from '@ichnograph/contract';
-import type { OwnMapDetail, WorkDetail } from '@ichnograph/contract';
+import type { OwnMapDetail } from '@ichnograph/contract';
 import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { useMe, useOwnMap } from '../common/queries';
 import { Waiting } from '../common/waiting';
 import { OpenMap } from '../works';
+import type { DrawnMap } from '../works';
 import { LegendDialog } from './legend-dialog';
 
 /** A map outside any assignment, on the canvas of all maps; nothing is asked of it. */
@@ -20,30 +21,22 @@ function Drawn({ detail: { id, title, folder, legend } }: { detail: OwnMapDetail
   const me = useMe();
   const revision = useRevision(legend);
   const [changing, change] = useState(false);
-  const work = useMemo(
-    (): WorkDetail => ({
+  const drawn = useMemo(
+    (): DrawnMap => ({
       id,
-      publicationId: id,
       title,
       className: folder || 'Own maps',
-      due: null,
-      state: 'in progress',
       mayEdit: true,
-      mayHandIn: false,
-      mayHandInAgain: false,
-      showsExample: false,
       members: [me],
       revision,
       assignment: writeAssignment(ownAssignment(title, legend as unknown as Legend)),
-      submissions: [],
-      news: null,
     }),
     [id, title, folder, legend, revision, me],
   );
   return (
     <>
       <OpenMap
-        detail={work}
+        detail={drawn}
         source={{
           id,
           document: ownMapDocument(id),

@@ -1,13 +1,13 @@
 import { assignmentOf, writeAssignment } from '@ichnograph/core';
 import type { Sheet } from '@ichnograph/core';
 import { referenceDocument, starterDocument, trialDocument } from '@ichnograph/contract';
-import type { SheetDetail, WorkDetail } from '@ichnograph/contract';
+import type { SheetDetail } from '@ichnograph/contract';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { useMe, useSheetDetail, useTrials } from '../common/queries';
 import { Waiting } from '../common/waiting';
 import { OpenMap } from '../works';
-import type { MapSource } from '../works';
+import type { DrawnMap, MapSource } from '../works';
 import { AS_A_STUDENT } from './trial-names';
 
 const NAMES = { starter: 'Starter map', reference: 'Reference map' } as const;
@@ -44,33 +44,25 @@ export function TrialMapPage() {
 
 function Drawn({ detail, name, source }: { detail: SheetDetail; name: string; source: Omit<MapSource, 'back'> }) {
   const me = useMe();
-  const work = useMemo((): WorkDetail => {
+  const drawn = useMemo((): DrawnMap => {
     const sheet = Object.fromEntries(
       Object.entries(detail.parts).map(([part, { body }]) => [part, body]),
     ) as unknown as Sheet;
     const assignment = assignmentOf(sheet, { starter: null, reference: null });
     return {
       id: source.id,
-      publicationId: detail.id,
       title: name,
       className: detail.title || 'New assignment',
-      due: null,
-      state: 'in progress',
       mayEdit: true,
-      mayHandIn: false,
-      mayHandInAgain: false,
-      showsExample: true,
       members: [me],
       revision: detail.revision,
       assignment: writeAssignment(assignment),
-      submissions: [],
-      news: null,
     };
   }, [detail, name, source.id, me]);
   return (
     <OpenMap
       key={source.id}
-      detail={work}
+      detail={drawn}
       source={{ ...source, back: { to: `/assignments/${detail.id}/sheet`, name: 'Back to the sheet' } }}
     />
   );

@@ -1,7 +1,8 @@
 import type { Editor, EditorState, Spot } from './editor';
 
 /** What of the map page opens over it. */
-export type Shown = 'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'print' | 'spelling' | 'paper' | 'looks';
+export type Shown =
+  'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'print' | 'spelling' | 'paper' | 'looks';
 
 /** The ways to look at a map. */
 export const VIEWS = ['Map', 'Outline', 'Sentences'] as const;

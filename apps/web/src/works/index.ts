@@ -1,3 +1,4 @@
 /** What other folders may use of this one. */
 export { OpenMap } from './map-page';
+export type { DrawnMap } from './drawn-map';
 export type { MapSource } from './use-live-work';

@@ -26,6 +26,7 @@ import { onCanvasKey } from './canvas-keys';
 import { useCommands } from './commands';
 import { pastedFrom } from './pasted';
 import { useEditor, useEditorState } from './editor';
+import type { DrawnMap } from './drawn-map';
 import type { Spot, Typing } from './editor';
 import { isBare } from './first-step';
 import { LeaderCard } from './command-menu';
@@ -42,13 +43,14 @@ import { TypingOverlay } from './on-canvas/typing-overlay';
 import type { OpenWork } from './use-live-work';
 
 interface Props {
-  detail: WorkDetail;
+  detail: DrawnMap;
+  work: WorkDetail | null;
   open: OpenWork;
   host: RefObject<HTMLDivElement | null>;
 }
 
 /** The student's canvas: what is drawn, what is typed on it, and in its margin the remarks on what came back. */
-export function MapCanvas({ detail, open, host }: Props) {
+export function MapCanvas({ detail, work, open, host }: Props) {
   const editor = useEditor();
   const { actions } = editor;
   const { commands, desk } = useCommands();
@@ -78,7 +80,7 @@ export function MapCanvas({ detail, open, host }: Props) {
     const others = branch ? map.topics.flatMap(({ id }) => (branch.has(id) ? [] : [id])) : [];
     return mapWithout(map, others.length > 0 ? new Set([...folded.hidden, ...others]) : folded.hidden);
   }, [map, folded, alone]);
-  const remarks = useRemarks(detail, open.of === 'work');
+  const remarks = useRemarks(work);
   const margin = useMarginWidth(remarks.length);
   const [comment, chooseComment] = useState<string | null>(null);
   const gestures = useMemo(
@@ -238,10 +240,10 @@ function AloneNote() {
 }
 
 /** The remarks on what came back last: while one revises they belong beside the map. */
-function useRemarks(detail: WorkDetail, isWork: boolean) {
-  const back = detail.submissions.find(({ returnedAt }) => returnedAt !== null);
+function useRemarks(work: WorkDetail | null) {
+  const back = work?.submissions.find(({ returnedAt }) => returnedAt !== null);
   const returned = useComments(back?.id ?? null).data;
-  const meanwhile = useWorkComments(isWork ? detail.id : null).data;
+  const meanwhile = useWorkComments(work?.id ?? null).data;
   return useMemo(() => [...(returned ?? NO_REMARKS), ...(meanwhile ?? NO_REMARKS)], [returned, meanwhile]);
 }
 const NO_REMARKS: never[] = [];

@@ -32,6 +32,8 @@ import { LeftPanel, LeftRail } from './left-panel';
 import { LooksBar } from './looks-bar';
 import { MapCanvas } from './map-canvas';
 import { MapDialogs } from './dialogs/map-dialogs';
+import { AboutWork } from './about-work';
+import type { DrawnMap } from './drawn-map';
 import { Notices } from './notices';
 import { ReadingLine } from './reading-line';
 import { SayMeanwhile } from './say-meanwhile';
@@ -42,19 +44,33 @@ import type { MapSource, OpenWork } from './use-live-work';
 export function MapPage() {
   const work = useWork(useParams().id!);
   if (work.data === undefined) return <Waiting of={work} what="Opening the map …" />;
-  return <OpenMap key={work.data.id} detail={work.data} />;
+  return <OpenMap key={work.data.id} detail={work.data} work={work.data} />;
+}
+
+interface Drawn {
+  detail: DrawnMap;
+  /** where the map is a student's work */
+  work: WorkDetail | null;
 }
 
 /** A map with all that draws and checks it. @param source left out for a student's work */
-export function OpenMap({ detail, source }: { detail: WorkDetail; source?: MapSource }) {
+export function OpenMap({
+  detail,
+  work = null,
+  source,
+}: {
+  detail: DrawnMap;
+  work?: WorkDetail | null;
+  source?: MapSource;
+}) {
   const me = useMe();
   useTitle(`Map: ${detail.title}`);
-  const open = useLiveWork(detail, me.id, source);
+  const open = useLiveWork(detail, work, me.id, source);
   if (!open) return <Loading what="Opening the map …" />;
-  return <Opened detail={detail} open={open} />;
+  return <Opened detail={detail} work={work} open={open} />;
 }
 
-function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
+function Opened({ detail, work, open }: Drawn & { open: OpenWork }) {
   const ready = useStore(open.work.store, (store) => store.ready);
   const state = useStore(open.work.store, (store) => store.state);
   const slow = useStore(open.work.store, (store) => store.slow);
@@ -73,7 +89,7 @@ function Opened({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   return (
     <EditorProvider value={open.editor}>
       <ReactFlowProvider>
-        <MapDesk detail={detail} open={open} />
+        <MapDesk detail={detail} work={work} open={open} />
       </ReactFlowProvider>
     </EditorProvider>
   );
@@ -84,10 +100,11 @@ const WIDE_WITH_TERMS = 1280;
 
 const isView = (what: string): what is View => (VIEWS as readonly string[]).includes(what);
 
-function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
+function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const zone = useTimeZone();
-  const isPast = useIsPast(detail.due);
-  const isLate = isPast && detail.state === 'in progress';
+  const due = work?.due ?? null;
+  const workState = work?.state ?? 'in progress';
+  const isLate = useIsPast(due) && workState === 'in progress';
   const flow = useReactFlow();
   const editor = useEditor();
   const { actions } = editor;
@@ -105,7 +122,8 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
   const { show, showMarks } = useShow();
   const { assignment } = open;
   const { legend } = assignment;
-  const { mayEdit, mayHandIn } = detail;
+  const { mayEdit } = detail;
+  const mayHandIn = work?.mayHandIn ?? false;
   const [waits] = useState(() => mayEdit && bankChips(editor.store.getState().map, assignment).length > 0);
   const me = useMe();
   // Who teaches the class looks on while it is drawn.
@@ -204,7 +222,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
     focusQuestion: map.focusQuestion,
     drawnBy,
     assignment: detail.className,
-    state: detail.state === 'in progress' ? 'being drawn' : detail.state,
+    state: workState === 'in progress' ? 'being drawn' : workState,
     date: today,
   };
   return (
@@ -225,9 +243,9 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
           middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
           actions={
             <>
-              {detail.due && (
+              {due && (
                 <span className={`hidden text-right leading-tight md:inline ${isLate ? 'text-ochre' : 'text-quiet'}`}>
-                  {isLate ? 'Was due' : 'Due'} {showMoment(detail.due, zone)}
+                  {isLate ? 'Was due' : 'Due'} {showMoment(due, zone)}
                 </span>
               )}
               {open.back && (
@@ -238,7 +256,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
               {open.of === 'work' && <Button onClick={() => setShown('brief')}>Brief</Button>}
               {mayHandIn && (
                 <Button look="action" onClick={() => setShown('hand in')}>
-                  {detail.submissions.length > 0 ? 'Hand in again …' : 'Hand in …'}
+                  {work && work.submissions.length > 0 ? 'Hand in again …' : 'Hand in …'}
                 </Button>
               )}
             </>
@@ -280,11 +298,12 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
             </p>
           )}
           {mayEdit && <LooksBar assignment={assignment} prompts={open.of === 'sheet'} />}
-          <Notices detail={detail} open={open} />
+          {work && <AboutWork work={work} open={open} />}
+          <Notices open={open} />
           <div className="relative min-h-0 flex-1">
             {view === 'Map' ? (
               <CanvasMenu onClosed={focusWork}>
-                <MapCanvas detail={detail} open={open} host={host} />
+                <MapCanvas detail={detail} work={work} open={open} host={host} />
               </CanvasMenu>
             ) : view === 'Outline' ? (
               <OutlineView map={map} language={assignment.language} onGo={(id) => go([id])} />
@@ -328,6 +347,7 @@ function MapDesk({ detail, open }: { detail: WorkDetail; open: OpenWork }) {
         </DragOverlay>
         <MapDialogs
           detail={detail}
+          work={work}
           open={open}
           block={block}
           shown={shown}

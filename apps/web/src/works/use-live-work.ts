@@ -8,6 +8,7 @@ import { openLive } from '../live';
 import type { LiveWork } from '../live';
 import { startAnswerChecks } from './answer-checks';
 import { startChecker } from './checker';
+import type { DrawnMap } from './drawn-map';
 import { createEditor } from './editor';
 import type { Editor } from './editor';
 
@@ -40,7 +41,13 @@ export interface OpenWork {
 }
 
 /** Opens a work for as long as its page is shown: live map, editor and checker, in this order of dependence. */
-export function useLiveWork(detail: WorkDetail, accountId: string, source?: MapSource): OpenWork | null {
+export function useLiveWork(
+  detail: DrawnMap,
+  student: WorkDetail | null,
+  accountId: string,
+  source?: MapSource,
+): OpenWork | null {
+  const due = student?.due ?? null;
   const assignment = useMemo(() => openStoredAssignment(detail.assignment), [detail.assignment]);
   const [open, setOpen] = useState<OpenWork | null>(null);
   const [workId, own] = [source?.id ?? detail.id, source !== undefined && source.of !== 'try-out'];
@@ -55,8 +62,8 @@ export function useLiveWork(detail: WorkDetail, accountId: string, source?: MapS
   // A new answer about the work must not close the map: only another work, or another revision, does.
   const key = `${workId} ${detail.revision}`;
   const context = useMemo(
-    () => ({ members: detail.members.map(({ id }) => id), due: detail.due, handedIn: null }),
-    [detail.members, detail.due],
+    () => ({ members: detail.members.map(({ id }) => id), due, handedIn: null }),
+    [detail.members, due],
   );
   useEffect(() => {
     const work = openLive({

@@ -14,6 +14,7 @@ import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
 import { SpellingDialog } from './spelling-dialog';
 import type { Shown } from '../command';
+import type { DrawnMap } from '../drawn-map';
 import { hasVersions } from '../use-live-work';
 import type { OpenWork } from '../use-live-work';
 import { WholeLooksDialog } from './whole-looks-dialog';
@@ -21,6 +22,7 @@ import { VersionsDialog } from './versions-dialog';
 
 export function MapDialogs({
   detail,
+  work,
   open,
   block,
   shown,
@@ -29,7 +31,8 @@ export function MapDialogs({
   onGo,
   bringIn,
 }: {
-  detail: WorkDetail;
+  detail: DrawnMap;
+  work: WorkDetail | null;
   open: OpenWork;
   block: TitleBlockText;
   shown: Shown | null;
@@ -61,7 +64,7 @@ export function MapDialogs({
       {hasVersions(open.of) && (
         <VersionsDialog
           {...dialog('versions')}
-          detail={detail}
+          mayEdit={detail.mayEdit}
           path={`${open.of === 'mine' ? 'own-maps' : 'works'}/${detail.id}`}
           assignment={assignment}
         />
@@ -80,17 +83,19 @@ export function MapDialogs({
       <PrintDialog {...dialog('print')} block={block} />
       <MapKeysDialog {...dialog('keys')} />
       <CommandPalette {...dialog('palette')} onClosed={onClosed} />
-      <HandInDialog
-        detail={detail}
-        open={open}
-        shown={shown === 'hand in'}
-        onShow={(is) => onShow(is ? 'hand in' : null)}
-        onPrint={() => onShow('print')}
-        onGo={(ids) => {
-          onShow(null);
-          onGo(ids);
-        }}
-      />
+      {work && (
+        <HandInDialog
+          detail={work}
+          open={open}
+          shown={shown === 'hand in'}
+          onShow={(is) => onShow(is ? 'hand in' : null)}
+          onPrint={() => onShow('print')}
+          onGo={(ids) => {
+            onShow(null);
+            onGo(ids);
+          }}
+        />
+      )}
       <ChooseOwnMap
         {...dialog('own maps')}
         title="Bring in one of your own maps"

@@ -1,6 +1,6 @@
 import { differenceOf, drawnBox, drawnMarks, openStoredMap } from '@ichnograph/core';
 import type { Assignment, Difference, TopicMap } from '@ichnograph/core';
-import type { VersionRow, WorkDetail } from '@ichnograph/contract';
+import type { VersionRow } from '@ichnograph/contract';
 import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { api, sentenceOfError } from '../../common/api';
@@ -16,13 +16,13 @@ import { useEditor, useEditorState } from '../editor';
 
 /** Points in the map's history: look at any, see what is otherwise now, go back without losing what came after. */
 export function VersionsDialog({
-  detail,
+  mayEdit,
   path,
   assignment,
   open,
   onOpenChange,
 }: {
-  detail: WorkDetail;
+  mayEdit: boolean;
   /** where the map's versions are kept, below the API */
   path: string;
   assignment: Assignment;
@@ -31,18 +31,18 @@ export function VersionsDialog({
 }) {
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="Versions of this map" wide>
-      {open && <Versions detail={detail} path={path} assignment={assignment} onDone={() => onOpenChange(false)} />}
+      {open && <Versions mayEdit={mayEdit} path={path} assignment={assignment} onDone={() => onOpenChange(false)} />}
     </Dialog>
   );
 }
 
 function Versions({
-  detail,
+  mayEdit,
   path,
   assignment,
   onDone,
 }: {
-  detail: WorkDetail;
+  mayEdit: boolean;
   path: string;
   assignment: Assignment;
   onDone: () => void;
@@ -71,7 +71,7 @@ function Versions({
     <div className="grid gap-4 sm:grid-cols-[17rem_1fr]">
       <div className="grid content-start gap-3">
         <Trouble>{trouble}</Trouble>
-        {detail.mayEdit && <NameNow path={path} />}
+        {mayEdit && <NameNow path={path} />}
         {versions.length === 0 ? (
           <p className="text-quiet">
             Nothing is kept yet. While you work a version is kept every ten minutes; you can name one at any time.
@@ -127,7 +127,7 @@ function Versions({
                 />
               </>
             )}
-            {detail.mayEdit && (
+            {mayEdit && (
               <Button look="action" onClick={() => void goBack()}>
                 Go back to this
               </Button>
