@@ -15,7 +15,7 @@ import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
 import { StatusMark } from '../../ui/status-mark';
 import { useEditor, useEditorState } from '../editor';
-import { saveSentence } from '../save-words';
+import { saveSentence } from '../told/save-words';
 import type { OpenWork } from '../use-live-work';
 
 /** What is not met yet, a note to the teacher, and the act itself, which waits until everything is saved. */

@@ -13,7 +13,7 @@ import { PicturesDialog } from './pictures-dialog';
 import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
 import { SpellingDialog } from './spelling-dialog';
-import type { Shown } from '../command';
+import type { Shown } from '../commands/command';
 import type { DrawnMap } from '../drawn-map';
 import { hasVersions } from '../use-live-work';
 import type { OpenWork } from '../use-live-work';

@@ -3,7 +3,7 @@ import { showChord } from '../../common/chords';
 import { KeysDialog } from '../../common/page-keys';
 import type { PageKey } from '../../common/page-keys';
 import { Dialog } from '../../ui/dialog';
-import { useCommands } from '../commands';
+import { useCommands } from '../commands/list';
 import { useEditor } from '../editor';
 
 /** Every command of the page by name, with its keys. */

@@ -10,7 +10,7 @@ import { Button } from '../../ui/button';
 import { ChooseFile } from '../../ui/choose-file';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
-import { useCommands } from '../commands';
+import { useCommands } from '../commands/list';
 import { useEditor } from '../editor';
 
 /** Drawn on paper: photos or scans are straightened, looked over, and laid under the map. */

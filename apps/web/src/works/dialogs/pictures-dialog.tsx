@@ -6,7 +6,7 @@ import type { Chosen } from '../../pictures';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Segments } from '../../ui/segments';
-import { useCommands } from '../commands';
+import { useCommands } from '../commands/list';
 import { useEditor, useEditorState } from '../editor';
 import type { PictureTab } from '../editor';
 

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { useEditor, useEditorState } from '../editor';
-import { dictionaryFor, openSpelling } from '../spelling';
+import { dictionaryFor, openSpelling } from '../checking/spelling';
 
 /** Own words that the dictionary of the assignment's language does not know. Nothing is changed unasked. */
 export function SpellingDialog({

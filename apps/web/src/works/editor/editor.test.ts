@@ -5,12 +5,12 @@ import { fillDocument, LiveMap } from '@ichnograph/livemap';
 import type { KeyboardEvent } from 'react';
 import * as Y from 'yjs';
 import { chordOf } from '../../common/chords';
-import { onCanvasKey } from '../canvas-keys';
-import { commandOf, commandsFor } from '../commands';
-import type { DeskHand } from '../command';
+import { onCanvasKey } from '../commands/canvas-keys';
+import { commandOf, commandsFor } from '../commands/list';
+import type { DeskHand } from '../commands/command';
 import { createEditor } from './editor';
 import type { Editor } from './editor';
-import { isBare } from '../first-step';
+import { isBare } from '../panels/first-step';
 
 const assignment: Assignment = {
   title: 'Bridges',
@@ -365,11 +365,12 @@ describe('keys on the canvas', () => {
   });
 
   test('a map of one’s own offers a copy of itself, and nothing that speaks of an assignment', () => {
-    const ids = (of: 'work' | 'mine') =>
+    const ids = (of: 'work' | 'mine' | 'sheet') =>
       commandsFor(assignment, { mayEdit: true, mayHandIn: false, of, workId: 'w' }).map(({ id }) => id);
-    const about = ['brief', 'versions', 'next-flag', 'flag-before', 'choose-flagged'];
-    expect(ids('work')).toEqual(expect.arrayContaining([...about, 'keep-own']));
-    expect(ids('mine')).toContain('keep-own');
+    const about = ['brief', 'next-flag', 'flag-before', 'choose-flagged'];
+    expect(ids('work')).toEqual(expect.arrayContaining([...about, 'versions', 'keep-own']));
+    expect(ids('mine')).toEqual(expect.arrayContaining(['versions', 'keep-own']));
+    expect(ids('sheet')).not.toContain('versions');
     expect(ids('mine').filter((id) => about.includes(id))).toEqual([]);
   });
 

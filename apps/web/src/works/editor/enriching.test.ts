@@ -3,7 +3,7 @@ import { emptyMap, OWN_LEGEND, ownAssignment } from '@ichnograph/core';
 import type { Assignment } from '@ichnograph/core';
 import { fillDocument, LiveMap } from '@ichnograph/livemap';
 import * as Y from 'yjs';
-import { commandsFor } from '../commands';
+import { commandsFor } from '../commands/list';
 import { createEditor } from './editor';
 import type { Editor } from './editor';
 

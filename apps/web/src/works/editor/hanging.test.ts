@@ -2,8 +2,8 @@
 import { boxesMeet, boxOf } from '@ichnograph/core';
 import type { Topic } from '@ichnograph/core';
 import { link, topic } from '../../testing/marks';
-import { commandsFor } from '../commands';
-import type { DeskHand } from '../command';
+import { commandsFor } from '../commands/list';
+import type { DeskHand } from '../commands/command';
 import { openEditor } from './opened';
 
 /** What hangs from what: dropped, asked for by key, put in between, and taken along. */
