@@ -26,3 +26,4 @@ export { flagSteps, nextStep } from './canvas/flag-walk';
 export { useEvidence } from './canvas/use-evidence';
 export { FREE, useShow } from './canvas/view';
 export { startTidying } from './drawing/tidier';
+export { Thumbnail } from './drawing/thumbnail';

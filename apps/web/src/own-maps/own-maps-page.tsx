@@ -14,7 +14,7 @@ import { Confirm, Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
 import { NewMapDialog } from './new-map-dialog';
-import { Thumbnail } from './thumbnail';
+import { Thumbnail } from '../map';
 
 type Asking = { what: 'rename' | 'move' | 'delete'; map: OwnMapRow } | null;
 

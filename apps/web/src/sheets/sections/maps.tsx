@@ -7,7 +7,7 @@ import { announce } from '../../common/announcer';
 import { tell } from '../../common/told';
 import type { LiveWork } from '../../live';
 import { MapPicture } from '../../map';
-import { ChooseOwnMap } from '../../own-maps';
+import { ChooseOwnMap } from '../../works';
 import { Button, buttonClass } from '../../ui/button';
 import { Confirm } from '../../ui/dialog';
 import { Section } from '../section';

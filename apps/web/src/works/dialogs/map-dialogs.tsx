@@ -2,7 +2,7 @@ import type { TitleBlockText } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { Link } from 'react-router';
 import { Prose } from '../../ui/prose';
-import { ChooseOwnMap } from '../../own-maps';
+import { ChooseOwnMap } from './choose-own-map';
 import { Dialog } from '../../ui/dialog';
 import { useEditor } from '../editor';
 import { HandInDialog } from './hand-in-dialog';

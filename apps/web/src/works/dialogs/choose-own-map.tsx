@@ -1,13 +1,13 @@
 import { openStoredMap } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import type { OwnMapDetail } from '@ichnograph/contract';
-import { api } from '../common/api';
-import { useOwnMaps } from '../common/queries';
-import { useSend } from '../common/send';
-import { Waiting } from '../common/waiting';
-import { Dialog } from '../ui/dialog';
-import { Trouble } from '../ui/field';
-import { Thumbnail } from './thumbnail';
+import { api } from '../../common/api';
+import { useOwnMaps } from '../../common/queries';
+import { useSend } from '../../common/send';
+import { Waiting } from '../../common/waiting';
+import { Dialog } from '../../ui/dialog';
+import { Trouble } from '../../ui/field';
+import { Thumbnail } from '../../map';
 
 /** One of one's own maps, for use elsewhere; it comes with its legend, and stays where it is. */
 export function ChooseOwnMap({

@@ -1,8 +1,8 @@
 import { openStoredMap } from '@ichnograph/core';
 import type { Legend } from '@ichnograph/core';
 import { useMemo } from 'react';
-import { useOwnMap } from '../common/queries';
-import { MapPicture } from '../map';
+import { useOwnMap } from '../../common/queries';
+import { MapPicture } from '..';
 
 /** A map of one's own, drawn small. */
 export function Thumbnail({ id }: { id: string }) {
