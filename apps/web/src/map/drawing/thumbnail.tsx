@@ -2,7 +2,7 @@ import { openStoredMap } from '@ichnograph/core';
 import type { Legend } from '@ichnograph/core';
 import { useMemo } from 'react';
 import { useOwnMap } from '../../common/queries';
-import { MapPicture } from '..';
+import { MapPicture } from './map-picture';
 
 /** A map of one's own, drawn small. */
 export function Thumbnail({ id }: { id: string }) {
