@@ -234,6 +234,9 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     await teacher.getByRole('button', { name: 'Take one of your maps …' }).last().click();
     await teacher.getByRole('button', { name: /My rivers/ }).click();
     await expect(teacher.getByText('The story').first()).toBeVisible();
+    // What was drawn there before is not lost.
+    await teacher.keyboard.press('Control+z');
+    await expect(teacher.getByText('The story')).toHaveCount(0);
     await teacher.context().close();
   });
 });

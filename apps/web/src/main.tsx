@@ -1,4 +1,3 @@
-import 'reflect-metadata';
 import './index.css';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';

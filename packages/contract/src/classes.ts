@@ -13,6 +13,7 @@ import {
   ValidateNested,
 } from 'class-validator';
 import type { Person } from './accounts.js';
+import { MOST_AT_ONCE } from './limits.js';
 
 export const PARTS = ['student', 'teacher', 'assistant'] as const;
 /** What a person is in one class. */
@@ -31,9 +32,6 @@ export class NewEnrolment {
   @IsIn(PARTS, { message: 'choose student, teacher or assistant' })
   part!: Part;
 }
-
-/** How many people a class takes in one go. */
-export const MOST_AT_ONCE = 400;
 
 export class NewStudent {
   @IsString()

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
 import { screen } from '@testing-library/react';
-import { ToldLast } from '../common/told';
+import { ToldLast } from '../common/told-last';
 import { render } from '../testing/signed-in';
 import { loadPage } from './load-page';
 

@@ -1,3 +1,5 @@
+import { lazy } from 'react';
+import type { ComponentType } from 'react';
 import { SaidError } from '../common/api';
 import { tell } from '../common/told';
 
@@ -23,4 +25,14 @@ export async function loadPage<T>(load: () => Promise<T>): Promise<T> {
     }
     await new Promise((resolve) => setTimeout(resolve, APART_MS));
   }
+}
+
+/** A part of a page that is not needed to see it: its code comes when that has been drawn. */
+export function afterwards<P extends object>(load: () => Promise<ComponentType<P>>) {
+  let part: Promise<{ default: ComponentType<P> }> | null = null;
+  const once = () => (part ??= loadPage(load).then((Part) => ({ default: Part })));
+  // Asked for before it is wanted: what it would say must be there when the connection is not.
+  const idle = window.requestIdleCallback ?? ((run: () => void) => setTimeout(run, 200));
+  idle(() => void once().catch(() => (part = null)));
+  return lazy(once);
 }

@@ -2,7 +2,8 @@
 import { expect, test } from '@jest/globals';
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { ToldLast, useTakeBack } from './told';
+import { useTakeBack } from './told';
+import { ToldLast } from './told-last';
 import { render } from '../testing/signed-in';
 import { takeOut } from './take-out';
 

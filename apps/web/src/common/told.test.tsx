@@ -3,7 +3,8 @@ import { expect, jest, test } from '@jest/globals';
 import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { render } from '../testing/signed-in';
-import { tell, ToldLast, useTakeBack } from './told';
+import { tell, useTakeBack } from './told';
+import { ToldLast } from './told-last';
 
 const user = userEvent.setup();
 

@@ -1,5 +1,5 @@
 /** What other folders may use of this one. */
-export { forget, hasUnsent } from './kept';
+export { forget, hasUnsent } from './unsent';
 export { openLive } from './live-work';
 export type { LiveWork } from './live-work';
 export type { SaveState } from './save-state';

@@ -1,13 +1,11 @@
 import { IndexeddbPersistence } from 'y-indexeddb';
 import type * as Y from 'yjs';
-import { keysHere, writeHere } from '../common/kept-here';
+import { PREFIX } from './unsent';
 
 /**
  * What this browser keeps of live maps, for when the connection is gone: one IndexedDB database a person and work, so
  * that a shared machine shows nobody another person's map, and a note of which hold changes the server has not got.
  */
-const PREFIX = 'ichnograph:';
-const unsentKey = (accountId: string, workId: string): string => `${PREFIX}${accountId}:unsent:${workId}`;
 const databaseOf = (accountId: string, workId: string): string => `${PREFIX}${accountId}:${workId}`;
 
 export interface Kept {
@@ -53,28 +51,4 @@ const canKeep = (): Promise<boolean> =>
       // Some browsers throw where storage is forbidden; that is the answer.
       resolve(false);
     }
-  });
-
-/** Where nothing may be kept there is nothing to warn of later: the page itself warns before it is left. */
-export const noteUnsent = (accountId: string, workId: string, unsent: boolean): void =>
-  writeHere(unsentKey(accountId, workId), unsent ? true : null);
-
-export const hasUnsent = (accountId: string): boolean => keysHere(`${PREFIX}${accountId}:unsent:`).length > 0;
-
-/** Forgets everything this browser keeps for a person. */
-export async function forget(accountId: string): Promise<void> {
-  const mine = `${PREFIX}${accountId}:`;
-  for (const key of keysHere(mine)) writeHere(key, null);
-  sessionStorage.clear();
-  const databases = await indexedDB.databases();
-  await Promise.all(databases.flatMap(({ name }) => (name?.startsWith(mine) ? [deleted(name)] : [])));
-}
-
-const deleted = (name: string): Promise<void> =>
-  new Promise((resolve, reject) => {
-    const request = indexedDB.deleteDatabase(name);
-    request.onsuccess = () => resolve();
-    // Another tab has it open; that tab loses its session too and the database goes when it closes.
-    request.onblocked = () => resolve();
-    request.onerror = () => reject(request.error ?? new Error(`${name} could not be deleted`));
   });

@@ -3,7 +3,8 @@ import { countersOf, LiveMap } from '@ichnograph/livemap';
 import * as Y from 'yjs';
 import { createStore } from 'zustand/vanilla';
 import { Connection } from './connection';
-import { keep, noteUnsent } from './kept';
+import { keep } from './kept';
+import { noteUnsent } from './unsent';
 import { isCovered, saveStateOf, withStored } from './save-state';
 import type { Counters, SaveState } from './save-state';
 

@@ -3,7 +3,6 @@ import type { Change, Legend, TopicMap } from '@ichnograph/core';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { announce } from '../../common/announcer';
 import { tell } from '../../common/told';
 import type { LiveWork } from '../../live';
 import { MapPicture } from '../../map';
@@ -102,7 +101,13 @@ export function ReferenceSection() {
       actions={
         <>
           {isBare && first && first.topics.length > 0 && (
-            <Button onClick={() => replaceWith(reference, withNewIds(first, newId, true))}>
+            <Button
+              onClick={() => {
+                const before = reference.live.snapshot;
+                replaceWith(reference, withNewIds(first, newId, true));
+                tell('The reference map begins as the starter map does.', () => replaceWith(reference, before));
+              }}
+            >
               Begin with the starter map
             </Button>
           )}
@@ -146,9 +151,10 @@ function TakeOwn({
         title={`One of your own maps as ${what}`}
         description="A copy takes the place of what is drawn there now; kinds are told by their names, then by their looks."
         onChoose={(map) => {
+          const before = target.live.snapshot;
           replaceWith(target, withNewIds(ontoLegend(map, legend), newId));
           setOpen(false);
-          announce(`The ${what} is a copy of ${map.title}.`);
+          tell(`The ${what} is a copy of “${map.title}”.`, () => replaceWith(target, before));
         }}
       />
     </>
