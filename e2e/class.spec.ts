@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import ExcelJS from 'exceljs';
 import Papa from 'papaparse';
+import type { Locator } from '@playwright/test';
 import { smallestLetters } from './letters';
 import { enter, expect, test } from './school';
 
@@ -60,8 +61,13 @@ test('a class together: the composite map’s slider and switch, grids that lead
   });
   await test.step('distributions are charts, and tables', async () => {
     await view('Spread').click();
-    await expect(page.getByRole('img', { name: /^Cross-links: / })).toBeVisible();
+    const chart = page.getByRole('img', { name: /^Cross-links: / });
+    await expect(chart).toBeVisible();
+    const moved = movedFor(chart);
     await page.getByLabel('Where in it lies').selectOption('the map of Kofi Lund');
+    const { ms, longestFrame } = await moved;
+    // On a busy machine the last frame is as late as frames are.
+    expect(ms).toBeLessThanOrEqual(220 + longestFrame);
     await expect(page.getByRole('region', { name: 'Cross-links' })).toContainText('2, more than 2 of 10, less than 5');
     await page.getByRole('button', { name: 'Tables' }).click();
     await expect(page.getByRole('region', { name: 'Cross-links' }).getByRole('row').first()).toBeVisible();
@@ -162,3 +168,22 @@ test('a second marker, blind to the first, and the two compared', async ({ brows
   await expect(maren.getByText('2 maps marked by both. Agreement 0.00')).toBeVisible();
   await expect(maren.getByRole('table', { name: /To talk about/ }).getByRole('link')).toHaveText(['Viggo Haddad']);
 });
+
+/** How long a chart that is about to change goes on moving, and how long its longest frame takes, milliseconds. */
+const movedFor = (chart: Locator): Promise<{ ms: number; longestFrame: number }> =>
+  chart.evaluate(
+    (element) =>
+      new Promise((done) => {
+        const canvas = (element.querySelector('canvas') ?? element) as HTMLCanvasElement;
+        let [drawn, before, longestFrame] = [canvas.toDataURL(), performance.now(), 0];
+        let span: { begun: number; changed: number } | null = null;
+        const look = (now: number): void => {
+          const next = canvas.toDataURL();
+          if (next !== drawn) span = { begun: span?.begun ?? now, changed: now };
+          [drawn, longestFrame, before] = [next, Math.max(longestFrame, now - before), now];
+          if (span && now - span.changed > 500) return done({ ms: span.changed - span.begun, longestFrame });
+          requestAnimationFrame(look);
+        };
+        requestAnimationFrame(look);
+      }),
+  );

@@ -102,7 +102,7 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
     <div className="grid gap-3">
       <Trouble>{trouble}</Trouble>
       <Command
-        label="Remarks"
+        label="Find a remark, or write a new one"
         shouldFilter={false}
         value={current?.id ?? ''}
         onValueChange={choose}
@@ -114,7 +114,6 @@ function Bank({ detail, view, onDone }: { detail: SubmissionDetail; view: Frozen
       >
         <Command.Input
           data-autofocus
-          aria-label="Find a remark, or write a new one"
           className="field mb-3"
           maxLength={2000}
           placeholder="Type to find a remark, or to write a new one"
