@@ -1,4 +1,4 @@
-import { boxesMeet } from '../geometry/boxes.js';
+import RBush from 'rbush';
 import { drawLink } from '../geometry/draw-link.js';
 import { boxOf, pointAlong } from '../geometry/points.js';
 import type { Box, Point } from '../geometry/points.js';
@@ -57,17 +57,17 @@ export function balloonPlaces<F>(
     const own = flags.get(id);
     if (own?.length) wanted.push({ at: homeOf(id), flags: own, count: 1, marks: [id] });
   }
-  const taken: Box[] = [];
+  const [inTheWay, taken] = [new Covering(words), new Covering([])];
   return (scale > 1 ? merged(wanted, keyOf, scale) : wanted).map((place) => {
     const rings = place.flags.length;
     let [best, least] = [place.at, Infinity];
     for (const at of candidates(place, rings)) {
       const box = boxAround(at, rings, scale);
-      const cost = overlap(box, words) + 3 * overlap(box, taken);
+      const cost = inTheWay.over(box) + 3 * taken.over(box);
       if (cost < least) [best, least] = [at, cost];
       if (cost === 0) break;
     }
-    taken.push(boxAround(best, rings, scale));
+    taken.add(boxAround(best, rings, scale));
     return { ...place, at: best };
   });
 
@@ -113,16 +113,30 @@ export function balloonPlaces<F>(
   }
 }
 
-/** How much of a box others cover, square units. */
-function overlap(box: Box, others: readonly Box[]): number {
-  let sum = 0;
-  for (const other of others) {
-    if (!boxesMeet(box, other)) continue;
-    const across = Math.min(box.right, other.right) - Math.max(box.left, other.left);
-    const down = Math.min(box.bottom, other.bottom) - Math.max(box.top, other.top);
-    sum += Math.max(0, across) * Math.max(0, down);
+/** Boxes that tell how much of another they cover. */
+class Covering {
+  private readonly tree = new (class extends RBush<Box> {
+    override toBBox = ({ left, top, right, bottom }: Box) => ({ minX: left, minY: top, maxX: right, maxY: bottom });
+    override compareMinX = (a: Box, b: Box): number => a.left - b.left;
+    override compareMinY = (a: Box, b: Box): number => a.top - b.top;
+  })();
+
+  constructor(boxes: readonly Box[]) {
+    this.tree.load(boxes);
   }
-  return sum;
+
+  add(box: Box): void {
+    this.tree.insert(box);
+  }
+
+  /** square units */
+  over(box: Box): number {
+    return this.tree.search(this.tree.toBBox(box)).reduce((sum, other) => {
+      const across = Math.min(box.right, other.right) - Math.max(box.left, other.left);
+      const down = Math.min(box.bottom, other.bottom) - Math.max(box.top, other.top);
+      return sum + Math.max(0, across) * Math.max(0, down);
+    }, 0);
+  }
 }
 
 /** Rings of exactly the same numbers that lie near each other, as one with their count; the first keeps its place. */
@@ -132,14 +146,14 @@ function merged<F>(
   scale: number,
 ): BalloonPlace<F>[] {
   const kept: BalloonPlace<F>[] = [];
+  const byKey = new Map<string, number[]>();
   const near = TOGETHER * scale;
   for (const place of places) {
     const key = place.flags.map(keyOf).join(' ');
-    const at = kept.findIndex(
-      (one) =>
-        one.flags.map(keyOf).join(' ') === key && Math.hypot(one.at.x - place.at.x, one.at.y - place.at.y) < near,
-    );
-    if (at < 0) kept.push(place);
+    const alike = byKey.get(key) ?? [];
+    byKey.set(key, alike);
+    const at = alike.find((i) => Math.hypot(kept[i]!.at.x - place.at.x, kept[i]!.at.y - place.at.y) < near);
+    if (at === undefined) alike.push(kept.push(place) - 1);
     else {
       const one = kept[at]!;
       kept[at] = { ...one, count: one.count + 1, marks: [...one.marks, ...place.marks] };

@@ -26,8 +26,25 @@ export interface LinkDrawing {
   style: LinkStyle;
 }
 
+interface Drawn {
+  from: Topic;
+  to: Topic;
+  legend: Legend | undefined;
+  drawing: LinkDrawing;
+}
+/** How a link was drawn last: canvas, rings and grips ask for the same one after the other. */
+const drawn = new WeakMap<Link, Drawn>();
+
 /** Everything a drawing of a link needs: its path, its arrow heads and where its words stand, in canvas units. */
 export function drawLink(link: Link, from: Topic, to: Topic, legend: Legend | undefined): LinkDrawing {
+  const known = drawn.get(link);
+  if (known?.from === from && known.to === to && known.legend === legend) return known.drawing;
+  const drawing = drawAnew(link, from, to, legend);
+  drawn.set(link, { from, to, legend, drawing });
+  return drawing;
+}
+
+function drawAnew(link: Link, from: Topic, to: Topic, legend: Legend | undefined): LinkDrawing {
   const style = linkStyle(link, legend);
   const line = visibleLine(style, from, to, [outlineSolid(from, legend), outlineSolid(to, legend)]);
   const size = 7 + 1.6 * style.width;

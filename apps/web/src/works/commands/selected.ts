@@ -5,12 +5,28 @@ import type { EditorState } from '../editor';
 
 type Selected = Pick<EditorState, 'map' | 'selection'>;
 
-export const topicsIn = ({ map, selection }: Selected): number =>
-  map.topics.filter(({ id }) => selection.includes(id)).length;
-export const linksIn = ({ map, selection }: Selected): number =>
-  map.links.filter(({ id }) => selection.includes(id)).length;
-export const picturesIn = ({ map, selection }: Selected): EditorState['map']['pictures'] =>
-  map.pictures.filter(({ id }) => selection.includes(id));
+interface Found {
+  map: Selected['map'];
+  topics: EditorState['map']['topics'];
+  links: EditorState['map']['links'];
+  pictures: EditorState['map']['pictures'];
+}
+const found = new WeakMap<readonly string[], Found>();
+
+/** What of the map is selected: looked for once for all the buttons that ask it of one selection and map. */
+export function chosenOf({ map, selection }: Selected): Found {
+  const known = found.get(selection);
+  if (known?.map === map) return known;
+  const ids = new Set(selection);
+  const of = <T extends { id: string }>(list: readonly T[]): T[] => list.filter(({ id }) => ids.has(id));
+  const now = { map, topics: of(map.topics), links: of(map.links), pictures: of(map.pictures) };
+  found.set(selection, now);
+  return now;
+}
+
+export const topicsIn = (state: Selected): number => chosenOf(state).topics.length;
+export const linksIn = (state: Selected): number => chosenOf(state).links.length;
+export const picturesIn = (state: Selected): Found['pictures'] => chosenOf(state).pictures;
 
 export const anything = ({ selection }: Selected): boolean => selection.length > 0;
 export const one = ({ selection }: Selected): boolean => selection.length === 1;
@@ -23,15 +39,13 @@ export const oneLink = (state: Selected): boolean => one(state) && linksIn(state
 export const copying = (state: Selected): boolean => someTopic(state) || picturesIn(state).length > 0;
 
 /** Whether something hangs from the selected topics that is not selected with them. */
-export function hasBranch({ map, selection }: Selected): boolean {
-  const topics = map.topics.flatMap(({ id }) => (selection.includes(id) ? [id] : []));
-  return topics.length > 0 && branchOf(map, topics).length > topics.length;
+export function hasBranch(state: Selected): boolean {
+  const topics = chosenOf(state).topics.map(({ id }) => id);
+  return topics.length > 0 && branchOf(state.map, topics).length > topics.length;
 }
 
 /** Pictures of what is selected: loose ones, and those in topics. */
 export const shownIn = (state: Selected): string[] => [
   ...picturesIn(state).map(({ src }) => src),
-  ...state.map.topics.flatMap(({ id, pictures = [] }) =>
-    state.selection.includes(id) ? pictures.map(({ src }) => src) : [],
-  ),
+  ...chosenOf(state).topics.flatMap(({ pictures = [] }) => pictures.map(({ src }) => src)),
 ];

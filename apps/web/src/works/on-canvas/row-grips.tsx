@@ -3,6 +3,7 @@ import type { Along, Topic } from '@ichnograph/core';
 import { useReactFlow } from '@xyflow/react';
 import { useState } from 'react';
 import type { PointerEvent } from 'react';
+import { chosenOf } from '../commands/selected';
 import { useEditor, useEditorState } from '../editor';
 
 /** How far out of line a topic may stand and still be of the row, as a share of its size. */
@@ -26,7 +27,7 @@ export function RowGrips() {
   const map = useEditorState((state) => state.map);
   const selection = useEditorState((state) => state.selection);
   const [pulled, setPulled] = useState<number | null>(null);
-  const topics = map.topics.filter(({ id }) => selection.includes(id));
+  const { topics } = chosenOf({ map, selection });
   const along = rowOf(topics);
   const box = along && unionOf(topics.map((topic) => boxOf(topic)));
   if (!along || !box) return null;

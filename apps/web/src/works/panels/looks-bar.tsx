@@ -22,6 +22,7 @@ import { LooseBar } from './about-pictures';
 import { AboutTopic } from './about-topic';
 import { CommandMenu } from '../commands/command-menu';
 import { useCommand, useCommands } from '../commands/list';
+import { chosenOf } from '../commands/selected';
 import { useEditor, useEditorState } from '../editor';
 import { LooksPopover, same } from './looks-popover';
 import { turnedReading } from '../told/reading-line';
@@ -33,13 +34,15 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
   const selection = useEditorState((state) => state.selection);
   const gathering = useEditorState((state) => state.gathering);
   const isTouch = useMedia('(pointer: coarse)');
-  const topics = map.topics.filter(({ id }) => selection.includes(id));
-  const links = map.links.filter(({ id }) => selection.includes(id));
+  const {
+    topics,
+    links,
+    pictures: [picture],
+  } = chosenOf({ map, selection });
   const { commands } = useCommands();
   const turned = bothReadings(map, links, assignment);
   const has = (id: string): boolean => commands.some((command) => command.id === id);
   const isFixed = assignment.styleMode === 'guided' && assignment.looks === 'fixed';
-  const [picture] = map.pictures.filter(({ id }) => selection.includes(id));
   const one = topics.length + links.length === 1;
   return (
     <div role="toolbar" aria-label="Selection" className="@container border-b border-rule bg-paper">

@@ -31,8 +31,8 @@ export function LooksPopover({
   assignment,
   disabled,
 }: {
-  topics: Topic[];
-  links: Link[];
+  topics: readonly Topic[];
+  links: readonly Link[];
   assignment: Assignment;
   disabled: boolean;
 }) {
