@@ -233,10 +233,11 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
       .click();
     await teacher.getByRole('button', { name: 'Take one of your maps …' }).last().click();
     await teacher.getByRole('button', { name: /My rivers/ }).click();
-    await expect(teacher.getByText('The story').first()).toBeVisible();
+    const reference = teacher.locator('#reference').getByText('The story');
+    await expect(reference).toBeVisible();
     // What was drawn there before is not lost.
     await teacher.keyboard.press('Control+z');
-    await expect(teacher.getByText('The story')).toHaveCount(0);
+    await expect(reference).toHaveCount(0);
     await teacher.context().close();
   });
 });
