@@ -1,4 +1,4 @@
-import { moved, newIdAmong, reordered, putBack } from './lists';
+import { moved, newIdAmong, placeAloud, putBack, reordered } from './lists';
 
 const list = (ids: string) => [...ids].map((id) => ({ id }));
 const ids = (items: readonly { id: string }[]) => items.map(({ id }) => id).join('');
@@ -30,4 +30,10 @@ test('what was taken out is put back where it stood, and never twice', () => {
   // Somebody removed others meanwhile, or wrote one of them again.
   expect(putBack(['a'], gone, same)).toEqual(['a', 'b', 'd']);
   expect(putBack(['b', 'a'], gone, same)).toEqual(['b', 'a', 'd']);
+});
+
+test('where a member stands after it moved is told, also at the ends of the list', () => {
+  expect(placeAloud('Deck', 1, 1, 3)).toBe('Deck: 3 of 3.');
+  expect(placeAloud('Deck', 2, 1, 3)).toBe('Deck: 3 of 3.');
+  expect(placeAloud('Deck', 0, -1, 3)).toBe('Deck: 1 of 3.');
 });

@@ -1,3 +1,7 @@
+/** Where something stands after it was moved, for those who do not see it go. */
+export const placeAloud = (name: string, at: number, by: number, count: number): string =>
+  `${name}: ${Math.max(0, Math.min(count - 1, at + by)) + 1} of ${count}.`;
+
 /** The list with one member a place further on (1) or back (-1); at its ends it stays. */
 export function moved<T>(list: readonly T[], from: number, by: number): T[] {
   const to = from + by;

@@ -1,8 +1,9 @@
 import { legendDistances, PALETTES } from '@ichnograph/core';
 import type { Legend, LinkKind, TopicKind } from '@ichnograph/core';
 import { Plus } from 'lucide-react';
+import { announce } from '../common/announcer';
 import { focusIn } from '../common/focus-on';
-import { moved } from '../common/lists';
+import { moved, placeAloud } from '../common/lists';
 import type { takeOut } from '../common/take-out';
 import { Button } from '../ui/button';
 import { LinkKindRow, TopicKindRow } from './kinds';
@@ -82,7 +83,10 @@ export function LegendEditor({
                     }),
                   )
                 }
-                onMove={(by) => setKinds((kinds) => moved(kinds, i, by))}
+                onMove={(by) => {
+                  setKinds((kinds) => moved(kinds, i, by));
+                  announce(placeAloud(kind.name, i, by, legend.topicKinds.length));
+                }}
                 onRemove={() =>
                   remove(legend.topicKinds, ({ id }) => id === kind.id, {
                     change: setKinds,
@@ -133,7 +137,10 @@ export function LegendEditor({
             onChange={(fields) =>
               setLinks((kinds) => kinds.map((one) => (one.id === kind.id ? { ...one, ...fields } : one)))
             }
-            onMove={(by) => setLinks((kinds) => moved(kinds, i, by))}
+            onMove={(by) => {
+              setLinks((kinds) => moved(kinds, i, by));
+              announce(placeAloud(kind.name, i, by, legend.linkKinds.length));
+            }}
             onRemove={() =>
               remove(legend.linkKinds, ({ id }) => id === kind.id, {
                 change: setLinks,

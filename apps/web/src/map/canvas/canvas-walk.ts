@@ -25,11 +25,11 @@ export const isOnCanvas = ({ target, currentTarget }: KeyboardEvent): boolean =>
 
 /** Says what was chosen, to those who do not see it. */
 export const selectAloud =
-  (map: TopicMap, assignment: Assignment, select: Select): Select =>
+  (map: TopicMap, assignment: Assignment, select: Select, more: (id: string) => string): Select =>
   (ids) => {
     select(ids);
     const last = ids.at(-1);
-    if (last) announce(readAloud(map, assignment, last));
+    if (last) announce([readAloud(map, assignment, last), more(last)].filter((words) => words !== '').join('. '));
   };
 
 /** The nearest topic in a direction, straight ahead counting double. */
@@ -65,16 +65,20 @@ export function nextLink(map: TopicMap, selection: readonly string[], select: Se
   else announce('This topic has no links yet.');
 }
 
-/** The keys of a map that is there to be read: arrows choose, Alt+J goes along links, Escape lets go. */
+/**
+ * The keys of a map that is there to be read: arrows choose, Alt+J goes along links, Escape lets go.
+ * @param more what else is told of what was chosen
+ */
 export function onReadingKey(
   event: KeyboardEvent,
   map: TopicMap,
   assignment: Assignment,
   selection: readonly string[],
   onSelect: Select,
+  more: (id: string) => string = () => '',
 ): void {
   if (!isOnCanvas(event) || event.ctrlKey || event.metaKey) return;
-  const select = selectAloud(map, assignment, onSelect);
+  const select = selectAloud(map, assignment, onSelect, more);
   const way = ARROW_KEYS[event.key];
   if (way && !event.altKey) goTo(map, selection, way, event.shiftKey, select);
   else if (chordOf(event) === 'Alt+J') nextLink(map, selection, select);

@@ -9,6 +9,7 @@ import { useTimeZone } from '../../common/queries';
 import { BorneCard } from './borne';
 import { Canvas } from '../canvas/canvas';
 import { onReadingKey } from '../canvas/canvas-walk';
+import { wornAloud } from '../canvas/worn-aloud';
 import type { Spot } from '../canvas/gestures';
 import { LostPictures } from '../drawing/lost-pictures-line';
 import { MapFoot } from './map-foot';
@@ -100,7 +101,9 @@ export function FrozenMap({
           onSelect={onSelect}
           onSpot={onSpot}
           onRegion={(id) => onSelect([id])}
-          onKey={(event) => onReadingKey(event, map, assignment, selection, onSelect)}
+          onKey={(event) =>
+            onReadingKey(event, map, assignment, selection, onSelect, (id) => wornAloud(id, flags, comments))
+          }
           fitKey={detail.id}
           hostRef={host}
         >

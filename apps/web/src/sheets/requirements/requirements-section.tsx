@@ -13,7 +13,7 @@ import { Remark } from '../../ui/remark';
 import { Section } from '../section';
 import { takeOut } from '../../common/take-out';
 import { useNewId, usePart, useWritten } from '../use-sheet';
-import { moved, reordered } from '../../common/lists';
+import { moved, placeAloud, reordered } from '../../common/lists';
 import { Grip, Sortable, useSortableRow } from '../sortable';
 import { AddRequirement } from './add-requirement';
 import { MoreToSay, SentenceWithBlanks } from './blanks';
@@ -110,7 +110,9 @@ export function RequirementsSection() {
                       add(copy);
                     }}
                     onMove={(by) => {
-                      setOrder(moved(ids, ids.indexOf(requirement.id), by));
+                      const at = ids.indexOf(requirement.id);
+                      setOrder(moved(ids, at, by));
+                      announce(placeAloud(requirementSentence(requirement, assignment), at, by, ids.length));
                       focusOn(requirement.id);
                     }}
                   />

@@ -1,3 +1,4 @@
+import { announce } from '../../common/announcer';
 import type { Criterion } from '@ichnograph/core';
 import { Plus } from 'lucide-react';
 import { CommittedFigure, CommittedInput } from '../../common/committed';
@@ -7,7 +8,7 @@ import { Section } from '../section';
 import { takeOut } from '../../common/take-out';
 import { useNewId, usePart } from '../use-sheet';
 import { ListMenu } from '../../legends';
-import { moved } from '../../common/lists';
+import { moved, placeAloud } from '../../common/lists';
 
 const LEVELS = [
   { name: 'not yet', points: 0, description: '' },
@@ -61,7 +62,10 @@ export function CriteriaSection() {
             />
             <ListMenu
               name={criterion.name}
-              onMove={(by) => setAll((all) => moved(all, i, by))}
+              onMove={(by) => {
+                setAll((all) => moved(all, i, by));
+                announce(placeAloud(criterion.name, i, by, criteria.length));
+              }}
               onRemove={() =>
                 takeOut(criteria, ({ id }) => id === criterion.id, {
                   change: setAll,

@@ -9,7 +9,7 @@ import { Remark } from '../../ui/remark';
 import { Section } from '../section';
 import { takeOut } from '../../common/take-out';
 import { usePart, useSheetPage } from '../use-sheet';
-import { moved } from '../../common/lists';
+import { moved, placeAloud } from '../../common/lists';
 
 type Term = Sheet['terms']['terms'][number];
 
@@ -61,7 +61,9 @@ export function TermsSection() {
                   onKeyDown={(event) => {
                     if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
                     event.preventDefault();
-                    setTerms((before) => moved(before, i, event.key === 'ArrowUp' ? -1 : 1));
+                    const by = event.key === 'ArrowUp' ? -1 : 1;
+                    setTerms((before) => moved(before, i, by));
+                    announce(placeAloud(term.text, i, by, terms.length));
                   }}
                 >
                   <td>

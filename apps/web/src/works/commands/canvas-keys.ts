@@ -1,3 +1,4 @@
+import { announce } from '../../common/announcer';
 import type { KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
 import { chordOf, isWriting } from '../../common/chords';
@@ -53,5 +54,7 @@ const isLetter = ({ key, nativeEvent, shiftKey }: KeyboardEvent): boolean =>
 function nudge({ editor: { store, actions } }: DeskHand, way: { x: number; y: number }, step: number): void {
   const { map, selection } = store.getState();
   const topics = map.topics.filter(({ id }) => selection.includes(id)).map(({ id }) => id);
-  if (topics.length > 0) actions.move(topics, { x: way.x * step, y: way.y * step });
+  if (topics.length === 0) return;
+  actions.move(topics, { x: way.x * step, y: way.y * step });
+  announce(`${step} to the ${way.x < 0 ? 'left' : way.x > 0 ? 'right' : way.y < 0 ? 'top' : 'bottom'}.`);
 }
