@@ -14,6 +14,7 @@ import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
 import { CopyButton, NewAssignment, ReadyMade } from './beginnings';
 import { BringIn } from './bring-in';
+import { Table } from '../ui/table';
 
 export function AssignmentsPage() {
   const assignments = useAssignments();
@@ -56,63 +57,51 @@ export function AssignmentsPage() {
 function Rows({ rows }: { rows: readonly AssignmentRow[] }) {
   const zone = useTimeZone();
   return (
-    <div className="mt-8 overflow-x-auto">
-      <table className="w-full text-left">
-        <thead>
-          <tr className="caption border-b border-ink">
-            <th className="py-1">Assignment</th>
-            <th>Given to</th>
-            <th>Made on</th>
-            <th>
-              <span className="sr-only">More</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => {
-            const { id, title, focusQuestion, publications, begunAt, mayChange } = row;
-            return (
-              <tr key={id} className="border-b border-rule align-top">
-                <td className="words py-2 pr-4">
-                  <Link
-                    className="font-semibold text-action underline"
-                    to={`/assignments/${id}${mayChange ? '/sheet' : ''}`}
-                  >
-                    {title || 'Without a title yet'}
-                  </Link>
-                  <br />
-                  <span className="text-sm text-quiet">{focusQuestion}</span>
-                </td>
-                <td className="words py-2 pr-4">
-                  {publications.length === 0 ? (
-                    <span className="text-quiet">nobody yet</span>
-                  ) : (
-                    publications.map((one) => (
-                      <div key={one.id}>
-                        {one.className}
-                        {one.due && <span className="text-quiet"> · due {showMoment(one.due, zone)}</span>}
-                      </div>
-                    ))
-                  )}
-                </td>
-                <td className="whitespace-nowrap py-2 text-quiet">{showDay(begunAt, zone)}</td>
-                <td className="whitespace-nowrap py-1.5 text-right">
-                  <CopyButton id={id} title={title} />
-                  <a
-                    className={buttonClass('quiet', true)}
-                    href={`/api/assignments/${id}/file`}
-                    download
-                    aria-label={`Write out ${title} as a file`}
-                  >
-                    Write out
-                  </a>
-                  <More row={row} />
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+    <div className="mt-8">
+      <Table columns={['Assignment', 'Given to', 'Made on', { name: 'More', unseen: true }]}>
+        {rows.map((row) => {
+          const { id, title, focusQuestion, publications, begunAt, mayChange } = row;
+          return (
+            <tr key={id} className="border-b border-rule align-top">
+              <td className="words py-2 pr-4">
+                <Link
+                  className="font-semibold text-action underline"
+                  to={`/assignments/${id}${mayChange ? '/sheet' : ''}`}
+                >
+                  {title || 'Without a title yet'}
+                </Link>
+                <br />
+                <span className="text-sm text-quiet">{focusQuestion}</span>
+              </td>
+              <td className="words py-2 pr-4">
+                {publications.length === 0 ? (
+                  <span className="text-quiet">nobody yet</span>
+                ) : (
+                  publications.map((one) => (
+                    <div key={one.id}>
+                      {one.className}
+                      {one.due && <span className="text-quiet"> · due {showMoment(one.due, zone)}</span>}
+                    </div>
+                  ))
+                )}
+              </td>
+              <td className="whitespace-nowrap py-2 text-quiet">{showDay(begunAt, zone)}</td>
+              <td className="whitespace-nowrap py-1.5 text-right">
+                <CopyButton id={id} title={title} />
+                <a
+                  className={buttonClass('quiet', true)}
+                  href={`/api/assignments/${id}/file`}
+                  download
+                  aria-label={`Write out ${title} as a file`}
+                >
+                  Write out
+                </a>
+                <More row={row} />
+              </td>
+            </tr>
+          );
+        })}
+      </Table>
     </div>
   );
 }

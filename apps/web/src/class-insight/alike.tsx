@@ -6,6 +6,7 @@ import { useSubmission } from '../common/queries';
 import { MapPicture, ReadSentence } from '../map';
 import { Button } from '../ui/button';
 import { namesByWork, namesOf } from './names';
+import { Table } from '../ui/table';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 /** Pairs below both of these are left out of the list: any two maps of one assignment have something in common. */
@@ -27,38 +28,34 @@ export function Alike({ insight }: { insight: ClassInsight }) {
       </p>
       {pairs.length === 0 && <p>No two maps of this class are much alike.</p>}
       {pairs.length > 0 && (
-        <div className="mb-4 overflow-x-auto">
-          <table className="text-left">
-            <thead>
-              <tr className="caption border-b border-ink">
-                <th className="py-1 pr-6">Maps</th>
-                <th className="pr-6 text-right">Say alike</th>
-                <th className="pr-6 text-right">Lie alike</th>
-                <th>
-                  <span className="sr-only">Look</span>
-                </th>
+        <div className="mb-4">
+          <Table
+            className=""
+            columns={[
+              { name: 'Maps', className: 'pr-6' },
+              { name: 'Say alike', className: 'pr-6 text-right' },
+              { name: 'Lie alike', className: 'pr-6 text-right' },
+              { name: 'Look', unseen: true },
+            ]}
+          >
+            {pairs.map(({ a, b, likeness, placement }) => (
+              <tr
+                key={`${a} ${b}`}
+                className={`border-b border-rule ${pair?.a === a && pair.b === b ? 'bg-wash' : ''}`}
+              >
+                <td className="py-1 pr-6">
+                  {names.get(a)} and {names.get(b)}
+                </td>
+                <td className="pr-6 text-right font-mono">{percent(likeness)}</td>
+                <td className="pr-6 text-right font-mono">{percent(placement)}</td>
+                <td>
+                  <Button small onClick={() => setPair({ a, b })}>
+                    Side by side
+                  </Button>
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {pairs.map(({ a, b, likeness, placement }) => (
-                <tr
-                  key={`${a} ${b}`}
-                  className={`border-b border-rule ${pair?.a === a && pair.b === b ? 'bg-wash' : ''}`}
-                >
-                  <td className="py-1 pr-6">
-                    {names.get(a)} and {names.get(b)}
-                  </td>
-                  <td className="pr-6 text-right font-mono">{percent(likeness)}</td>
-                  <td className="pr-6 text-right font-mono">{percent(placement)}</td>
-                  <td>
-                    <Button small onClick={() => setPair({ a, b })}>
-                      Side by side
-                    </Button>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+            ))}
+          </Table>
         </div>
       )}
       {pair && <SideBySide key={`${pair.a} ${pair.b}`} insight={insight} pair={pair} />}

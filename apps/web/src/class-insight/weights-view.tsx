@@ -10,6 +10,7 @@ import { Waiting } from '../common/waiting';
 import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { namesByWork } from './names';
+import { Table } from '../ui/table';
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 
@@ -67,32 +68,29 @@ function Learned({ insight, learned }: { insight: ClassInsight; learned: ClassWe
       <Trouble>{trouble}</Trouble>
       <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_24rem]">
         <section aria-label="Points">
-          <table className="w-full text-left">
-            <thead>
-              <tr className="caption border-b border-ink">
-                <th className="py-1">Requirement</th>
-                <th className="text-right">Now</th>
-                <th className="pl-4 text-right">Learned</th>
+          <Table
+            columns={[
+              'Requirement',
+              { name: 'Now', className: 'text-right' },
+              { name: 'Learned', className: 'pl-4 text-right' },
+            ]}
+          >
+            {learned.weights.map(({ requirement, before, points }, i) => (
+              <tr key={requirement} className="border-b border-rule">
+                <td className="words py-1 pr-3">
+                  <span className="mr-2 font-mono text-sm text-quiet">{i + 1}</span>
+                  {requirementSentence(assignment.requirements[i]!, assignment)}
+                </td>
+                <td className="text-right font-mono text-sm">{figure(before)}</td>
+                <td
+                  className={`pl-4 text-right font-mono text-sm ${Math.abs(points - before) < 0.05 ? '' : points > before ? 'text-action' : 'text-madder'}`}
+                >
+                  {Math.abs(points - before) < 0.05 ? '' : points > before ? '↑ ' : '↓ '}
+                  {figure(points)}
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {learned.weights.map(({ requirement, before, points }, i) => (
-                <tr key={requirement} className="border-b border-rule">
-                  <td className="words py-1 pr-3">
-                    <span className="mr-2 font-mono text-sm text-quiet">{i + 1}</span>
-                    {requirementSentence(assignment.requirements[i]!, assignment)}
-                  </td>
-                  <td className="text-right font-mono text-sm">{figure(before)}</td>
-                  <td
-                    className={`pl-4 text-right font-mono text-sm ${Math.abs(points - before) < 0.05 ? '' : points > before ? 'text-action' : 'text-madder'}`}
-                  >
-                    {Math.abs(points - before) < 0.05 ? '' : points > before ? '↑ ' : '↓ '}
-                    {figure(points)}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+            ))}
+          </Table>
           <div className="mt-3">
             <Button look="action" onClick={() => void take()}>
               Write them into the sheet …
@@ -103,29 +101,26 @@ function Learned({ insight, learned }: { insight: ClassInsight; learned: ClassWe
           </div>
         </section>
         <section aria-label="Maps that disagree">
-          <table className="w-full text-left">
-            <caption className="caption mb-1 text-left">Maps that disagree most</caption>
-            <thead>
-              <tr className="caption border-b border-ink">
-                <th className="py-1">Map</th>
-                <th className="text-right">By feel</th>
-                <th className="pl-4 text-right">By points</th>
+          <Table
+            columns={[
+              'Map',
+              { name: 'By feel', className: 'text-right' },
+              { name: 'By points', className: 'pl-4 text-right' },
+            ]}
+            caption={<caption className="caption mb-1 text-left">Maps that disagree most</caption>}
+          >
+            {learned.maps.map(({ workId, mark, fitted }) => (
+              <tr key={workId} className="border-b border-rule">
+                <td className="py-1">
+                  <Link className="text-action underline" to={`/piles/${insight.publicationId}/${workId}`}>
+                    {names.get(workId)}
+                  </Link>
+                </td>
+                <td className="text-right font-mono text-sm">{percent(mark)}</td>
+                <td className="pl-4 text-right font-mono text-sm">{percent(fitted)}</td>
               </tr>
-            </thead>
-            <tbody>
-              {learned.maps.map(({ workId, mark, fitted }) => (
-                <tr key={workId} className="border-b border-rule">
-                  <td className="py-1">
-                    <Link className="text-action underline" to={`/piles/${insight.publicationId}/${workId}`}>
-                      {names.get(workId)}
-                    </Link>
-                  </td>
-                  <td className="text-right font-mono text-sm">{percent(mark)}</td>
-                  <td className="pl-4 text-right font-mono text-sm">{percent(fitted)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+            ))}
+          </Table>
         </section>
       </div>
     </>

@@ -7,6 +7,7 @@ import { moved, placeAloud } from '../common/lists';
 import type { takeOut } from '../common/take-out';
 import { Button } from '../ui/button';
 import { LinkKindRow, TopicKindRow } from './kinds';
+import { Table } from '../ui/table';
 
 /** The kinds of a legend: named, dressed, put in order, added, removed. */
 export function LegendEditor({
@@ -50,55 +51,47 @@ export function LegendEditor({
   };
   return (
     <>
-      <div className="overflow-x-auto">
-        <table className="w-full text-left max-md:min-w-[44rem]">
-          <thead>
-            <tr className="caption border-b border-ink">
-              <th className="w-10 py-1 font-semibold">
-                <span className="sr-only">Sample</span>
-              </th>
-              <th className="font-semibold">Kind of topic</th>
-              <th className="font-semibold">What it is for</th>
-              {!own && <th className="w-24 font-semibold">Given by</th>}
-              <th className="w-24 font-semibold">Looks</th>
-              <th className="w-28 font-semibold">Structure</th>
-              <th className="w-8">
-                <span className="sr-only">More</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {legend.topicKinds.map((kind, i) => (
-              <TopicKindRow
-                key={kind.id}
-                kind={kind}
-                own={own}
-                remarks={close.filter(({ kinds }) => kinds[1] === kind.id).map(({ sentence }) => sentence)}
-                onChange={(fields) =>
-                  setKinds((kinds) =>
-                    kinds.map((one) => {
-                      if (one.id === kind.id) return { ...one, ...fields };
-                      // One kind starts the map, so another one does not any more.
-                      return fields.root && one.root ? withoutRoot(one) : one;
-                    }),
-                  )
-                }
-                onMove={(by) => {
-                  setKinds((kinds) => moved(kinds, i, by));
-                  announce(placeAloud(kind.name, i, by, legend.topicKinds.length));
-                }}
-                onRemove={() =>
-                  remove(legend.topicKinds, ({ id }) => id === kind.id, {
-                    change: setKinds,
-                    keyOf: ({ id }) => id,
-                    words: `The kind “${kind.name}” is removed.`,
-                  })
-                }
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <Table
+        className="w-full max-md:min-w-[44rem]"
+        columns={[
+          { name: 'Sample', unseen: true, className: 'w-10' },
+          'Kind of topic',
+          'What it is for',
+          !own && { name: 'Given by', className: 'w-24' },
+          { name: 'Looks', className: 'w-24' },
+          { name: 'Structure', className: 'w-28' },
+          { name: 'More', unseen: true, className: 'w-8' },
+        ]}
+      >
+        {legend.topicKinds.map((kind, i) => (
+          <TopicKindRow
+            key={kind.id}
+            kind={kind}
+            own={own}
+            remarks={close.filter(({ kinds }) => kinds[1] === kind.id).map(({ sentence }) => sentence)}
+            onChange={(fields) =>
+              setKinds((kinds) =>
+                kinds.map((one) => {
+                  if (one.id === kind.id) return { ...one, ...fields };
+                  // One kind starts the map, so another one does not any more.
+                  return fields.root && one.root ? withoutRoot(one) : one;
+                }),
+              )
+            }
+            onMove={(by) => {
+              setKinds((kinds) => moved(kinds, i, by));
+              announce(placeAloud(kind.name, i, by, legend.topicKinds.length));
+            }}
+            onRemove={() =>
+              remove(legend.topicKinds, ({ id }) => id === kind.id, {
+                change: setKinds,
+                keyOf: ({ id }) => id,
+                words: `The kind “${kind.name}” is removed.`,
+              })
+            }
+          />
+        ))}
+      </Table>
       <div className="mt-2 flex flex-wrap items-center gap-2">
         <Button small onClick={addKind}>
           <Plus aria-hidden size={13} />

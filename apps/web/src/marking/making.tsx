@@ -7,6 +7,7 @@ import { useTimeZone, useVersion, useVersions } from '../common/queries';
 import { MapPicture } from '../map';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
+import { Table } from '../ui/table';
 
 /** How a map came about: when it was worked on, how it stood at any of those times, and who made what. */
 export function Making(props: { detail: SubmissionDetail; map: TopicMap; assignment: Assignment }) {
@@ -78,31 +79,29 @@ function WhoMadeWhat({ detail: { members }, map }: { detail: SubmissionDetail; m
     links: map.links.filter(({ by }) => !members.some(({ id }) => id === by)).length,
   };
   return (
-    <table className="mt-3 text-left">
-      <caption className="caption text-left">Who made what</caption>
-      <thead>
-        <tr className="caption border-b border-ink">
-          <th className="py-1 pr-8">Who</th>
-          <th className="pr-8 text-right">Topics</th>
-          <th className="text-right">Links</th>
+    <Table
+      className="mt-3"
+      columns={[
+        { name: 'Who', className: 'pr-8' },
+        { name: 'Topics', className: 'pr-8 text-right' },
+        { name: 'Links', className: 'text-right' },
+      ]}
+      caption={<caption className="caption text-left">Who made what</caption>}
+    >
+      {members.map(({ id, givenName, familyName }) => (
+        <tr key={id} className="border-b border-rule">
+          <td className="py-1 pr-8">
+            {givenName} {familyName}
+          </td>
+          <td className="pr-8 text-right font-mono">{count(map.topics, id)}</td>
+          <td className="text-right font-mono">{count(map.links, id)}</td>
         </tr>
-      </thead>
-      <tbody>
-        {members.map(({ id, givenName, familyName }) => (
-          <tr key={id} className="border-b border-rule">
-            <td className="py-1 pr-8">
-              {givenName} {familyName}
-            </td>
-            <td className="pr-8 text-right font-mono">{count(map.topics, id)}</td>
-            <td className="text-right font-mono">{count(map.links, id)}</td>
-          </tr>
-        ))}
-        <tr className="text-quiet">
-          <td className="py-1 pr-8">given, or made by others</td>
-          <td className="pr-8 text-right font-mono">{others.topics}</td>
-          <td className="text-right font-mono">{others.links}</td>
-        </tr>
-      </tbody>
-    </table>
+      ))}
+      <tr className="text-quiet">
+        <td className="py-1 pr-8">given, or made by others</td>
+        <td className="pr-8 text-right font-mono">{others.topics}</td>
+        <td className="text-right font-mono">{others.links}</td>
+      </tr>
+    </Table>
   );
 }

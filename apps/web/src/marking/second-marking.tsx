@@ -6,6 +6,7 @@ import { useSecondMarking } from '../common/queries';
 import { useSend } from '../common/send';
 import { worksWithoutNames } from '../common/without-names';
 import { Trouble } from '../ui/field';
+import { Table } from '../ui/table';
 
 /** Who marks a second time, and how the two agree, criterion by criterion. */
 export function SecondMarkingSection({ publicationId }: { publicationId: string }) {
@@ -72,29 +73,27 @@ function Agreement({
             }`}
       </p>
       {apart.length > 0 && (
-        <table className="mt-1 text-left text-sm">
-          <caption className="text-left text-quiet">To talk about, furthest apart first</caption>
-          <thead>
-            <tr className="caption border-b border-ink">
-              <th className="py-1 pr-6">Map</th>
-              <th className="pr-6">First</th>
-              <th className="pr-6">Second</th>
+        <Table
+          className="mt-1 text-sm"
+          columns={[
+            { name: 'Map', className: 'pr-6' },
+            { name: 'First', className: 'pr-6' },
+            { name: 'Second', className: 'pr-6' },
+          ]}
+          caption={<caption className="text-left text-quiet">To talk about, furthest apart first</caption>}
+        >
+          {apart.map(({ workId, members, first, second }) => (
+            <tr key={workId} className="border-b border-rule">
+              <td className="py-1 pr-6">
+                <Link className="text-action underline" to={`/piles/${publicationId}/${workId}`}>
+                  {members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ')}
+                </Link>
+              </td>
+              <td className="pr-6">{levels[first]}</td>
+              <td className="pr-6">{levels[second]}</td>
             </tr>
-          </thead>
-          <tbody>
-            {apart.map(({ workId, members, first, second }) => (
-              <tr key={workId} className="border-b border-rule">
-                <td className="py-1 pr-6">
-                  <Link className="text-action underline" to={`/piles/${publicationId}/${workId}`}>
-                    {members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ')}
-                  </Link>
-                </td>
-                <td className="pr-6">{levels[first]}</td>
-                <td className="pr-6">{levels[second]}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+          ))}
+        </Table>
       )}
     </div>
   );

@@ -7,6 +7,7 @@ import { figure } from '../common/figures';
 import { useTimeZone, useTrail } from '../common/queries';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
+import { Table } from '../ui/table';
 
 /** A sentence as its map has it: its key holds stems, which nobody reads. */
 function saidWords(
@@ -66,30 +67,18 @@ export function Trail({
       <Dialog wide open={open} onOpenChange={setOpen} title="Changes of this mark">
         {trail.data?.length === 0 && <p className="text-quiet">Nobody has given a mark yet.</p>}
         {trail.data && trail.data.length > 0 && (
-          <table className="w-full text-left text-sm">
-            <thead>
-              <tr className="caption border-b border-ink">
-                <th className="py-1 font-semibold">When</th>
-                <th className="font-semibold">Who</th>
-                <th className="font-semibold">What</th>
-                <th className="font-semibold">Before</th>
-                <th className="font-semibold">After</th>
-                <th className="font-semibold">Why</th>
+          <Table className="w-full text-sm" columns={['When', 'Who', 'What', 'Before', 'After', 'Why']}>
+            {trail.data.map((row, i) => (
+              <tr key={i} className="border-b border-rule align-top">
+                <td className="whitespace-nowrap py-1 pr-3">{showMoment(row.at, zone)}</td>
+                <td className="pr-3">{row.by.givenName}</td>
+                <td className="words pr-3">{subjectOf(row)}</td>
+                <td className="pr-3 font-mono">{valueOf(row, row.before)}</td>
+                <td className="pr-3 font-mono">{valueOf(row, row.after)}</td>
+                <td className="words">{row.reason}</td>
               </tr>
-            </thead>
-            <tbody>
-              {trail.data.map((row, i) => (
-                <tr key={i} className="border-b border-rule align-top">
-                  <td className="whitespace-nowrap py-1 pr-3">{showMoment(row.at, zone)}</td>
-                  <td className="pr-3">{row.by.givenName}</td>
-                  <td className="words pr-3">{subjectOf(row)}</td>
-                  <td className="pr-3 font-mono">{valueOf(row, row.before)}</td>
-                  <td className="pr-3 font-mono">{valueOf(row, row.after)}</td>
-                  <td className="words">{row.reason}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+            ))}
+          </Table>
         )}
       </Dialog>
     </div>

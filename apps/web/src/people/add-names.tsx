@@ -11,6 +11,7 @@ import { ChooseFile } from '../ui/choose-file';
 import { Trouble } from '../ui/field';
 import { namesIn, readNames, textOfFile } from './read-names';
 import type { Columns, NameRow } from './read-names';
+import { Table } from '../ui/table';
 
 const TROUBLE: Record<NonNullable<NameRow['trouble']>, string> = {
   'no name': 'has no name',
@@ -124,53 +125,46 @@ export function AddNames({
         </Trouble>
       )}
       {names.length > 0 && names.length <= MOST_AT_ONCE && (
-        <table className="mb-3 w-full text-left text-sm">
-          <thead>
-            <tr className="caption border-b border-ink">
-              <th className="w-14 py-1 font-semibold">Line</th>
-              <th className="font-semibold">Given name</th>
-              <th className="font-semibold">Family name</th>
-              <th className="font-semibold">What will be</th>
+        <Table
+          className="mb-3 w-full text-sm"
+          columns={[{ name: 'Line', className: 'w-14' }, 'Given name', 'Family name', 'What will be']}
+        >
+          {names.map(({ line, givenName, familyName, trouble: wrong, odd }) => (
+            <tr key={line} className={`border-b border-rule ${wrong || left.has(line) ? 'text-quiet' : ''}`}>
+              <td className="py-0.5 font-mono">{line}</td>
+              <td className="words pr-3">{givenName}</td>
+              <td className="words pr-3">{familyName}</td>
+              <td>
+                {wrong ? (
+                  <span className="text-madder">left out: {TROUBLE[wrong]}</span>
+                ) : (
+                  <label className="flex items-center gap-1.5">
+                    <input
+                      type="checkbox"
+                      className="accent-action"
+                      aria-label={`Make an account for ${givenName} ${familyName}`}
+                      checked={!left.has(line)}
+                      onChange={({ target }) => {
+                        const next = new Set(left);
+                        if (target.checked) next.delete(line);
+                        else next.add(line);
+                        setLeft(next);
+                      }}
+                    />
+                    {left.has(line) ? 'left out' : 'a new account'}
+                    {odd !== 'in the class' && elsewhere.has(line) && (
+                      <span className="text-ochre">
+                        {' '}
+                        · the school has somebody of this name: if it is them, let them in by the join code
+                      </span>
+                    )}
+                    {odd && <span className="text-ochre"> · {ODD[odd]}</span>}
+                  </label>
+                )}
+              </td>
             </tr>
-          </thead>
-          <tbody>
-            {names.map(({ line, givenName, familyName, trouble: wrong, odd }) => (
-              <tr key={line} className={`border-b border-rule ${wrong || left.has(line) ? 'text-quiet' : ''}`}>
-                <td className="py-0.5 font-mono">{line}</td>
-                <td className="words pr-3">{givenName}</td>
-                <td className="words pr-3">{familyName}</td>
-                <td>
-                  {wrong ? (
-                    <span className="text-madder">left out: {TROUBLE[wrong]}</span>
-                  ) : (
-                    <label className="flex items-center gap-1.5">
-                      <input
-                        type="checkbox"
-                        className="accent-action"
-                        aria-label={`Make an account for ${givenName} ${familyName}`}
-                        checked={!left.has(line)}
-                        onChange={({ target }) => {
-                          const next = new Set(left);
-                          if (target.checked) next.delete(line);
-                          else next.add(line);
-                          setLeft(next);
-                        }}
-                      />
-                      {left.has(line) ? 'left out' : 'a new account'}
-                      {odd !== 'in the class' && elsewhere.has(line) && (
-                        <span className="text-ochre">
-                          {' '}
-                          · the school has somebody of this name: if it is them, let them in by the join code
-                        </span>
-                      )}
-                      {odd && <span className="text-ochre"> · {ODD[odd]}</span>}
-                    </label>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+          ))}
+        </Table>
       )}
       <div className="flex gap-2">
         <Button look="action" disabled={taken.length === 0 || names.length > MOST_AT_ONCE || isSending} onClick={make}>

@@ -13,6 +13,7 @@ import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
 import { WithWhy } from '../ui/with-why';
 import { AddNames, namesDraft } from './add-names';
+import { Table } from '../ui/table';
 
 /** A class: who is in it, how more come in, and what can be done for one of them. */
 export function Roster({
@@ -94,77 +95,65 @@ export function Roster({
         new one is shown once.
       </Confirm>
       {mayManage && !of.archived && <JoinCode of={of} send={send} />}
-      <table className="w-full text-left">
-        <thead>
-          <tr className="caption border-b border-ink">
-            <th className="py-1 font-semibold">Name</th>
-            <th className="font-semibold">Signs in as</th>
-            <th className="font-semibold">Part</th>
-            <th className="w-10">
-              <span className="sr-only">More</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {(roster.data ?? []).map((person) => (
-            <tr key={person.id} className="border-b border-rule">
-              <td className="words py-1 pr-3">
-                {person.givenName} {person.familyName}
-              </td>
-              <td className="words pr-3 font-mono text-sm">{person.name}</td>
-              <td className="pr-3">{person.part}</td>
-              <td className="text-right">
-                {mayManage && person.id !== me.id && (
-                  <Menu
-                    trigger={
-                      <Button small look="quiet" aria-label={`More for ${person.givenName} ${person.familyName}`}>
-                        <MoreHorizontal aria-hidden size={15} />
-                      </Button>
+      <Table columns={['Name', 'Signs in as', 'Part', { name: 'More', unseen: true, className: 'w-10' }]}>
+        {(roster.data ?? []).map((person) => (
+          <tr key={person.id} className="border-b border-rule">
+            <td className="words py-1 pr-3">
+              {person.givenName} {person.familyName}
+            </td>
+            <td className="words pr-3 font-mono text-sm">{person.name}</td>
+            <td className="pr-3">{person.part}</td>
+            <td className="text-right">
+              {mayManage && person.id !== me.id && (
+                <Menu
+                  trigger={
+                    <Button small look="quiet" aria-label={`More for ${person.givenName} ${person.familyName}`}>
+                      <MoreHorizontal aria-hidden size={15} />
+                    </Button>
+                  }
+                >
+                  {person.part === 'student' && (
+                    <MenuItem onSelect={() => setAnew(person)}>
+                      <KeyRound aria-hidden size={14} /> New first password
+                    </MenuItem>
+                  )}
+                  {person.part === 'student' &&
+                    classes
+                      .filter(({ id }) => id !== of.id)
+                      .map(({ id, name }) => (
+                        <MenuItem
+                          key={id}
+                          onSelect={() =>
+                            void send(
+                              () => api.post(`classes/${of.id}/people/${person.id}/move`, { to: id }),
+                              `${person.givenName} is in ${name} now.`,
+                            )
+                          }
+                        >
+                          <LogOut aria-hidden size={14} /> Move to {name}
+                        </MenuItem>
+                      ))}
+                  {me.role === 'administrator' && (
+                    <MenuItem onSelect={() => void navigate(`/people/${person.id}`)}>
+                      <FileText aria-hidden size={14} /> What is kept …
+                    </MenuItem>
+                  )}
+                  <MenuItem
+                    onSelect={() =>
+                      void send(
+                        () => api.delete(`classes/${of.id}/people/${person.id}`),
+                        `${person.givenName} ${person.familyName} left ${of.name}.`,
+                      )
                     }
                   >
-                    {person.part === 'student' && (
-                      <MenuItem onSelect={() => setAnew(person)}>
-                        <KeyRound aria-hidden size={14} /> New first password
-                      </MenuItem>
-                    )}
-                    {person.part === 'student' &&
-                      classes
-                        .filter(({ id }) => id !== of.id)
-                        .map(({ id, name }) => (
-                          <MenuItem
-                            key={id}
-                            onSelect={() =>
-                              void send(
-                                () => api.post(`classes/${of.id}/people/${person.id}/move`, { to: id }),
-                                `${person.givenName} is in ${name} now.`,
-                              )
-                            }
-                          >
-                            <LogOut aria-hidden size={14} /> Move to {name}
-                          </MenuItem>
-                        ))}
-                    {me.role === 'administrator' && (
-                      <MenuItem onSelect={() => void navigate(`/people/${person.id}`)}>
-                        <FileText aria-hidden size={14} /> What is kept …
-                      </MenuItem>
-                    )}
-                    <MenuItem
-                      onSelect={() =>
-                        void send(
-                          () => api.delete(`classes/${of.id}/people/${person.id}`),
-                          `${person.givenName} ${person.familyName} left ${of.name}.`,
-                        )
-                      }
-                    >
-                      <LogOut aria-hidden size={14} /> Take out of the class
-                    </MenuItem>
-                  </Menu>
-                )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+                    <LogOut aria-hidden size={14} /> Take out of the class
+                  </MenuItem>
+                </Menu>
+              )}
+            </td>
+          </tr>
+        ))}
+      </Table>
       {roster.data?.every(({ part }) => part !== 'student') && (
         <p className="mt-3 text-quiet">
           No students yet. Add their names, and you get a page of cards with first passwords to hand out.

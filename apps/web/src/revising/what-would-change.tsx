@@ -7,6 +7,7 @@ import { figure } from '../common/figures';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
+import { Table } from '../ui/table';
 
 /** Sends, and says what came of it where it did not do. */
 export interface Attempt {
@@ -86,28 +87,25 @@ function Works({ works, assignment }: { works: readonly ChangeForWork[]; assignm
   const [opened, setOpened] = useState<string | null>(null);
   if (works.length === 0) return <p className="text-quiet">Nobody has begun yet, so nothing of anybody’s changes.</p>;
   return (
-    <table className="w-full text-left">
-      <thead>
-        <tr className="caption border-b border-ink">
-          <th className="py-1 font-semibold">Whose</th>
-          <th className="font-semibold">State</th>
-          <th className="text-right font-semibold">Now</th>
-          <th className="text-right font-semibold">Then</th>
-          <th className="text-right font-semibold">Results</th>
-        </tr>
-      </thead>
-      <tbody>
-        {works.map((work) => (
-          <Row
-            key={work.workId}
-            work={work}
-            assignment={assignment}
-            open={opened === work.workId}
-            onOpen={() => setOpened(opened === work.workId ? null : work.workId)}
-          />
-        ))}
-      </tbody>
-    </table>
+    <Table
+      columns={[
+        'Whose',
+        'State',
+        { name: 'Now', className: 'text-right' },
+        { name: 'Then', className: 'text-right' },
+        { name: 'Results', className: 'text-right' },
+      ]}
+    >
+      {works.map((work) => (
+        <Row
+          key={work.workId}
+          work={work}
+          assignment={assignment}
+          open={opened === work.workId}
+          onOpen={() => setOpened(opened === work.workId ? null : work.workId)}
+        />
+      ))}
+    </Table>
   );
 }
 

@@ -10,6 +10,7 @@ import { Section } from '../section';
 import { takeOut } from '../../common/take-out';
 import { usePart, useSheetPage } from '../use-sheet';
 import { moved, placeAloud } from '../../common/lists';
+import { Table } from '../../ui/table';
 
 type Term = Sheet['terms']['terms'][number];
 
@@ -33,11 +34,12 @@ export function TermsSection() {
     >
       <AddTerms onAdd={(added) => setTerms((before) => [...before, ...added])} terms={terms} />
       {terms.length > 0 && (
-        <div className="mt-4 overflow-x-auto">
-          <table className="w-full text-left max-md:min-w-[44rem]">
-            <thead>
-              <tr className="caption border-b border-ink">
-                <th className="w-8 py-1">
+        <div className="mt-4">
+          <Table
+            className="w-full max-md:min-w-[44rem]"
+            columns={[
+              {
+                name: (
                   <input
                     type="checkbox"
                     aria-label="Choose all terms"
@@ -45,90 +47,90 @@ export function TermsSection() {
                     checked={all}
                     onChange={() => setChosen(new Set(all ? [] : terms.map(({ text }) => text)))}
                   />
-                </th>
-                <th className="font-semibold">Term</th>
-                <th className="font-semibold">Also counts</th>
-                <th className="w-32 font-semibold">Kind</th>
-                <th className="w-36 font-semibold">Handed out under</th>
-                <th className="w-28 font-semibold">Where</th>
+                ),
+                className: 'w-8',
+              },
+              'Term',
+              'Also counts',
+              { name: 'Kind', className: 'w-32' },
+              { name: 'Handed out under', className: 'w-36' },
+              { name: 'Where', className: 'w-28' },
+            ]}
+          >
+            {terms.map((term, i) => (
+              <tr
+                key={term.text}
+                className="border-b border-rule"
+                onKeyDown={(event) => {
+                  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+                  event.preventDefault();
+                  const by = event.key === 'ArrowUp' ? -1 : 1;
+                  setTerms((before) => moved(before, i, by));
+                  announce(placeAloud(term.text, i, by, terms.length));
+                }}
+              >
+                <td>
+                  <input
+                    type="checkbox"
+                    aria-label={`Choose ${term.text}`}
+                    className="accent-action"
+                    checked={chosen.has(term.text)}
+                    onChange={() => {
+                      const next = new Set(chosen);
+                      if (!next.delete(term.text)) next.add(term.text);
+                      setChosen(next);
+                    }}
+                  />
+                </td>
+                <td className="words py-1 pr-2 font-semibold">{term.text}</td>
+                <td>
+                  <CommittedInput
+                    aria-label={`Other wordings of ${term.text}`}
+                    className={BARE}
+                    value={(term.accept ?? []).join(' | ')}
+                    placeholder="…"
+                    title="Several wordings with | between"
+                    live
+                    onCommit={(typed) => {
+                      const accept = typed
+                        .split('|')
+                        .map((one) => one.trim())
+                        .filter((one) => one !== '');
+                      if (accept.some((one) => one.length > 300)) return 'A wording has room for 300 characters.';
+                      setOne(term.text, { accept });
+                      return null;
+                    }}
+                  />
+                </td>
+                <td>
+                  <KindChoice
+                    label={`Kind of ${term.text}`}
+                    kinds={legend.topicKinds}
+                    value={term.kind ?? ''}
+                    onChange={(kind) => setOne(term.text, { kind })}
+                  />
+                </td>
+                <td>
+                  <select
+                    aria-label={`What ${term.text} is handed out under`}
+                    className={BARE}
+                    value={term.under ?? ''}
+                    onChange={({ target }) => setOne(term.text, { under: target.value === '' ? null : target.value })}
+                  >
+                    <option value="">the main idea</option>
+                    {terms.map(({ text }) => text !== term.text && <option key={text}>{text}</option>)}
+                  </select>
+                </td>
+                <td>
+                  <PlaceChoice
+                    label={`Where ${term.text} is handed out`}
+                    value={term.place ?? 'bank'}
+                    onChange={(place) => setOne(term.text, { place })}
+                  />
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {terms.map((term, i) => (
-                <tr
-                  key={term.text}
-                  className="border-b border-rule"
-                  onKeyDown={(event) => {
-                    if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
-                    event.preventDefault();
-                    const by = event.key === 'ArrowUp' ? -1 : 1;
-                    setTerms((before) => moved(before, i, by));
-                    announce(placeAloud(term.text, i, by, terms.length));
-                  }}
-                >
-                  <td>
-                    <input
-                      type="checkbox"
-                      aria-label={`Choose ${term.text}`}
-                      className="accent-action"
-                      checked={chosen.has(term.text)}
-                      onChange={() => {
-                        const next = new Set(chosen);
-                        if (!next.delete(term.text)) next.add(term.text);
-                        setChosen(next);
-                      }}
-                    />
-                  </td>
-                  <td className="words py-1 pr-2 font-semibold">{term.text}</td>
-                  <td>
-                    <CommittedInput
-                      aria-label={`Other wordings of ${term.text}`}
-                      className={BARE}
-                      value={(term.accept ?? []).join(' | ')}
-                      placeholder="…"
-                      title="Several wordings with | between"
-                      live
-                      onCommit={(typed) => {
-                        const accept = typed
-                          .split('|')
-                          .map((one) => one.trim())
-                          .filter((one) => one !== '');
-                        if (accept.some((one) => one.length > 300)) return 'A wording has room for 300 characters.';
-                        setOne(term.text, { accept });
-                        return null;
-                      }}
-                    />
-                  </td>
-                  <td>
-                    <KindChoice
-                      label={`Kind of ${term.text}`}
-                      kinds={legend.topicKinds}
-                      value={term.kind ?? ''}
-                      onChange={(kind) => setOne(term.text, { kind })}
-                    />
-                  </td>
-                  <td>
-                    <select
-                      aria-label={`What ${term.text} is handed out under`}
-                      className={BARE}
-                      value={term.under ?? ''}
-                      onChange={({ target }) => setOne(term.text, { under: target.value === '' ? null : target.value })}
-                    >
-                      <option value="">the main idea</option>
-                      {terms.map(({ text }) => text !== term.text && <option key={text}>{text}</option>)}
-                    </select>
-                  </td>
-                  <td>
-                    <PlaceChoice
-                      label={`Where ${term.text} is handed out`}
-                      value={term.place ?? 'bank'}
-                      onChange={(place) => setOne(term.text, { place })}
-                    />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+            ))}
+          </Table>
         </div>
       )}
       <OfStudentsKinds terms={terms} kinds={legend.topicKinds} />
