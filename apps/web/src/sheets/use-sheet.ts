@@ -1,5 +1,5 @@
-import { assignmentOf, readAssignment, reviewRequirements, writeAssignment } from '@ichnograph/core';
-import type { Assignment, ReviewFinding, Sheet, SheetPart, TopicMap } from '@ichnograph/core';
+import { assignmentOf } from '@ichnograph/core';
+import type { Assignment, Sheet, SheetPart, TopicMap } from '@ichnograph/core';
 import { referenceDocument, starterDocument } from '@ichnograph/contract';
 import type { SheetDetail, SheetNow } from '@ichnograph/contract';
 import { createContext, useContext, useDeferredValue, useEffect, useMemo, useState } from 'react';
@@ -9,6 +9,8 @@ import { queries } from '../common/queries';
 import { openLive } from '../live';
 import type { LiveWork } from '../live';
 import { newIdAmong, RULE_STEM } from '../common/lists';
+import type { SheetQuestion, SheetReading } from './reading-worker';
+import { useBeside } from './use-beside';
 import { createSheetStore } from './sheet-store';
 import type { SheetStore } from './sheet-store';
 
@@ -114,16 +116,21 @@ export function useLiveSnapshot({ live, store }: LiveWork): TopicMap | null {
 }
 
 /** The assignment as it is written just now, and what keeps it from being given out. */
-export interface Written {
+export interface Written extends SheetReading {
   assignment: Assignment;
-  /** places that are incomplete, by JSON path */
-  missing: readonly { path: string; reason: string }[];
-  findings: readonly ReviewFinding[];
+  /** what was read last, to which what is missing and found belongs: a moment behind what is typed */
+  read: Assignment;
   /** whether its maps are here: before, nothing can be said of what refers to them */
   ready: boolean;
 }
 
-/** Works out what is written; once for the page, which hands it to its parts. */
+type Question = Extract<SheetQuestion, { ask: 'reading' }>;
+const READ_AFTER_MS = 60;
+const NOT_READ: SheetReading = { missing: [], findings: [] };
+/** What reads a sheet and proposes for it, beside the page. */
+export const newReader = (): Worker => new Worker(new URL('./reading-worker.ts', import.meta.url), { type: 'module' });
+
+/** Works out what is written; once for the page, which hands it to its parts. What it lacks is read beside the page. */
 export function useWriting(): Written {
   const { starter, reference } = useSheetPage();
   const sheet = useSheet();
@@ -131,16 +138,21 @@ export function useWriting(): Written {
   // What is typed comes first; what follows from it may come a moment later.
   const now = useDeferredValue(sheet);
   const [starterMap, referenceMap] = [useDeferredValue(maps.starter), useDeferredValue(maps.reference)];
-  return useMemo(() => {
-    const ready = starterMap !== null && referenceMap !== null;
+  const ready = starterMap !== null && referenceMap !== null;
+  const question = useMemo((): Question => {
     const assignment = assignmentOf(now, { starter: starterMap, reference: referenceMap });
-    return {
-      assignment,
-      missing: readAssignment(writeAssignment(assignment)).messages,
-      findings: ready ? reviewRequirements(assignment) : [],
+    return { ask: 'reading', assignment, hasMaps: ready };
+  }, [now, starterMap, referenceMap, ready]);
+  const answered = useBeside<Question, SheetReading>(newReader, question, READ_AFTER_MS);
+  return useMemo(
+    () => ({
+      assignment: question.assignment,
+      read: answered?.question.assignment ?? question.assignment,
+      ...(answered?.answer ?? NOT_READ),
       ready,
-    };
-  }, [now, starterMap, referenceMap]);
+    }),
+    [question, answered, ready],
+  );
 }
 
 const WrittenContext = createContext<Written | null>(null);

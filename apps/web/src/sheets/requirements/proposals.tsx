@@ -1,11 +1,17 @@
-import { mend, ontoLegend, openStoredMap, propose, readMapText, requirementSentence } from '@ichnograph/core';
+import { mend, openStoredMap, readMapText, requirementSentence } from '@ichnograph/core';
 import type { Requirement, TopicMap } from '@ichnograph/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useTrials } from '../../common/queries';
 import { Button } from '../../ui/button';
 import { ChooseFile } from '../../ui/choose-file';
 import { Trouble } from '../../ui/field';
-import { useSheetPage, useWritten } from '../use-sheet';
+import type { Proposed, SheetQuestion } from '../reading-worker';
+import { useBeside } from '../use-beside';
+import { newReader, useSheetPage, useWritten } from '../use-sheet';
+
+type Asked = Extract<SheetQuestion, { ask: 'proposals' }>;
+const REST_MS = 300;
+const NONE: Proposed = [];
 
 interface Source {
   id: string;
@@ -22,7 +28,11 @@ export function Proposals({ onTake }: { onTake: (requirement: Omit<Requirement, 
   const [wanted, setWanted] = useState('');
   const sources = useSources(brought);
   const from = sources.find(({ id }) => id === wanted) ?? sources[0];
-  const proposals = useMemo(() => (from ? propose(ontoLegend(from.map, calm.legend), calm) : []), [from, calm]);
+  const question = useMemo(
+    (): Asked | null => (from ? { ask: 'proposals', assignment: calm, map: from.map } : null),
+    [from, calm],
+  );
+  const proposals = useBeside<Asked, Proposed>(newReader, question, REST_MS)?.answer ?? NONE;
   const keyOf = ({ type, params }: Requirement): string => JSON.stringify([type, params]);
   const open = proposals.filter((one) => !left.has(keyOf(one)));
   const [first] = open;

@@ -23,7 +23,7 @@ import { Proposals } from './proposals';
 /** What a map must show: sentences with blanks, read as students will read them. */
 export function RequirementsSection() {
   const [{ requirements }, change] = usePart('requirements');
-  const { assignment, missing, findings } = useWritten();
+  const { assignment, read, missing, findings } = useWritten();
   const newId = useNewId();
   const [adding, setAdding] = useState(false);
   const setAll = (make: (all: SheetRequirement[]) => SheetRequirement[]): void =>
@@ -91,7 +91,7 @@ export function RequirementsSection() {
                     missing={missing
                       .filter(({ path }) =>
                         path.startsWith(
-                          `$.requirements[${assignment.requirements.findIndex(({ id }) => id === requirement.id)}]`,
+                          `$.requirements[${read.requirements.findIndex(({ id }) => id === requirement.id)}]`,
                         ),
                       )
                       .map(({ path, reason }) => ({ param: /\.params\.(\w+)/.exec(path)?.[1] ?? null, reason }))}
