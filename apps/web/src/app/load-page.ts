@@ -32,7 +32,8 @@ export function afterwards<P extends object>(load: () => Promise<ComponentType<P
   let part: Promise<{ default: ComponentType<P> }> | null = null;
   const once = () => (part ??= loadPage(load).then((Part) => ({ default: Part })));
   // Asked for before it is wanted: what it would say must be there when the connection is not.
-  const idle = window.requestIdleCallback ?? ((run: () => void) => setTimeout(run, 200));
-  idle(() => void once().catch(() => (part = null)));
+  const begin = (): void => void once().catch(() => (part = null));
+  if ('requestIdleCallback' in window) requestIdleCallback(begin);
+  else setTimeout(begin, 200);
   return lazy(once);
 }

@@ -20,9 +20,12 @@ beforeEach(() => {
 afterEach(() => void jest.useRealTimers());
 
 test('a question that rests is asked; of those that come while it is answered the last one is', () => {
-  const { result, rerender } = renderHook(({ of }) => useBeside<string, string>(newWorker as never, of, REST_MS), {
-    initialProps: { of: 'a' as string | null },
-  });
+  const { result, rerender } = renderHook(
+    ({ of }: { of: string | null }) => useBeside<string, string>(newWorker as never, of, REST_MS),
+    {
+      initialProps: { of: 'a' },
+    },
+  );
   expect([result.current, asked]).toEqual([null, []]);
   rests();
   for (const next of ['b', 'c']) {
