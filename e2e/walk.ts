@@ -74,17 +74,26 @@ const SIZES = [
   { width: 640, height: 400 },
 ];
 
-/** At 320 px, as somebody has it who sees a usual window at four times its size, nothing runs over. */
-async function narrow(page: Page, state: string): Promise<void> {
-  await page.setViewportSize({ width: 320, height: 640 });
-  const over = await page.evaluate(() =>
-    document.documentElement.scrollWidth <= 320
+/** What runs over the right edge of the window, where the page can be pushed sideways. */
+const runsOver = (page: Page): Promise<string[]> =>
+  page.evaluate(() =>
+    document.documentElement.scrollWidth <= innerWidth
       ? []
       : [...document.querySelectorAll('body *')]
-          .filter((one) => one.getBoundingClientRect().right > 321 && !one.closest('.react-flow'))
+          .filter((one) => one.getBoundingClientRect().right > innerWidth + 1 && !one.closest('.react-flow'))
           .map((one) => one.outerHTML.slice(0, 100)),
   );
-  expect.soft(over, `${state} at 320`).toEqual([]);
+
+/** As somebody sees a usual window at four times its size, and with the text set wide (WCAG 2.2, 1.4.10 and 1.4.12). */
+async function enlarged(page: Page, state: string): Promise<void> {
+  await page.setViewportSize({ width: 320, height: 640 });
+  expect.soft(await runsOver(page), `${state} at 320`).toEqual([]);
+  await page.setViewportSize(SIZES[1]!);
+  const wide = await page.addStyleTag({
+    content: '* { line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important; }',
+  });
+  expect.soft(await runsOver(page), `${state}, set wide`).toEqual([]);
+  await wide.evaluate((style) => (style as HTMLElement).remove());
 }
 
 /**
@@ -98,7 +107,7 @@ export async function walk(page: Page, state: string): Promise<number> {
     await page.setViewportSize(size);
     counts.push(await throughBy(page, `${state} at ${size.width}`));
   }
-  await narrow(page, state);
+  await enlarged(page, state);
   await page.setViewportSize(SIZES[0]!);
   return counts[0]!;
 }

@@ -47,7 +47,7 @@ export function Frame({ me }: { me: Me }) {
           </a>
           <SkipToMap />
         </nav>
-        <header className="no-print flex min-h-[46px] items-center gap-2 border-b border-rule bg-paper px-2 max-sm:flex-wrap max-sm:py-1 sm:gap-4 sm:px-4">
+        <header className="no-print flex min-h-[46px] items-center gap-2 border-b border-rule bg-paper px-2 max-md:flex-wrap max-md:py-1 sm:gap-4 sm:px-4">
           <Link to="/" className="flex items-center gap-2 font-semibold">
             <Mark />
             <span className="max-md:sr-only">Ichnograph</span>

@@ -92,7 +92,7 @@ export function HeadOfPage({ crumbs, middle, actions }: Head) {
         ))}
       </nav>
       {middle}
-      {actions && <div className="flex shrink-0 items-center gap-2 max-sm:shrink max-sm:flex-wrap">{actions}</div>}
+      {actions && <div className="flex shrink-0 items-center gap-2 max-md:shrink max-md:flex-wrap">{actions}</div>}
     </>,
     slot,
   );
