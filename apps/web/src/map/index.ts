@@ -25,5 +25,6 @@ export { SentencesView } from './reading/sentences-view';
 export { flagSteps, nextStep } from './canvas/flag-walk';
 export { useEvidence } from './canvas/use-evidence';
 export { FREE, useShow } from './canvas/view';
+export { ViewControls } from './canvas/view-controls';
 export { startTidying } from './drawing/tidier';
 export { Thumbnail } from './drawing/thumbnail';

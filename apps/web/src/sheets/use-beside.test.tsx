@@ -20,12 +20,10 @@ beforeEach(() => {
 afterEach(() => void jest.useRealTimers());
 
 test('a question that rests is asked; of those that come while it is answered the last one is', () => {
-  const { result, rerender } = renderHook(
-    ({ of }: { of: string | null }) => useBeside<string, string>(newWorker as never, of, REST_MS),
-    {
-      initialProps: { of: 'a' },
-    },
-  );
+  const first: { of: string | null } = { of: 'a' };
+  const { result, rerender } = renderHook(({ of }) => useBeside<string, string>(newWorker as never, of, REST_MS), {
+    initialProps: first,
+  });
   expect([result.current, asked]).toEqual([null, []]);
   rests();
   for (const next of ['b', 'c']) {

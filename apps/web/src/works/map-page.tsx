@@ -1,11 +1,12 @@
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { Active, DragEndEvent } from '@dnd-kit/core';
 import { bankChips, drawnBox, isBlank, kindOfTopic, markAt } from '@ichnograph/core';
-import type { Chip, TitleBlockText } from '@ichnograph/core';
+import type { Chip, TitleBlockText, TopicMap } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
 import { Ellipsis, History, Keyboard, Search } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { HeadOfPage } from '../common/head-of-page';
@@ -15,7 +16,7 @@ import { useKeys } from '../common/keys';
 import { useMe, useTimeZone, useWork } from '../common/queries';
 import { useIsPast } from '../common/use-is-past';
 import { Waiting } from '../common/waiting';
-import { MapFoot, OutlineView, SentencesView, useShow } from '../map';
+import { MapFoot, OutlineView, SentencesView, useShow, ViewControls } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Desk } from '../ui/desk';
 import { Segments } from '../ui/segments';
@@ -113,7 +114,9 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const [shown, setShown] = useState<Shown | null>(null);
   const [carried, setCarried] = useState<Chip | null>(null);
   const state = useStore(open.work.store, (store) => store.state);
-  const map = useEditorState((one) => one.map);
+  // The page itself follows these alone: what follows each edit of the map asks for the map itself.
+  const title = useEditorState(({ map }) => map.title);
+  const focusQuestion = useEditorState(({ map }) => map.focusQuestion);
   // A finger that stays a moment takes a term up; one that goes on at once scrolls the bank.
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
@@ -218,8 +221,8 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const drawnBy = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
   const today = showDay(new Date().toISOString(), zone).replace(/^\w+ /, '');
   const block: TitleBlockText = {
-    title: map.title,
-    focusQuestion: map.focusQuestion,
+    title,
+    focusQuestion,
     drawnBy,
     assignment: detail.className,
     state: workState === 'in progress' ? 'being drawn' : workState,
@@ -292,9 +295,9 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
                 }
           }
         >
-          {!isBlank(map.focusQuestion) && (
+          {!isBlank(focusQuestion) && (
             <p className="words border-b border-rule bg-paper px-3.5 py-1 text-sm font-semibold" data-testid="question">
-              {map.focusQuestion}
+              {focusQuestion}
             </p>
           )}
           {mayEdit && <LooksBar assignment={assignment} prompts={open.of === 'sheet'} />}
@@ -305,18 +308,23 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
               <CanvasMenu onClosed={focusWork}>
                 <MapCanvas detail={detail} work={work} open={open} host={host} />
               </CanvasMenu>
-            ) : view === 'Outline' ? (
-              <OutlineView map={map} language={assignment.language} onGo={(id) => go([id])} />
             ) : (
-              <SentencesView map={map} legend={legend} language={assignment.language} onGo={(id) => go([id])} />
+              <WithMap>
+                {(map) =>
+                  view === 'Outline' ? (
+                    <OutlineView map={map} language={assignment.language} onGo={(id) => go([id])} />
+                  ) : (
+                    <SentencesView map={map} legend={legend} language={assignment.language} onGo={(id) => go([id])} />
+                  )
+                }
+              </WithMap>
             )}
           </div>
           <MapFoot
-            map={map}
-            legend={legend}
+            view={<WithMap>{(map) => <ViewControls map={map} legend={legend} />}</WithMap>}
             reading={<ReadingLine open={open} />}
-            title={map.title}
-            focusQuestion={map.focusQuestion}
+            title={title}
+            focusQuestion={focusQuestion}
             drawnBy={drawnBy}
             assignment={detail.className}
             state={mayEdit ? <SaveWords state={state} /> : 'To be read'}
@@ -360,6 +368,11 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
       </DndContext>
     </CommandsProvider>
   );
+}
+
+/** What is drawn of the map as it is now, anew with each edit. */
+function WithMap({ children }: { children: (map: TopicMap) => ReactNode }) {
+  return children(useEditorState(({ map }) => map));
 }
 
 function FindButton() {

@@ -9,6 +9,7 @@ import { useTimeZone } from '../../common/queries';
 import { BorneCard } from './borne';
 import { Canvas } from '../canvas/canvas';
 import { onReadingKey } from '../canvas/canvas-walk';
+import { ViewControls } from '../canvas/view-controls';
 import { wornAloud } from '../canvas/worn-aloud';
 import type { Spot } from '../canvas/gestures';
 import { LostPictures } from '../drawing/lost-pictures-line';
@@ -127,9 +128,7 @@ export function FrozenMap({
         card={card}
       />
       <MapFoot
-        map={map}
-        legend={assignment.legend}
-        padding={padding}
+        view={<ViewControls map={map} legend={assignment.legend} padding={padding} />}
         reading={
           selection.length === 1 ? (
             <Reading map={map} ruled={assignment} id={selection[0]!} />

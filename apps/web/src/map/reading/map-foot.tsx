@@ -1,14 +1,10 @@
-import type { Legend, TopicMap } from '@ichnograph/core';
 import type { ReactNode } from 'react';
 import { TitleBlock } from '../drawing/title-block';
 import type { TitleRows } from '../drawing/title-block';
-import type { Padding } from '../canvas/view';
-import { ViewControls } from '../canvas/view-controls';
 
 interface Props extends TitleRows {
-  map: TopicMap;
-  legend: Legend;
-  padding?: Padding | undefined;
+  /** how much of the map is seen, and the ways to see more or less of it */
+  view: ReactNode;
   /** what the reading line says */
   reading: ReactNode;
   onEntitle?: ((fields: { title?: string; focusQuestion?: string }) => void) | undefined;
@@ -17,14 +13,14 @@ interface Props extends TitleRows {
 }
 
 /** The line under every map: the view, what is read out, the title block. Nothing of it covers the map. */
-export function MapFoot({ map, legend, padding, reading, children, ...rows }: Props) {
+export function MapFoot({ view, reading, children, ...rows }: Props) {
   return (
     <div
       id="map-foot"
       tabIndex={-1}
       className="flex min-h-[42px] items-center gap-3 border-t border-rule bg-paper px-2.5 py-1 outline-none"
     >
-      <ViewControls map={map} legend={legend} padding={padding} />
+      {view}
       {children && <div className="flex items-center gap-1">{children}</div>}
       <div
         role="region"

@@ -14,6 +14,7 @@ import {
   Undo2,
 } from 'lucide-react';
 import { useRef } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import type { ReactNode } from 'react';
 import { goHome } from '../../common/focus-home';
 import { useMedia } from '../../common/use-media';
@@ -30,17 +31,15 @@ import { turnedReading } from '../told/reading-line';
 /** What can be done with the selection, in one row over the canvas. What cannot be done now is greyed, not gone. */
 export function LooksBar({ assignment, prompts }: { assignment: Assignment; prompts: boolean }) {
   const { actions } = useEditor();
-  const map = useEditorState((state) => state.map);
-  const selection = useEditorState((state) => state.selection);
+  const many = useEditorState((state) => state.selection.length);
   const gathering = useEditorState((state) => state.gathering);
   const isTouch = useMedia('(pointer: coarse)');
-  const {
-    topics,
-    links,
-    pictures: [picture],
-  } = chosenOf({ map, selection });
+  // What is selected, not the map it is on: an edit of anything else leaves the bar as it is.
+  const topics = useEditorState(useShallow((state) => chosenOf(state).topics));
+  const links = useEditorState(useShallow((state) => chosenOf(state).links));
+  const picture = useEditorState((state) => chosenOf(state).pictures[0]);
   const { commands } = useCommands();
-  const turned = bothReadings(map, links, assignment);
+  const turned = useEditorState((state) => bothReadings(state.map, chosenOf(state).links, assignment));
   const has = (id: string): boolean => commands.some((command) => command.id === id);
   const isFixed = assignment.styleMode === 'guided' && assignment.looks === 'fixed';
   const one = topics.length + links.length === 1;
@@ -66,17 +65,15 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
         )}
         <span aria-hidden className="mx-1 h-5 border-l border-rule" />
         {has('lead') && <CommandMenu group="arrange" name="Arrange" sign={<LayoutDashboard aria-hidden size={14} />} />}
-        {selection.length > 0 && (
-          <CommandMenu group="choose" name="Select" sign={<MousePointerClick aria-hidden size={14} />} />
-        )}
+        {many > 0 && <CommandMenu group="choose" name="Select" sign={<MousePointerClick aria-hidden size={14} />} />}
         <Tidying />
         <Bringing />
-        {selection.length === 0 && has('picture') && (
+        {many === 0 && has('picture') && (
           <CommandButton id="picture" name="Picture" first>
             <ImagePlus aria-hidden size={14} />
           </CommandButton>
         )}
-        {selection.length === 0 ? (
+        {many === 0 ? (
           <span className="truncate text-sm text-quiet">
             Double-click an empty place to make a topic. Select something to change it.
           </span>
@@ -98,7 +95,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
                 onChange={actions.setLinkKind}
               />
             )}
-            {picture && selection.length === 1 && <LooseBar picture={picture} />}
+            {picture && many === 1 && <LooseBar picture={picture} />}
             {has('about') && <AboutTopic topics={topics} />}
             {topics.length > 0 && has('picture') && (
               <CommandButton id="picture" name="Picture" first>
