@@ -35,6 +35,7 @@ test('a student’s pages are gone through by Tab', async ({ browser, school }) 
 
 test('a teacher’s and an administrator’s pages are gone through by Tab', async ({ browser, school }) => {
   const maren = await enter(browser, school, 'maren');
+  await expect(maren.getByRole('link', { name: /^Open the pile/ }).first()).toBeVisible();
   await walk(maren, 'today of a teacher');
   const pile = school.url + (await pileOf(maren));
   await maren.goto(pile);

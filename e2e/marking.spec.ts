@@ -80,7 +80,9 @@ test('twelve maps are marked by keyboard: sentences judged once for all, a bank 
     await hand.typed('Tie two branches that have nothing to do with each other yet, {name}.');
     await page.getByRole('button', { name: /^Keep/ }).press('Enter');
     hand.presses += 1;
-    await expect(page.getByRole('listbox', { name: 'Remarks' }).getByRole('option').first()).toHaveText(/Tie two branches/);
+    await expect(page.getByRole('listbox', { name: 'Remarks' }).getByRole('option').first()).toHaveText(
+      /Tie two branches/,
+    );
     await page.getByRole('combobox', { name: /Find a remark/ }).focus();
     await hand.press('Control+Enter');
     await expect(page.getByText('This is what each would read:')).toBeVisible();

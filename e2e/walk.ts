@@ -113,6 +113,7 @@ export async function walk(page: Page, state: string): Promise<number> {
 }
 
 async function throughBy(page: Page, state: string): Promise<number> {
+  await expect(page.locator('[data-waiting]')).toHaveCount(0);
   await page.keyboard.press('Escape');
   await page.evaluate(() => {
     scrollTo(0, 0);

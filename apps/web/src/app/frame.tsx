@@ -55,7 +55,7 @@ export function Frame({ me }: { me: Me }) {
           {me.mustChangePassword ? <span className="flex-1" /> : <HeadSlot fallback={<Places me={me} />} />}
           <Suspense
             fallback={
-              <button type="button" aria-haspopup="menu" className={NAME_BUTTON} onClick={() => ask(true)}>
+              <button type="button" data-waiting aria-haspopup="menu" className={NAME_BUTTON} onClick={() => ask(true)}>
                 <NameOf me={me} />
               </button>
             }

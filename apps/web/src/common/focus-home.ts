@@ -43,3 +43,15 @@ export function useFocusHome(): void {
 export function stayWhereFocusIs(event: Event): void {
   if (document.activeElement && document.activeElement !== document.body) event.preventDefault();
 }
+
+/**
+ * For a dialog that closes: the focus goes back to what opened it, or where it is told to; not where something was opened
+ * meanwhile that has it. That it has gone home only says that nobody had it.
+ */
+export function giveBackFocus(event: Event, opener: HTMLElement | null, otherwise?: (event: Event) => void): void {
+  const at = document.activeElement;
+  if (at && at !== document.body && !at.matches('[data-focus-home], #main')) return event.preventDefault();
+  if (otherwise) return otherwise(event);
+  event.preventDefault();
+  if (opener?.isConnected) opener.focus();
+}

@@ -2,6 +2,7 @@ import { AlertDialog, Dialog as RadixDialog } from 'radix-ui';
 import { X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { ReactNode } from 'react';
+import { giveBackFocus } from '../common/focus-home';
 import { Button, buttonClass } from './button';
 
 const OVERLAY = 'fixed inset-0 z-40 bg-ink/30';
@@ -27,6 +28,7 @@ export function Dialog({
   wide?: boolean;
   onCloseAutoFocus?: (event: Event) => void;
 }) {
+  const opener = useRef<HTMLElement | null>(null);
   return (
     <RadixDialog.Root open={open} onOpenChange={onOpenChange}>
       <RadixDialog.Portal>
@@ -35,13 +37,14 @@ export function Dialog({
           data-over-all
           className={`${PANEL} ${WIDTH[wide ? 'wide' : 'normal']}`}
           onOpenAutoFocus={(event) => {
+            opener.current = document.activeElement as HTMLElement | null;
             // What is to be typed first has the focus, not the button that closes.
             const first = (event.currentTarget as HTMLElement).querySelector<HTMLElement>('[data-autofocus]');
             if (!first) return;
             event.preventDefault();
             first.focus();
           }}
-          {...(onCloseAutoFocus && { onCloseAutoFocus })}
+          onCloseAutoFocus={(event) => giveBackFocus(event, opener.current, onCloseAutoFocus)}
           {...(!description && { 'aria-describedby': undefined })}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
@@ -82,6 +85,7 @@ export function Confirm({
   onAnswer: (answer: boolean) => void;
   onCloseAutoFocus?: (event: Event) => void;
 }) {
+  const opener = useRef<HTMLElement | null>(null);
   // A yes closes it too, which is no answer of its own.
   const said = useRef(false);
   useEffect(() => {
@@ -104,7 +108,8 @@ export function Confirm({
         <AlertDialog.Content
           data-over-all
           className={`${PANEL} ${WIDTH.normal}`}
-          {...(onCloseAutoFocus && { onCloseAutoFocus })}
+          onOpenAutoFocus={() => (opener.current = document.activeElement as HTMLElement | null)}
+          onCloseAutoFocus={(event) => giveBackFocus(event, opener.current, onCloseAutoFocus)}
         >
           <AlertDialog.Title className="words text-lg font-semibold">{title}</AlertDialog.Title>
           <AlertDialog.Description asChild>
