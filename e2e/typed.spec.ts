@@ -50,6 +50,39 @@ test('what is typed on the sheet, key by key, stays; what is removed is put back
     await expect(row(first)).toHaveCount(1);
   });
 
+  await test.step('a given term of a kind that students give is said; what is chosen has its bar at the foot of the sheet', async () => {
+    const terms = page.locator('#terms');
+    const family = terms.getByText(/of the kind “Family”, which students give themselves/);
+    await expect(family).toHaveCount(0);
+    await terms.getByLabel('Kind of Truss').selectOption('Family');
+    await expect(family).toContainText('“Truss”');
+    await terms.getByLabel('Kind of Truss').selectOption('Part');
+    await expect(family).toHaveCount(0);
+    const bottomOf = (what: string): Promise<number> =>
+      page.locator(what).evaluate((one) => one.getBoundingClientRect().bottom);
+    await terms.getByLabel('Choose Arch', { exact: true }).check();
+    await terms.evaluate((section) => section.scrollIntoView());
+    await expect
+      .poll(async () => (await bottomOf('#sheet')) - (await bottomOf('[aria-label="Chosen terms"]')))
+      .toBeLessThan(4);
+    await terms.getByLabel('Choose Arch', { exact: true }).uncheck();
+  });
+
+  await test.step('a blank that wants something says what, beside the requirement it is in', async () => {
+    const row = page.locator('#requirement-r11');
+    await row.getByRole('button', { name: '3', exact: true }).click();
+    await page.getByRole('button', { name: 'Pick on the reference map …' }).click();
+    const picked = page.getByRole('dialog').getByRole('checkbox', { checked: true });
+    await expect(picked).toHaveCount(3);
+    for (let left = 2; left >= 0; left--) {
+      await picked.first().uncheck();
+      await expect(picked).toHaveCount(left);
+    }
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Escape');
+    await expect(row.getByText(/Not complete: “the sentences themselves/)).toBeVisible();
+  });
+
   await test.step('moving the due time begins with the one that holds, and is taken back', async () => {
     const row = page.getByRole('listitem').filter({ has: page.getByRole('link', { name: 'Technology 9B' }) });
     const due = await row.getByText(/^due /).textContent();
