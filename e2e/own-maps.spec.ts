@@ -120,7 +120,10 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     await page.getByRole('textbox', { name: 'Name of this kind', exact: true }).first().selectText();
     await keyboard.type('Thought');
     await page.getByRole('button', { name: 'Keep' }).click();
+    // The map is opened anew with it.
+    await expect(page.locator('li[title^="Thought"]')).toBeVisible();
     await expect.poll(shapeOf).not.toBe(before);
+    await desk.saved();
     await desk.canvas.focus();
     await palette('versions');
     await page.getByLabel('Name the map as it is now').pressSequentially('All of them thoughts');
