@@ -7,8 +7,13 @@ import { useTold } from '../../common/told';
 import { render } from '../../testing/signed-in';
 import { PointsOfSeveral } from './points-of-several';
 
-const requirement = (id: string, points: number): SheetRequirement =>
-  ({ id, type: 'topic-count', params: {}, level: 'must', points }) as SheetRequirement;
+const requirement = (id: string, points: number): SheetRequirement => ({
+  id,
+  type: 'topic-count',
+  params: {},
+  level: 'must',
+  points,
+});
 const before = [requirement('a', 6), requirement('b', 2), requirement('c', 3), requirement('d', 9)];
 let all: SheetRequirement[];
 const points = (): number[] => all.map((one) => one.points);
