@@ -5,7 +5,7 @@ import type { Chip, TitleBlockText, TopicMap } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
 import { Ellipsis, History, Keyboard, Search } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -28,9 +28,10 @@ import { VIEWS } from './commands/command';
 import type { DeskHand, Shown, View } from './commands/command';
 import { DeleteGiven } from './dialogs/delete-given';
 import { EditorProvider, useEditor, useEditorState } from './editor';
-import type { Spot, Typing } from './editor';
+import type { Spot } from './editor';
 import { LeftPanel, LeftRail } from './panels/left-panel';
 import { LooksBar } from './panels/looks-bar';
+import { useKeptTyping } from './kept-typing';
 import { MapCanvas } from './map-canvas';
 import { MapDialogs } from './dialogs/map-dialogs';
 import { AboutWork } from './told/about-work';
@@ -399,22 +400,4 @@ function usePageKeys(commands: ReturnType<typeof commandsFor>, desk: DeskHand): 
     const command = commandOf(chord, 'page', commands, desk.editor.store.getState());
     return command && { run: () => command.run(desk), held: ['undo', 'redo'].includes(command.id) };
   });
-}
-
-/** What is being typed on the map outlives a reload. */
-function useKeptTyping(workId: string): void {
-  const { store, actions } = useEditor();
-  const { id } = useMe();
-  useEffect(() => {
-    const key = `ichnograph:${id}:draft:typing on ${workId}`;
-    const kept = sessionStorage.getItem(key);
-    if (kept) {
-      const { typing, words } = JSON.parse(kept) as { typing: Typing; words: string };
-      actions.resume(typing, words);
-    }
-    return store.subscribe(({ typing, words }) => {
-      if (typing && words !== '') sessionStorage.setItem(key, JSON.stringify({ typing, words }));
-      else sessionStorage.removeItem(key);
-    });
-  }, [store, actions, id, workId]);
 }

@@ -76,6 +76,8 @@ export function FrozenMap({
   const padding = useMemo(() => ({ ...FREE, right: FREE.right + margin }), [margin]);
   const host = useRef<HTMLDivElement>(null);
   const selected = useMemo(() => new Set(selection), [selection]);
+  const { legend } = assignment;
+  const said = { map, legend, comments, chosen: chosenComment, onChoose: onChooseComment, card };
   const bearer = selection.length === 1 && map.topics.find((one) => one.id === selection[0] && bearsWords(one));
   const { flags, concern, marks } = useEvidence(map, assignment, report, requirement);
   return (
@@ -108,25 +110,11 @@ export function FrozenMap({
           fitKey={detail.id}
           hostRef={host}
         >
-          <Margin
-            map={map}
-            legend={assignment.legend}
-            comments={comments}
-            chosen={chosenComment}
-            onChoose={onChooseComment}
-            card={card}
-          />
+          <Margin {...said} />
           {bearer && <BorneCard key={bearer.id} topic={bearer} isChosen />}
         </Canvas>
       </div>
-      <CommentList
-        map={map}
-        legend={assignment.legend}
-        comments={comments}
-        chosen={chosenComment}
-        onChoose={onChooseComment}
-        card={card}
-      />
+      <CommentList {...said} />
       <MapFoot
         view={<ViewControls map={map} legend={assignment.legend} padding={padding} />}
         reading={
