@@ -306,6 +306,14 @@ function useSelect(): (ids: readonly string[]) => void {
       // A finger that went on to push the map, or Escape, ended the asking: then nothing is chosen late.
       if (last && store.getState().asking !== null) actions.select(last);
     };
-    window.addEventListener('pointerup', () => setTimeout(answer), { once: true });
+    const released = (): void => {
+      // Before the next key, which may be there already; a press that moved, and some by finger, end without a click.
+      window.addEventListener('click', answer, { once: true });
+      setTimeout(() => {
+        window.removeEventListener('click', answer);
+        answer();
+      });
+    };
+    window.addEventListener('pointerup', released, { once: true });
   };
 }
