@@ -1,8 +1,11 @@
 #!/usr/bin/env node
 import { readAssignmentText, starterFrom, writeMap } from '@ichnograph/core';
-import { asJson, read, runTool, words } from './tool.js';
+import { asJson, frameOf, parsed, read, runTool } from './tool.js';
 
 runTool((args) => {
-  const { assignment } = words(args, 'starter ASSIGNMENT.json', ['assignment']);
-  return asJson(writeMap(starterFrom(read(assignment, readAssignmentText))));
+  const { values, words } = parsed(args, 'starter ASSIGNMENT.json [--frame WxH]', {
+    words: 1,
+    options: { frame: { type: 'string' } },
+  });
+  return asJson(writeMap(starterFrom(read(words[0]!, readAssignmentText), frameOf(values.frame))));
 });

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { FileRefused, understood } from '@ichnograph/core';
-import type { Reading } from '@ichnograph/core';
+import { FileRefused, SCREEN, understood } from '@ichnograph/core';
+import type { Frame, Reading } from '@ichnograph/core';
 
 /** What a caller did wrong, said in one line. */
 export class Refusal extends Error {}
@@ -12,7 +12,7 @@ export function read<T>(file: string, reader: (text: string) => Reading<T>): T {
   } catch (error) {
     if (error instanceof FileRefused) throw new Refusal(`${file}: ${error.message}`);
     const { code } = error as NodeJS.ErrnoException;
-    if (code) throw new Refusal(`${file}: $ could not be read (${code})`);
+    if (code) throw new Refusal(`${file}: it could not be read (${code})`);
     throw error;
   }
 }
@@ -57,6 +57,14 @@ function parsedBy<T>(usage: string, parse: () => T): T {
 export function words<N extends string>(args: string[], usage: string, names: readonly N[]): Record<N, string> {
   if (args.length !== names.length || args.some((arg) => arg.startsWith('--'))) throw new Refusal(`usage: ${usage}`);
   return Object.fromEntries(names.map((name, i) => [name, args[i]!])) as Record<N, string>;
+}
+
+/** What a map is to be read in, as `WIDTHxHEIGHT` in canvas units; undefined where nothing is said. */
+export function frameOf(text: string | undefined): Frame | undefined {
+  if (text === undefined) return undefined;
+  const sizes = /^(\d{2,5})x(\d{2,5})$/.exec(text);
+  if (!sizes) throw new Refusal(`--frame is a width and a height, as in ${SCREEN.width}x${SCREEN.height}`);
+  return { width: Number(sizes[1]), height: Number(sizes[2]) };
 }
 
 export const asJson = (value: unknown): string => JSON.stringify(value, null, 2);

@@ -30,14 +30,14 @@ export function centreLine(a: Point, b: Point, route: Route, bend: number): Poin
 }
 
 /**
- * The bend (whole hundredths, not bounded) with which a link's line comes by a point: for a curve half way, for an elbow with
+ * The bend (whole parts of one, not bounded) with which a link's line comes by a point: for a curve half way, for an elbow with
  * its turn. The inverse of `centreLine`; 0 where the ends are in one place.
  */
-export function bendThrough(route: Route, a: Point, b: Point, by: Point): number {
+export function bendThrough(route: Route, a: Point, b: Point, by: Point, parts = 100): number {
   const [x, y] = [b.x - a.x, b.y - a.y];
-  const hundredths = (bend: number): number => (Number.isFinite(bend) ? Math.round(bend * 100) / 100 : 0);
+  const whole = (bend: number): number => (Number.isFinite(bend) ? Math.round(bend * parts) / parts : 0);
   if (route === 'elbow')
-    return hundredths(Math.abs(x) >= Math.abs(y) ? (by.x - a.x) / x - 0.5 : (by.y - a.y) / y - 0.5);
+    return whole(Math.abs(x) >= Math.abs(y) ? (by.x - a.x) / x - 0.5 : (by.y - a.y) / y - 0.5);
   // How far to the side of the straight line, as a share of it; the control point is twice as far.
-  return hundredths((2 * (x * (by.y - a.y) - y * (by.x - a.x))) / (x * x + y * y));
+  return whole((2 * (x * (by.y - a.y) - y * (by.x - a.x))) / (x * x + y * y));
 }

@@ -90,7 +90,7 @@ export function distanceToSegment(at: Point, a: Point, b: Point): number {
 }
 
 /** The share (0 to 1, whole hundredths) of the way along a line at which it comes nearest to a point. */
-export function shareAt(line: readonly Point[], at: Point): number {
+export function shareAt(line: readonly Point[], at: Point, parts = 100): number {
   let [nearest, share, before] = [Infinity, 0.5, 0];
   const whole = lengthOf(line) || 1;
   for (let i = 1; i < line.length; i++) {
@@ -102,5 +102,5 @@ export function shareAt(line: readonly Point[], at: Point): number {
     if (far < nearest) [nearest, share] = [far, (before + along * long) / whole];
     before += long;
   }
-  return Math.round(share * 100) / 100;
+  return Math.round(share * parts) / parts;
 }

@@ -1,7 +1,12 @@
 import { stratify, tree } from 'd3-hierarchy';
 import { fitTopic } from '../geometry/fit.js';
+import { boxOf, unionOf } from '../geometry/points.js';
+import { applyChanges } from '../map/changes.js';
 import { emptyMap } from '../map/types.js';
 import type { Assignment, Link, Term, Topic, TopicMap } from '../map/types.js';
+import { lettersIn, SCREEN } from '../tidy/frame.js';
+import type { Frame } from '../tidy/frame.js';
+import { tidyMap } from '../tidy/tidy.js';
 import { normalForm } from '../words/normal-form.js';
 
 /** How far topics stand apart beside and below each other, canvas units. */
@@ -14,10 +19,26 @@ type Given = Pick<Assignment, 'terms' | 'root' | 'legend'>;
 
 /**
  * A starter map made from the terms that are to be on the map, and from the root: a topic for each, linked from what it is
- * handed out under, each level of the outline below the last. Nothing overlaps; the links of a tree do not cross (Buchheim,
- * Jünger and Leipert, *Improving Walker's algorithm to run in linear time*, 2002). Twice the same map for the same terms.
+ * handed out under, each below or right of that, in the order of the terms. A tree that can be read in the frame is drawn as
+ * one, each level below the last (Buchheim, Jünger and Leipert, *Improving Walker's algorithm to run in linear time*, 2002);
+ * what is larger in blocks. Nothing overlaps, no links cross. Twice the same map for the same terms.
+ * @param frame what it is to be read in
  */
-export function starterFrom(assignment: Given): TopicMap {
+export function starterFrom(assignment: Given, frame: Frame = SCREEN): TopicMap {
+  const map = treeFrom(assignment);
+  const letters = ({ topics }: TopicMap): number => {
+    const box = unionOf(topics.map((topic) => boxOf(topic)));
+    return box ? lettersIn({ width: box.right - box.left, height: box.bottom - box.top }, frame) : Infinity;
+  };
+  if (letters(map) >= lettersIn(NOTHING, frame)) return map;
+  const fitted = applyChanges(map, tidyMap(map, { way: 'downward', frame }, assignment.legend));
+  return letters(map) >= TREE_ENOUGH * letters(fitted) ? map : fitted;
+}
+const NOTHING = { width: 0, height: 0 };
+/** What of the letters in blocks is enough for a tree to be kept. */
+const TREE_ENOUGH = 0.9;
+
+function treeFrom(assignment: Given): TopicMap {
   const terms = termsOnTheMap(assignment);
   const idOf = new Map(terms.map(({ text }, i) => [normalForm(text), `topic-${i + 1}`]));
   const parentOf = parents(terms, idOf);

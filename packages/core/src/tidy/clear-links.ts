@@ -13,7 +13,7 @@ import type { Bounds, Way, WordsPlace } from './ways.js';
 export type Course = Pick<LinkStyle, 'route' | 'bend' | 'phraseAt'>;
 
 /** Of what lies beside it: words on words, a line through words, lines that cross. */
-const COST = { wordsOnWords: 50, lineInWords: 30, crossing: 6 } as const;
+const COST = { wordsOnWords: 50, lineInWords: 90, crossing: 6 } as const;
 const PASSES = 3;
 /** Of more links than this each is looked at once. */
 const MANY = 800;
@@ -21,6 +21,8 @@ const MANY = 800;
 interface Around {
   legend: Legend | undefined;
   keepRoutes?: boolean;
+  /** whether links may take the corridors between what is drawn close */
+  corridors?: boolean;
   /** where a link was given room to pass: tried first among bends */
   wayOf?: (link: Link) => readonly Point[];
   pulse?: Pulse;
@@ -30,15 +32,15 @@ interface Around {
  * Chooses for each link a course that is clear: straight where that will do, bent where it would run through topics, words
  * or many lines, its words slid along it. One link after the other, the worst placed first, a few times over.
  * @param moving the links that may be changed; all others are in the way as they are
- * @returns by link its course, and of how many words lie on something or under a line, or the line runs through a topic
+ * @returns by link its course, and of how many words lie on something or under a line, or the line runs through a topic or words
  */
 export function clearLinks(
   topics: readonly Topic[],
   links: readonly Link[],
   moving: ReadonlySet<string>,
-  { legend, keepRoutes = false, wayOf = () => [], pulse = () => undefined }: Around,
-): { courses: Map<string, Course>; unclear: number } {
-  const ground = new Ground(topics, legend, wayOf, keepRoutes);
+  { legend, keepRoutes = false, corridors = false, wayOf = () => [], pulse = () => undefined }: Around,
+): { courses: Map<string, Course>; unclear: number; cost: number } {
+  const ground = new Ground(topics, legend, wayOf, keepRoutes, corridors);
   const drawing = new Drawing();
   const own = links.filter(({ id }) => moving.has(id));
   const waysOf = new Map(own.map((link) => [link, ground.waysOf(link)]));
@@ -61,6 +63,7 @@ export function clearLinks(
   return {
     courses: new Map(own.map((link) => [link.id, drawing.courseOf(link)])),
     unclear: own.filter((link) => !drawing.isClear(link)).length,
+    cost: own.reduce((sum, link) => sum + drawing.costNow(link), 0),
   };
 }
 
@@ -101,7 +104,12 @@ class Drawing {
 
   isClear(link: Link): boolean {
     const { way, words } = this.now.get(link)!.choice;
-    return way.cost < way.plain + 1 && (words === null || this.wordsCost(words, link, Infinity) < COST.lineInWords);
+    const { line, bounds } = way;
+    return (
+      way.cost < way.plain + 1 &&
+      (words === null || this.wordsCost(words, link, Infinity) < COST.lineInWords) &&
+      this.texts.search(bounds).every((text) => text.choice.way.link === link || !entersBox(line, text))
+    );
   }
 
   costNow(link: Link): number {

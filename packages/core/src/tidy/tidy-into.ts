@@ -3,13 +3,8 @@ import type { Change } from '../map/changes.js';
 import type { Legend, TopicMap } from '../map/types.js';
 import { drawnBox } from '../drawn/drawn.js';
 import type { Pulse } from '../pulse.js';
+import type { Frame } from './frame.js';
 import { TIDY_WAYS, tidyMap } from './tidy.js';
-
-/** A frame on a screen or paper; only its proportion counts. */
-export interface Frame {
-  width: number;
-  height: number;
-}
 
 /**
  * What tidies a map for a frame it is seen in whole: of the ways that order no time, the one in which it is drawn the
@@ -22,7 +17,7 @@ export function tidyInto(
   pulse?: Pulse,
 ): Change[] {
   const tried = TIDY_WAYS.filter((way) => way !== 'timeline').map((way) => {
-    const changes = tidyMap(map, { way }, legend, pulse);
+    const changes = tidyMap(map, { way, frame }, legend, pulse);
     return { changes, share: shareOf(applyChanges(map, changes), legend, frame) };
   });
   return tried.reduce((best, one) => (one.share > best.share ? one : best)).changes;

@@ -11,7 +11,7 @@ import { bridges, bridgesMap } from '../testing/bridges.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { spread } from './spread.js';
 import { tidyInto } from './tidy-into.js';
-import type { Frame } from './tidy-into.js';
+import type { Frame } from './frame.js';
 import { TIDY_WAYS, tidyMap } from './tidy.js';
 import type { TidyWay } from './tidy.js';
 
@@ -185,7 +185,7 @@ test('for a frame a map is tidied in the way that shows it largest there', () =>
   ]) {
     const shares = TIDY_WAYS.map((way) => share(tidied(map, way), frame));
     const into = share(applyChanges(map, tidyInto(map, frame, assignment.legend)), frame);
-    expect(into).toBe(Math.max(...shares));
+    expect(into).toBeGreaterThanOrEqual(Math.max(...shares));
     expect(into).toBeGreaterThan(Math.min(...shares));
   }
   expect(tidyInto(mapOf([], []), { width: 1, height: 1 }, assignment.legend)).toEqual([]);

@@ -2,12 +2,19 @@ import { phraseBlock } from '../geometry/draw-link.js';
 import { boxOf, unionOf } from '../geometry/points.js';
 import { freeSpot } from '../commands/free-spot.js';
 import { onMap } from '../commands/maker.js';
+import { drawnBox } from '../drawn/drawn.js';
+import { emptyMap } from '../map/types.js';
 import { kindOfLink, kindOfTopic } from '../map/style.js';
 import type { Change } from '../map/changes.js';
 import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
 import type { Pulse } from '../pulse.js';
 import { isBlank } from '../words/normal-form.js';
+import type { Sort } from './block-shapes.js';
 import { clearLinks } from './clear-links.js';
+import type { Course } from './clear-links.js';
+import { lettersIn } from './frame.js';
+import type { Frame } from './frame.js';
+import { framed } from './framed.js';
 import { partsOf } from './graph.js';
 import type { Box, Graph, Tie } from './graph.js';
 import { layered } from './layered.js';
@@ -25,37 +32,146 @@ const APART = 60;
 const WIDER = [1.15, 1.35];
 const MANY = 150;
 
+interface Wanted {
+  way: TidyWay;
+  /** the topics that may move; left out: all */
+  topicIds?: readonly string[];
+  /** what all of it is to be read in; left out: as large as it comes. A map in time is not fitted. */
+  frame?: Frame;
+  /** whether links stay on the routes they have, as where the kind alone decides the looks */
+  keepRoutes?: boolean;
+}
+
 /**
  * What lays a map out anew, as one gesture: topics in the way that is asked for, no two on each other; links on courses that
  * are clear, where the map allows. Stays about where it was, and keeps the person's order where nothing else decides. A link
- * kind that sets a route keeps it.
- * @param wanted.topicIds the topics that may move; left out: all
- * @param wanted.keepRoutes whether links stay on the routes they have, as where the kind alone decides the looks
+ * kind that sets a route keeps it. In a frame it is drawn in blocks where it could not be read otherwise.
  */
 export function tidyMap(
   map: TopicMap,
-  { way, topicIds, keepRoutes = false }: { way: TidyWay; topicIds?: readonly string[]; keepRoutes?: boolean },
+  wanted: Wanted,
   legend: Legend | undefined = map.legend,
   pulse?: Pulse,
 ): Change[] {
-  const chosen = topicIds && new Set(topicIds);
+  const chosen = wanted.topicIds && new Set(wanted.topicIds);
   const topics = map.topics.filter(({ id }) => chosen?.has(id) ?? true);
   if (topics.length === 0) return [];
   const ids = new Map(topics.map(({ id }, i) => [id, i]));
   const inside = map.links.filter(({ from, to }) => ids.has(from) && ids.has(to));
-  const graph: Graph = { boxes: topics, ties: inside.map((link) => tieOf(link, ids)) };
-  const bare = packed(graph, topics, way, legend);
   const moving = map.links.filter(({ from, to }) => ids.has(from) || ids.has(to));
-  const drawnOn = (laid: Layout) => {
-    const moved = new Map(topics.map((topic, i) => [topic.id, { ...topic, ...laid.places[i]! }]));
-    const ways = new Map(inside.map(({ id }, i) => [id, laid.ways[i]!]));
-    const clear = clearLinks(
-      map.topics.map((topic) => moved.get(topic.id) ?? topic),
-      map.links,
-      new Set(moving.map(({ id }) => id)),
-      { legend, keepRoutes, wayOf: ({ id }) => ways.get(id) ?? [], ...(pulse && { pulse }) },
+  const graph: Graph = { boxes: topics, ties: inside.map((link) => tieOf(link, ids)) };
+  const { places, courses } = inFrame({
+    map,
+    topics,
+    inside,
+    moving,
+    graph,
+    legend,
+    pulse,
+    keepRoutes: false,
+    ...wanted,
+  });
+  return [
+    ...topics.map((topic, i): Change => ({ do: 'set', in: 'topics', id: topic.id, fields: { ...places[i]! } })),
+    ...moving.map((link): Change => {
+      const fields = asGiven(courses.get(link.id)!, kindOfLink(legend, link.kind)?.route);
+      return { do: 'set', in: 'links', id: link.id, fields };
+    }),
+  ];
+}
+
+/** What is tidied, worked out once. */
+interface Tidied extends Wanted {
+  map: TopicMap;
+  topics: readonly Topic[];
+  /** links between them, and all that end at one of them */
+  inside: readonly Link[];
+  moving: readonly Link[];
+  graph: Graph;
+  legend: Legend | undefined;
+  keepRoutes: boolean;
+  pulse: Pulse | undefined;
+}
+
+interface Drawing {
+  /** by position of the topic */
+  places: readonly Place[];
+  /** by id of every link that moves */
+  courses: ReadonlyMap<string, Course>;
+  unclear: number;
+  /** of its links, as `clearLinks` weighs them */
+  cost: number;
+}
+
+/** What of the letters in blocks is enough for a map to be drawn plainly. */
+const PLAIN_ENOUGH = 0.9;
+
+/** Plainly drawn, or in blocks where that is read better in its frame. What is in blocks now stays so while it can. */
+function inFrame(tidied: Tidied): Drawing {
+  const { way, topics, inside, map, legend } = tidied;
+  const plain = plainly(tidied);
+  if (!tidied.frame || way === 'timeline') return plain;
+  // What is chosen alone stays within its own place.
+  const frame = topics.length < map.topics.length ? sizeOf(topics, [], legend) : tidied.frame;
+  const blocks = inBlocks(tidied, frame);
+  if (!blocks) return plain;
+  const letters = ({ places, courses }: Drawing): number =>
+    lettersIn(
+      sizeOf(
+        topics.map((topic, i) => ({ ...topic, ...places[i]! })),
+        inside.map((link) => ({ ...link, ...courses.get(link.id) })),
+        legend,
+      ),
+      frame,
     );
-    return { ...laid, ...clear };
+  const [large, blocked] = [letters(plain), letters(blocks)];
+  if (large > blocked) return plain;
+  const isInBlocks = inside.filter((link) => link.route === 'elbow').length > inside.length / 2;
+  return !isInBlocks && large >= PLAIN_ENOUGH * blocked && plain.unclear <= blocks.unclear ? plain : blocks;
+}
+
+function sizeOf(
+  topics: readonly Topic[],
+  links: readonly Link[],
+  legend: Legend | undefined,
+): { width: number; height: number } {
+  const { left, top, right, bottom } = drawnBox({ ...emptyMap(), topics: [...topics], links: [...links] }, legend)!;
+  return { width: right - left, height: bottom - top };
+}
+
+const SORTS: Record<TidyWay, Sort> = { downward: 'below', sideways: 'beside', outward: 'around', timeline: 'below' };
+
+function inBlocks(tidied: Tidied, frame: Frame): Drawing | null {
+  const { map, topics, inside, moving, graph, legend, keepRoutes, way, pulse } = tidied;
+  const roots = partsOf(graph).map((part) => part[centreOf(partOf(graph, part).graph, part, topics, legend)]!);
+  const drawings = framed({ topics, links: inside, graph, roots, legend, keepRoutes }, frame, SORTS[way]).map(
+    (laid): Drawing => {
+      const { places } = settled(map, topics, { places: laid.topics, ways: [] });
+      const set = new Map(inside.flatMap(({ id }, i) => (laid.courses[i] ? [[id, laid.courses[i]] as const] : [])));
+      const clear = clearLinks(
+        movedTo(map, topics, places),
+        map.links.map((link) => ({ ...link, ...set.get(link.id) })),
+        new Set(moving.flatMap(({ id }) => (set.has(id) ? [] : [id]))),
+        { legend, keepRoutes, corridors: true, ...(pulse && { pulse }) },
+      );
+      return { places, courses: new Map([...set, ...clear.courses]), unclear: clear.unclear, cost: clear.cost };
+    },
+  );
+  return drawings.reduce<Drawing | null>((best, one) => (best && best.cost <= one.cost ? best : one), null);
+}
+
+function plainly(tidied: Tidied): Drawing {
+  const { map, topics, inside, moving, graph, way, legend, keepRoutes, pulse } = tidied;
+  const bare = packed(graph, topics, way, legend);
+  const drawnOn = ({ places, ways }: Layout): Drawing => {
+    const waysOf = new Map(inside.map(({ id }, i) => [id, ways[i]!]));
+    const clear = clearLinks(movedTo(map, topics, places), map.links, new Set(moving.map(({ id }) => id)), {
+      legend,
+      keepRoutes,
+      wayOf: ({ id }) => waysOf.get(id) ?? [],
+      ...(pulse && { pulse }),
+    });
+    return { places, ...clear };
   };
   let best = drawnOn(settled(map, topics, bare));
   // Where words still lie on something, all is moved further apart, as far as that helps and does not take long.
@@ -64,14 +180,13 @@ export function tidyMap(
     const next = drawnOn(settled(map, topics, stretched(bare, wider)));
     if (next.unclear < best.unclear) best = next;
   }
-  const { places, courses } = best;
-  return [
-    ...topics.map((topic, i): Change => ({ do: 'set', in: 'topics', id: topic.id, fields: { ...places[i]! } })),
-    ...moving.map((link): Change => {
-      const fields = asGiven(courses.get(link.id)!, kindOfLink(legend, link.kind)?.route);
-      return { do: 'set', in: 'links', id: link.id, fields };
-    }),
-  ];
+  return best;
+}
+
+/** All topics of a map, some of them moved. */
+function movedTo(map: TopicMap, topics: readonly Topic[], places: readonly Place[]): Topic[] {
+  const moved = new Map(topics.map((topic, i) => [topic.id, { ...topic, ...places[i]! }]));
+  return map.topics.map((topic) => moved.get(topic.id) ?? topic);
 }
 
 function tieOf(link: Link, ids: ReadonlyMap<string, number>): Tie {

@@ -4,7 +4,7 @@ import { phraseBlocks, phraseBoxOn } from '../geometry/draw-link.js';
 import { longestOutside, solidOf } from '../geometry/drawn-part.js';
 import type { Solid } from '../geometry/drawn-part.js';
 import { bendThrough, centreLine } from '../geometry/path.js';
-import { boxOf, polyline, shareAt } from '../geometry/points.js';
+import { boxAround, boxOf, polyline, shareAt, unionOf } from '../geometry/points.js';
 import type { Box, Point, Polyline } from '../geometry/points.js';
 import type { TextBlock } from '../geometry/text.js';
 import { kindOfLink, linkStyle } from '../map/style.js';
@@ -15,12 +15,25 @@ import { isBlank } from '../words/normal-form.js';
 /** What a way costs at least, of whatever stands beside it: words under a topic, and a line through one. */
 const COST = { wordsOnTopic: 60, lineInTopic: 40 } as const;
 const ELBOWS = [0, 0.15, -0.15, 0.3, -0.3];
+/** Where straight lines and curves lead through what is drawn close, the corridors between it do. */
+const CORRIDORS = Array.from({ length: 49 }, (_, i) => (i - 24) / 25).sort((a, b) => Math.abs(a) - Math.abs(b));
 const BENDS = [0.15, -0.15, 0.32, -0.32];
 const ALONG = [0.5, 0.42, 0.58, 0.34, 0.66, 0.24, 0.76, 0.18, 0.82];
 /** A bend through given room: what is less is straight, what is more is not tried. */
 const [LEAST_BEND, MOST_BEND] = [0.03, 0.6];
+/** How far a link may lead round what is drawn close, canvas units. */
+const OUTSIDE = 24;
 /** Steps of a curve while ways are tried. */
 const STEPS = 8;
+
+/** What words keep clear round them, canvas units: the lines that they are chosen by are a little coarser than those drawn. */
+const CLEAR = 2;
+const grown = ({ left, top, right, bottom }: Box, by: number): Box => ({
+  left: left - by,
+  top: top - by,
+  right: right + by,
+  bottom: bottom + by,
+});
 
 /** A box as both its readers have it. */
 export interface Bounds extends Box {
@@ -65,7 +78,8 @@ export class Way {
     private readonly along: readonly number[],
     private readonly ground: Ground,
   ) {
-    this.plain = route.bend === 0 ? 0 : 1 + 4 * Math.abs(route.bend);
+    this.plain =
+      route.route === 'elbow' ? 4 + 2 * Math.abs(route.bend) : route.bend === 0 ? 0 : 1 + 4 * Math.abs(route.bend);
   }
 
   get line(): Polyline {
@@ -93,7 +107,7 @@ export class Way {
     if (!block || points.length === 0) return [];
     const room = this.along.length > 1 ? this.ground.roomOf(this.link) : undefined;
     return [...this.along, ...(room ? [shareAt(points, room)] : [])].map((at) => {
-      const box = boundsOf(phraseBoxOn(points, at, block)!);
+      const box = boundsOf(grown(phraseBoxOn(points, at, block)!, CLEAR));
       return { at, box, cost: 2 * Math.abs(at - 0.5) + COST.wordsOnTopic * this.ground.topicsMet(box) };
     });
   }
@@ -105,6 +119,8 @@ export class Ground {
   private readonly solids: ReadonlyMap<string, Solid>;
   private readonly boxes: readonly Box[];
   private readonly tree: Flatbush | null;
+  /** around all topics, and a little more */
+  private readonly all: Box;
   private readonly blocks = phraseBlocks();
 
   /** @param wayOf where a link was given room to pass */
@@ -113,6 +129,7 @@ export class Ground {
     private readonly legend: Legend | undefined,
     private readonly wayOf: (link: Link) => readonly Point[],
     private readonly keepRoutes: boolean,
+    private readonly corridors: boolean,
   ) {
     this.byId = new Map(topics.map((topic) => [topic.id, topic]));
     this.solids = new Map(topics.map((topic) => [topic.id, solidOf(topic, legend)]));
@@ -120,6 +137,7 @@ export class Ground {
     this.tree = topics.length > 0 ? new Flatbush(topics.length) : null;
     for (const { left, top, right, bottom } of this.boxes) this.tree?.add(left, top, right, bottom);
     this.tree?.finish();
+    this.all = unionOf(topics.map((topic) => boxOf(topic, OUTSIDE))) ?? { left: 0, top: 0, right: 0, bottom: 0 };
   }
 
   /** All ways of a link, the plainest first. A kind that sets a route keeps it. */
@@ -130,13 +148,23 @@ export class Ground {
     const straight = set === 'curved' ? [] : [way('straight', 0)];
     if (set === 'straight') return straight;
     const room = this.roomOf(link);
-    const given = room ? bendThrough('curved', this.byId.get(link.from)!, this.byId.get(link.to)!, room) : 0;
-    return [
+    const [from, to] = [this.byId.get(link.from)!, this.byId.get(link.to)!];
+    const given = room ? bendThrough('curved', from, to, room) : 0;
+    const led = Math.abs(given) < LEAST_BEND ? [] : [Math.min(MOST_BEND, Math.max(-MOST_BEND, given))];
+    const curved = [
       ...straight,
-      ...[...(Math.abs(given) < LEAST_BEND ? [] : [Math.min(MOST_BEND, Math.max(-MOST_BEND, given))]), ...BENDS].map(
-        (bend) => way('curved', bend),
-      ),
+      ...[...led, ...(this.corridors ? CORRIDORS : BENDS)].map((bend) => way('curved', bend)),
     ];
+    if (!this.corridors) return curved;
+    const elbows = set === undefined ? CORRIDORS.map((bend) => way('elbow', bend)) : [];
+    return [...curved, ...elbows].filter(({ route }) => route.bend === 0 || this.isAmong(from, to, route));
+  }
+
+  /** Whether a link stays among the topics, so that it takes no room of its own round them. */
+  private isAmong(from: Point, to: Point, { route, bend }: Route): boolean {
+    const line = centreLine(from, to, route, bend);
+    const { left, top, right, bottom } = boxAround(line);
+    return left >= this.all.left && top >= this.all.top && right <= this.all.right && bottom <= this.all.bottom;
   }
 
   /** The way of a link as it is drawn now. */

@@ -1,0 +1,15 @@
+/** What a map is read in: a part of a screen, or a paper; canvas units at full size. */
+export interface Frame {
+  width: number;
+  height: number;
+}
+
+/** What is left for a map on a screen of 1280 × 800. */
+export const SCREEN: Frame = { width: 1126, height: 662 };
+
+/** The size of ordinary letters, canvas units. */
+const LETTERS = 14;
+
+/** How tall the letters of a map are that is seen whole in a frame; never taller than it has them. */
+export const lettersIn = (size: { width: number; height: number }, frame: Frame): number =>
+  LETTERS * Math.min(1, frame.width / size.width, frame.height / size.height);
