@@ -206,7 +206,7 @@ export { addToBank, copyMarks, deleteMarks, entitle, pasteMarks, removeMarks } f
 export type { Copied } from './commands/whole-map.js';
 export { TIDY_WAYS, tidyMap } from './tidy/tidy.js';
 export { tidyInto } from './tidy/tidy-into.js';
-export { lettersIn, SCREEN } from './tidy/frame.js';
+export { frameBeside, lettersIn, SCREEN } from './tidy/frame.js';
 export type { Frame } from './tidy/frame.js';
 export { pullApart } from './tidy/pull-apart.js';
 export type { TidyWay } from './tidy/tidy.js';

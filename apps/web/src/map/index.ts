@@ -27,4 +27,5 @@ export { useEvidence } from './canvas/use-evidence';
 export { FREE, useShow } from './canvas/view';
 export { ViewControls } from './canvas/view-controls';
 export { startTidying } from './drawing/tidier';
+export type { TidyQuestion } from './drawing/tidy-worker';
 export { Thumbnail } from './drawing/thumbnail';

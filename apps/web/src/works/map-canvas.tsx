@@ -1,11 +1,9 @@
 import type { WorkDetail } from '@ichnograph/contract';
-import { branchOf, foldedOf, mapWithout, markAt } from '@ichnograph/core';
+import { foldedOf, markAt } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
-import { useReactFlow, useStore as useFlowStore } from '@xyflow/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import { announce } from '../common/announcer';
-import { isStill } from '../common/use-media';
 import { useComments, useWorkComments } from '../common/queries';
 import {
   AnswerComment,
@@ -17,6 +15,7 @@ import {
   SettleComment,
   useEvidence,
   useMarginWidth,
+  useShow,
 } from '../map';
 import type { Gestures } from '../map';
 import { carriedPicture } from '../pictures';
@@ -25,6 +24,7 @@ import { inSight } from './panels/checks-panel';
 import { onCanvasKey } from './commands/canvas-keys';
 import { useCommands } from './commands/list';
 import { pastedFrom } from './pasted';
+import { shownOf } from './shown-of';
 import { useEditor, useEditorState } from './editor';
 import type { DrawnMap } from './drawn-map';
 import type { Spot, Typing } from './editor';
@@ -75,11 +75,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
   const alone = useEditorState((state) => state.alone);
   const blank = useEditorState((state) => state.blank);
   const overview = useEditorState((state) => state.overview);
-  const shown = useMemo(() => {
-    const branch = alone !== null && map.topics.some(({ id }) => id === alone) ? new Set(branchOf(map, [alone])) : null;
-    const others = branch ? map.topics.flatMap(({ id }) => (branch.has(id) ? [] : [id])) : [];
-    return mapWithout(map, others.length > 0 ? new Set([...folded.hidden, ...others]) : folded.hidden);
-  }, [map, folded, alone]);
+  const shown = useMemo(() => shownOf(map, folded, alone), [map, folded, alone]);
   const remarks = useRemarks(work);
   const margin = useMarginWidth(remarks.length);
   const [comment, chooseComment] = useState<string | null>(null);
@@ -110,7 +106,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
   /** Dropped on a topic they go into it; pasted, into what is selected; otherwise onto the map. */
   const takeFiles = (files: readonly File[], at: Spot | null): void => {
     const into = at ? topicsUnder(at) : selectedTopicIds(map, selected);
-    void actions.bringFiles(files, into, at ?? desk.centre()).then(desk.bringIn);
+    void actions.bringFiles(files, into, at ?? desk.centre()).then(() => desk.bringIn());
   };
   const drops = {
     takes: (data: DataTransfer): boolean => data.types.includes('Files') || carriedPicture() !== null,
@@ -271,21 +267,16 @@ function useSaidSelection(): void {
   }, [store, assignment]);
 }
 
+/** Half of what is kept in sight round a topic that is about to be made, canvas units. */
+const ABOUT = { x: 90, y: 40 };
+
 /** Brings what is being typed into view, by the least movement. */
 function useInView(typing: Typing | null): void {
-  const flow = useReactFlow();
-  const width = useFlowStore((state) => state.width);
-  const height = useFlowStore((state) => state.height);
+  const { see } = useShow();
   const at = typing?.what === 'new' ? typing.at : null;
   useEffect(() => {
-    if (!at) return;
-    const { x, y, zoom } = flow.getViewport();
-    // What can be seen stays where it is under the hand.
-    const step = (place: number, size: number): number =>
-      place < 30 ? 110 - place : place > size - 30 ? size - 110 - place : 0;
-    const [dx, dy] = [step(at.x * zoom + x, width), step(at.y * zoom + y, height)];
-    if (dx !== 0 || dy !== 0) void flow.setViewport({ x: x + dx, y: y + dy, zoom }, { duration: isStill() ? 0 : 160 });
-  }, [at, flow, width, height]);
+    if (at) see({ left: at.x - ABOUT.x, right: at.x + ABOUT.x, top: at.y - ABOUT.y, bottom: at.y + ABOUT.y });
+  }, [at, see]);
 }
 
 /**

@@ -1,6 +1,6 @@
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { Active, DragEndEvent } from '@dnd-kit/core';
-import { bankChips, drawnBox, isBlank, kindOfTopic, markAt } from '@ichnograph/core';
+import { bankChips, drawnBox, foldedOf, isBlank, kindOfTopic, markAt } from '@ichnograph/core';
 import type { Chip, TitleBlockText, TopicMap } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
@@ -16,7 +16,7 @@ import { useKeys } from '../common/keys';
 import { useMe, useTimeZone, useWork } from '../common/queries';
 import { useIsPast } from '../common/use-is-past';
 import { Waiting } from '../common/waiting';
-import { MapFoot, OutlineView, SentencesView, useShow, ViewControls } from '../map';
+import { FREE, MapFoot, OutlineView, SentencesView, useShow, ViewControls } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Desk } from '../ui/desk';
 import { Segments } from '../ui/segments';
@@ -32,6 +32,7 @@ import type { Spot } from './editor';
 import { LeftPanel, LeftRail } from './panels/left-panel';
 import { LooksBar } from './panels/looks-bar';
 import { useKeptTyping } from './kept-typing';
+import { shownOf } from './shown-of';
 import { MapCanvas } from './map-canvas';
 import { MapDialogs } from './dialogs/map-dialogs';
 import { AboutWork } from './told/about-work';
@@ -97,6 +98,9 @@ function Opened({ detail, work, open }: Drawn & { open: OpenWork }) {
   );
 }
 
+/** Screen pixels that stay free around what is brought into sight. */
+const ABOUT = { top: 30, right: 40, bottom: 30, left: 40 };
+
 /** From this width on who still has terms to place sees them beside the map, pixels. */
 const WIDE_WITH_TERMS = 1280;
 
@@ -123,7 +127,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
     useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
   );
-  const { show, showMarks } = useShow();
+  const { show, showMarks, seeMarks } = useShow();
   const { assignment } = open;
   const { legend } = assignment;
   const { mayEdit } = detail;
@@ -154,20 +158,13 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
     );
     focusCanvas();
   };
-  /** Shows what is chosen, if some of it is out of sight: what has just been pasted, or brought. */
-  const bringIn = (): void => {
-    const { map: now, selection } = editor.store.getState();
-    const box = host.current?.getBoundingClientRect();
-    if (!box) return;
-    const isOut = [...now.topics, ...now.pictures]
-      .filter(({ id }) => selection.includes(id))
-      .some((one) => {
-        const at = flow.flowToScreenPosition({ x: one.x, y: one.y });
-        return at.x < box.left + 60 || at.x > box.right - 60 || at.y < box.top + 30 || at.y > box.bottom - 30;
-      });
-    const padding = { top: 90, right: 90, bottom: 90, left: 90 };
-    if (isOut) showMarks(now, legend, selection, { padding, duration: 200 });
+  /** What is seen now of the map. */
+  const seen = (): TopicMap => {
+    const { map, alone } = editor.store.getState();
+    return shownOf(map, foldedOf(map), alone);
   };
+  /** Shows what is chosen, if some of it is out of sight: what has just been made, pasted, or brought. */
+  const bringIn = (ids = editor.store.getState().selection): void => seeMarks(seen(), legend, ids, ABOUT);
   const desk: DeskHand = {
     editor,
     mayEdit,
@@ -176,7 +173,11 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
     bringIn,
     leaveCanvas: () => document.getElementById('map-foot')?.focus({ preventScroll: true }),
     go,
-    fit: () => show(drawnBox(editor.store.getState().map, legend)),
+    fit: () => show(drawnBox(seen(), legend), { duration: 160 }),
+    frame: () => {
+      const { width, height } = host.current!.getBoundingClientRect();
+      return { width: width - FREE.left - FREE.right, height: height - FREE.top - FREE.bottom };
+    },
     show: (what) => (isView(what) ? setView(what) : setShown(what)),
   };
   const commands = useMemo(
@@ -212,12 +213,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const placeNearCentre = (chip: Chip): void => {
     if (!mayEdit || view !== 'Map') return;
     const id = actions.placeNear(chip, centre());
-    const topic = editor.store.getState().map.topics.find((one) => one.id === id);
-    const box = host.current?.getBoundingClientRect();
-    if (!topic || !box) return;
-    const at = flow.flowToScreenPosition({ x: topic.x, y: topic.y });
-    const seen = at.x > box.left + 40 && at.x < box.right - 40 && at.y > box.top + 30 && at.y < box.bottom - 30;
-    if (!seen) showMarks(editor.store.getState().map, legend, [topic.id], { duration: 200 });
+    if (id !== null) seeMarks(seen(), legend, [id], ABOUT);
   };
   const drawnBy = detail.members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
   const today = showDay(new Date().toISOString(), zone).replace(/^\w+ /, '');

@@ -5,7 +5,6 @@ import { applyChanges } from '../map/changes.js';
 import { emptyMap } from '../map/types.js';
 import type { Assignment, Link, Term, Topic, TopicMap } from '../map/types.js';
 import { lettersIn, SCREEN } from '../tidy/frame.js';
-import type { Frame } from '../tidy/frame.js';
 import { tidyMap } from '../tidy/tidy.js';
 import { normalForm } from '../words/normal-form.js';
 
@@ -22,9 +21,9 @@ type Given = Pick<Assignment, 'terms' | 'root' | 'legend'>;
  * handed out under, each below or right of that, in the order of the terms. A tree that can be read in the frame is drawn as
  * one, each level below the last (Buchheim, Jünger and Leipert, *Improving Walker's algorithm to run in linear time*, 2002);
  * what is larger in blocks. Nothing overlaps, no links cross. Twice the same map for the same terms.
- * @param frame what it is to be read in
+ * @param frame what it is to be read in; left out: all that a screen has for a map
  */
-export function starterFrom(assignment: Given, frame: Frame = SCREEN): TopicMap {
+export function starterFrom(assignment: Given, frame = SCREEN): TopicMap {
   const map = treeFrom(assignment);
   const letters = ({ topics }: TopicMap): number => {
     const box = unionOf(topics.map((topic) => boxOf(topic)));

@@ -7,6 +7,13 @@ export interface Frame {
 /** What is left for a map on a screen of 1280 × 800. */
 export const SCREEN: Frame = { width: 1126, height: 662 };
 
+/** What of its width the word bank takes while terms wait in it. */
+const BANK = 164;
+
+/** What is left for the map on the screen of a student who begins. */
+export const frameBeside = (terms: readonly { place?: string }[]): Frame =>
+  terms.some(({ place }) => place !== 'map') ? { ...SCREEN, width: SCREEN.width - BANK } : SCREEN;
+
 /** The size of ordinary letters, canvas units. */
 const LETTERS = 14;
 

@@ -131,7 +131,7 @@ describe.each(WAYS)('%s', (way) => {
         expect(inFrame(map, way, frame)).toEqual(once);
         expect(letters(once, frame)).toBeGreaterThanOrEqual(0.9 * letters(inFrame(map, way, undefined), frame));
       }),
-      { numRuns: 15 },
+      { numRuns: 8 },
     );
   });
 });

@@ -13,6 +13,8 @@ export interface Padding {
 }
 
 const AIR = 24;
+/** How long the view takes to follow what was made. */
+const SEEN_MS = 160;
 /** What covers the canvas: nothing, as a rule; a margin with comments, a notice. */
 export const FREE: Padding = { top: AIR, right: AIR, bottom: AIR, left: AIR };
 
@@ -41,6 +43,41 @@ export function viewportFor(
   };
 }
 
+/** The viewport that has all of a box in sight, by the least movement; further away only where it is too large for this one. */
+export function viewportSeeing(
+  now: { x: number; y: number; zoom: number },
+  box: Box,
+  size: { width: number; height: number },
+  padding: Padding = FREE,
+): { x: number; y: number; zoom: number } {
+  const { zoom } = now;
+  const room = { x: size.width - padding.left - padding.right, y: size.height - padding.top - padding.bottom };
+  if ((box.right - box.left) * zoom > room.x || (box.bottom - box.top) * zoom > room.y)
+    return viewportFor(box, size, { padding, maxZoom: zoom });
+  const step = (low: number, high: number, least: number, most: number): number =>
+    low < least ? least - low : Math.min(0, most - high);
+  return {
+    x: now.x + step(box.left * zoom + now.x, box.right * zoom + now.x, padding.left, size.width - padding.right),
+    y: now.y + step(box.top * zoom + now.y, box.bottom * zoom + now.y, padding.top, size.height - padding.bottom),
+    zoom,
+  };
+}
+
+/** A part of a map: topics, pictures, regions with what is in them, and links with their ends. */
+function partOf(map: TopicMap, ids: readonly string[]): TopicMap {
+  const links = map.links.filter(({ id }) => ids.includes(id));
+  const wanted = new Set([...ids, ...links.flatMap(({ from, to }) => [from, to])]);
+  const regions = map.regions.filter(({ id }) => ids.includes(id));
+  for (const topic of regions.flatMap(({ topics }) => topics)) wanted.add(topic);
+  return {
+    ...map,
+    links,
+    topics: map.topics.filter(({ id }) => wanted.has(id)),
+    pictures: map.pictures.filter(({ id }) => wanted.has(id)),
+    regions,
+  };
+}
+
 /** Shows parts of a map, by the boxes core draws them in. */
 export function useShow() {
   const flow = useReactFlow();
@@ -53,21 +90,19 @@ export function useShow() {
         duration: isStill() ? 0 : (options.duration ?? 0),
       });
     };
-    /** Topics, pictures, regions with what is in them, and links with their ends. */
-    const showMarks = (map: TopicMap, legend: Legend, ids: readonly string[], options: Options = {}): void => {
-      const links = map.links.filter(({ id }) => ids.includes(id));
-      const wanted = new Set([...ids, ...links.flatMap(({ from, to }) => [from, to])]);
-      const regions = map.regions.filter(({ id }) => ids.includes(id));
-      for (const topic of regions.flatMap(({ topics }) => topics)) wanted.add(topic);
-      const part = {
-        ...map,
-        links,
-        topics: map.topics.filter(({ id }) => wanted.has(id)),
-        pictures: map.pictures.filter(({ id }) => wanted.has(id)),
-        regions,
-      };
-      show(drawnBox(part, legend), { ...options, maxZoom: Math.max(1, flow.getZoom()) });
+    const showMarks = (map: TopicMap, legend: Legend, ids: readonly string[], options: Options = {}): void =>
+      show(drawnBox(partOf(map, ids), legend), { ...options, maxZoom: Math.max(1, flow.getZoom()) });
+    /** Brings a box, or marks, into sight by as little as will do. */
+    const see = (box: Box | null, padding: Padding = FREE): void => {
+      const { width, height } = api.getState();
+      if (!box || width === 0 || height === 0) return;
+      const now = flow.getViewport();
+      const next = viewportSeeing(now, box, { width, height }, padding);
+      if (next.x !== now.x || next.y !== now.y || next.zoom !== now.zoom)
+        void flow.setViewport(next, { duration: isStill() ? 0 : SEEN_MS });
     };
-    return { show, showMarks };
+    const seeMarks = (map: TopicMap, legend: Legend, ids: readonly string[], padding?: Padding): void =>
+      see(drawnBox(partOf(map, ids), legend), padding);
+    return { show, showMarks, see, seeMarks };
   }, [flow, api]);
 }

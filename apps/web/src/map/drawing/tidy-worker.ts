@@ -4,7 +4,8 @@ import type { Change, Frame, Legend, TidyWay, TopicMap } from '@ichnograph/core'
 export interface TidyQuestion {
   map: TopicMap;
   /** links alone are pulled apart where they are; else everything is laid out anew, in a way or for a frame */
-  wanted: { way: TidyWay | 'links'; topicIds?: readonly string[]; keepRoutes: boolean } | { frame: Frame };
+  wanted:
+    { way: TidyWay | 'links'; topicIds?: readonly string[]; keepRoutes: boolean; frame?: Frame } | { frame: Frame };
   legend: Legend;
 }
 export type TidyAnswer = Change[];
@@ -15,7 +16,7 @@ self.onmessage = ({ data: { map, wanted, legend } }: MessageEvent<TidyQuestion>)
 };
 
 function answerTo(map: TopicMap, wanted: TidyQuestion['wanted'], legend: Legend): TidyAnswer {
-  if ('frame' in wanted) return tidyInto(map, wanted.frame, legend);
+  if (!('way' in wanted)) return tidyInto(map, wanted.frame, legend);
   const { way, topicIds = [], keepRoutes } = wanted;
   return way === 'links' ? pullApart(map, topicIds, legend, keepRoutes) : tidyMap(map, { ...wanted, way }, legend);
 }

@@ -1,4 +1,4 @@
-import { assignmentOf, ontoLegend, starterFrom, withNewIds } from '@ichnograph/core';
+import { assignmentOf, frameBeside, ontoLegend, starterFrom, withNewIds } from '@ichnograph/core';
 import type { Change, Legend, TopicMap } from '@ichnograph/core';
 import { Pencil } from 'lucide-react';
 import { useState } from 'react';
@@ -36,7 +36,7 @@ export function StarterSection() {
     // Of what is written now: what the page worked out of it may be a moment old.
     const written = assignmentOf(writing.store.getState().sheet, { starter: null, reference: null });
     const before = starter.live.snapshot;
-    const made = withNewIds(starterFrom(written), newId);
+    const made = withNewIds(starterFrom(written, frameBeside(written.terms)), newId);
     replaceWith(starter, made);
     tell(
       made.topics.length > 0

@@ -1,3 +1,4 @@
+import { branchOf } from '@ichnograph/core';
 import type { Choice, Edge, Layer, TidyWay } from '@ichnograph/core';
 import { act } from './command';
 import type { Command } from './command';
@@ -54,7 +55,14 @@ export const ARRANGING: readonly Command[] = [
     edits: true,
     run: ({ editor }) => editor.actions.lead(true),
   },
-  ...TIDY.map(([way, letter, name]) => arranging(`tidy-${way}`, letter, name, isMap, (a) => void a.tidy(way))),
+  ...TIDY.map(([way, letter, name]): Command => ({
+    ...arranging(`tidy-${way}`, letter, name, isMap, () => undefined),
+    run: ({ editor, frame, fit, bringIn }) =>
+      void editor.actions.tidy(way, frame()).then((tidied) => {
+        if (tidied === 'all') fit();
+        else if (tidied === 'some') bringIn();
+      }),
+  })),
   arranging('row', 'R', 'Set in a row', several, (a) => a.setInRow('x')),
   arranging('stack', 'S', 'Stack', several, (a) => a.setInRow('y')),
   arranging('wider', '+', 'Space them wider', several, (a) => a.space(1)),
@@ -67,7 +75,7 @@ export const ARRANGING: readonly Command[] = [
   arranging('room-line-below', null, 'Pull a line below it to make room', someTopic, (a) => a.askRoom('y')),
   arranging('room-line-right', null, 'Pull a line at its right to make room', someTopic, (a) => a.askRoom('x')),
   arranging('clear', 'K', 'Move clear of what it lies on', someTopic, (a) => a.moveClear()),
-  arranging('pull-apart', 'J', 'Pull lines and words apart', isMap, (a) => void a.tidy('links')),
+  arranging('pull-apart', 'J', 'Pull lines and words apart', isMap, (a) => void a.pullApart()),
   arranging('uncross', 'X', 'Make the one move that takes most crossings away', isMap, (a) => a.uncross()),
   arranging('colour-branches', 'P', 'Give each branch a fill of its own', isMap, (a) => a.colourBranches()),
   {
@@ -80,7 +88,14 @@ export const ARRANGING: readonly Command[] = [
     can: isMap,
     run: ({ show }) => show('looks'),
   },
-  arranging('fold', 'F', 'Fold or unfold what hangs from it', someTopic, (a) => a.fold()),
+  {
+    ...arranging('fold', 'F', 'Fold or unfold what hangs from it', someTopic, () => undefined),
+    run: ({ editor: { store, actions }, bringIn }) => {
+      actions.fold();
+      const { map, selection } = store.getState();
+      bringIn(branchOf(map, selection));
+    },
+  },
   arranging(
     'unfold',
     'A',

@@ -1,3 +1,4 @@
+import type { Frame } from '@ichnograph/core';
 import type { Editor, EditorState, Spot } from '../editor';
 
 /** What of the map page opens over it. */
@@ -17,8 +18,10 @@ export interface DeskHand {
   centre: () => Spot;
   leaveCanvas: () => void;
   fit: () => void;
-  /** shows what is selected, if some of it is out of sight */
-  bringIn: () => void;
+  /** what of the screen the map has, in units of a map at full size */
+  frame: () => Frame;
+  /** brings into sight what is selected, or what is named */
+  bringIn: (ids?: readonly string[]) => void;
   /** selects things and brings them into view */
   go: (ids: readonly string[]) => void;
   show: (what: Shown | View) => void;

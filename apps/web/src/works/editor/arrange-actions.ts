@@ -31,9 +31,21 @@ import {
   unfoldAll,
   ungroup,
 } from '@ichnograph/core';
-import type { Along, Choice, Edge, Layer, LinkLooks, SafeHelp, TidyWay, TopicLooks } from '@ichnograph/core';
+import type {
+  Along,
+  Change,
+  Choice,
+  Edge,
+  Frame,
+  Layer,
+  LinkLooks,
+  SafeHelp,
+  TidyWay,
+  TopicLooks,
+} from '@ichnograph/core';
 import { announce } from '../../common/announcer';
 import { startTidying } from '../../map';
+import type { TidyQuestion } from '../../map';
 import { addedId } from './hand';
 import type { Hand } from './hand';
 import type { Spot } from './state';
@@ -55,6 +67,18 @@ export function arrangeActions({
 }: Hand) {
   let looks: (TopicLooks & LinkLooks) | null = null;
   const several = (): string[] => selectedTopics();
+  /** What lays the map out anew, worked out in a worker; null where that was ended, failed, or is on its way already. */
+  const laidOut = async (wanted: Extract<TidyQuestion['wanted'], { way: unknown }>): Promise<Change[] | null> => {
+    if (get().tidying) return null;
+    const job = startTidying({ map: get().map, wanted, legend });
+    set({ tidying: job.cancel });
+    const how = await job.done;
+    set({ tidying: null });
+    if (how === 'cancelled') announce('Tidying was ended. Nothing is changed.');
+    else if (how === 'failed') refuse(reasonOf({ code: 'tidyFailed' }));
+    else return how;
+    return null;
+  };
   return {
     setInRow: (along: Along): void => void run(setInRow(get().map, several(), along)),
     /** Spaces a row or stack wider or closer: its beginning stays. */
@@ -114,32 +138,32 @@ export function arrangeActions({
     pushFrom: (along: Along, line: number, by: number): void => void run(makeRoom(get().map, along, line, by)),
     /** Topics have come to where they were laid. */
     glided: (): void => set({ glide: null }),
-    /** Lays out what is selected, if that are several topics, else the whole map. One step to take back. */
-    tidy: async (way: TidyWay | 'links'): Promise<void> => {
-      if (get().tidying) return;
-      const { map } = get();
-      const chosen = way === 'links' ? [...get().selection] : selectedTopics();
-      const job = startTidying({
-        map,
-        wanted: {
-          way,
-          keepRoutes: isFixed(assignment),
-          ...((chosen.length > 1 || way === 'links') && { topicIds: chosen }),
-        },
-        legend,
+    /**
+     * Lays out what is selected, if that are several topics, else the whole map to be read in a frame. One step to take back.
+     * @returns what has been laid out; null where nothing has
+     */
+    tidy: async (way: TidyWay, frame: Frame): Promise<'all' | 'some' | null> => {
+      const chosen = selectedTopics();
+      const isSome = chosen.length > 1;
+      const changes = await laidOut({
+        way,
+        frame,
+        keepRoutes: isFixed(assignment),
+        ...(isSome && { topicIds: chosen }),
       });
-      set({ tidying: job.cancel });
-      const how = await job.done;
-      set({ tidying: null });
-      if (how === 'cancelled') return announce('Tidying was ended. Nothing is changed.');
-      if (how === 'failed') return void refuse(reasonOf({ code: 'tidyFailed' }));
-      if (way === 'links') {
-        run(done(...how));
-        return announce(how.length === 1 ? 'One link is pulled aside.' : `${how.length} links are pulled aside.`);
-      }
+      if (!changes) return null;
       set({ glide: new Map(get().map.topics.map(({ id, x, y }) => [id, { x, y }])) });
-      run(done(...how));
-      announce(chosen.length > 1 ? `${chosen.length} topics are tidied.` : 'The map is tidied.');
+      run(done(...changes));
+      announce(isSome ? `${chosen.length} topics are tidied.` : 'The map is tidied.');
+      return isSome ? 'some' : 'all';
+    },
+    /** Pulls links and their words from what they run through; topics stay. */
+    pullApart: async (): Promise<void> => {
+      const wanted = { way: 'links', keepRoutes: isFixed(assignment), topicIds: [...get().selection] } as const;
+      const changes = await laidOut(wanted);
+      if (!changes) return;
+      run(done(...changes));
+      announce(changes.length === 1 ? 'One link is pulled aside.' : `${changes.length} links are pulled aside.`);
     },
     choose: (choice: Choice): void => set({ selection: chooseBy(get().map, get().selection, choice, assignment) }),
     chooseFlagged: (): void => {

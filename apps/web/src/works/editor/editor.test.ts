@@ -274,6 +274,7 @@ describe('keys on the canvas', () => {
     leaveCanvas: () => undefined,
     go: () => undefined,
     fit: () => undefined,
+    frame: () => ({ width: 800, height: 600 }),
     show: () => undefined,
   });
 
