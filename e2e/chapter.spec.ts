@@ -82,6 +82,7 @@ test('a chapter of ninety terms is pasted, becomes a starter that can be read, a
     await student.keyboard.press('Escape');
     await student.keyboard.press('Alt+a');
     await student.keyboard.press('t');
+    await expect(student.getByText('The map is tidied.')).toBeAttached();
     await expect(async () => {
       for (const text of ['A house', 'lime', 'glazing bar'])
         await expect(desk.topic(text)).toBeInViewport({ ratio: 0.99 });

@@ -11,7 +11,7 @@ const QUARTERS = [
 ] as const;
 
 /** Proportions of width to height that are tried, and steps by which a size grows until everything has room in it. */
-const PROPORTIONS = Array.from({ length: 13 }, (_, i) => 1.3 ** (i - 4));
+const PROPORTIONS = Array.from({ length: 25 }, (_, i) => 1.14 ** (i - 8));
 const [GROWS, MOST_STEPS] = [1.04, 120];
 /** Quarters are kept as the person has them while none holds more of all than this. */
 const MOST = 0.45;
@@ -28,14 +28,12 @@ export function quartersOf(
   boxes: readonly Box[],
   room: readonly number[],
 ): number[][] {
-  const all = children.reduce((sum, box) => sum + room[box]!, 0);
   const sum = (list: readonly number[]): number => list.reduce((so, box) => so + room[box]!, 0);
   const standing = QUARTERS.map(({ across, down }) =>
     children.filter((box) => isTowards(boxes[box]!.x - middle.x, across) && isTowards(boxes[box]!.y - middle.y, down)),
   );
-  const isEven = children.length > 3 && standing.every((list) => sum(list) <= MOST * all);
-  const quarters = isEven ? standing : dealt(children, middle, boxes, room);
-  return quarters.map((list, q) => {
+  const isEven = children.length > 3 && standing.every((list) => sum(list) <= MOST * sum(children));
+  return (isEven ? standing : dealt(children, middle, boxes, room)).map((list, q) => {
     const { across, down } = QUARTERS[q]!;
     const seen = boxes.map(({ x, y, width, height }) => ({ x: across * x, y: down * y, width, height }));
     return asRead(list, seen);

@@ -1,12 +1,15 @@
 import { around, quartersOf } from './around.js';
-import { comb, fromAbove, fromTheSide, leaf, row } from './blocks.js';
+import { beside, comb, fromAbove, fromTheSide, leaf, row } from './blocks.js';
 import type { Block, Gaps, Slot, Twig } from './blocks.js';
 import type { Branches } from './branches.js';
+import { SLOPE, winding } from './chains.js';
 import type { Box } from './graph.js';
 
 /** How many shapes of a branch are kept, and how many widths or heights of what hangs from it are tried. */
 const [KEPT, TRIED] = [40, 16];
 const MOST_COLUMNS = 10;
+/** Chains of so many boxes turn. */
+const LONG = 5;
 
 /**
  * How what hangs from a head stands: below it in a row or in columns; in columns alone, and so right of it; or about it, and
@@ -36,7 +39,13 @@ export function shapesOf(
   const shapes: Shapes[] = [];
   const hanging = (list: readonly number[]): Hanging[] =>
     list.map((box) => ({ twig: twigs[box]!, shapes: shapes[box]! }));
-  for (const box of order.toReversed()) shapes[box] = shapesWith(twigs[box]!, hanging(children[box]!), gaps, sort);
+  for (const box of order.toReversed()) {
+    const own = shapesWith(twigs[box]!, hanging(children[box]!), gaps, sort);
+    const wound = woundFrom(box, children, twigs, shapes, gaps);
+    const withWound = (blocks: readonly Block[]): Block[] =>
+      wound.length > 0 ? thinned([...blocks, ...wound]) : [...blocks];
+    shapes[box] = { cornered: withWound(own.cornered), all: withWound(own.all) };
+  }
   const root = order[0]!;
   if (sort !== 'around' || children[root]!.length === 0) return shapes[root]!.all;
   const room = shapes.map(({ cornered }) => Math.min(...cornered.map(({ width, height }) => width * height)));
@@ -54,9 +63,26 @@ interface Hanging {
 
 function shapesWith(twig: Twig, hanging: readonly Hanging[], gaps: Gaps, sort: Sort): Shapes {
   if (hanging.length === 0) return { cornered: [leaf(twig)], all: [leaf(twig)] };
-  const cornered = thinned(columns(twig, hanging, gaps));
+  const cornered = thinned([...columns(twig, hanging, gaps), ...alone(twig, hanging, gaps)]);
   const all = sort !== 'below' ? cornered : thinned([...cornered, ...rows(twig, hanging, gaps)]);
   return { cornered, all };
+}
+
+/** As a chain that turns, where one alone hangs from each for long enough. */
+function woundFrom(
+  box: number,
+  children: Branches['children'],
+  twigs: readonly Twig[],
+  shapes: readonly Shapes[],
+  gaps: Gaps,
+): Block[] {
+  const chain = [box];
+  while (children[chain.at(-1)!]!.length === 1) chain.push(children[chain.at(-1)!]![0]!);
+  if (chain.length < LONG) return [];
+  const last = chain.at(-1)!;
+  const isEnd = children[last]!.length === 0;
+  const wound = (isEnd ? chain : chain.slice(0, -1)).map((one) => twigs[one]!);
+  return winding(wound, isEnd ? null : { twig: twigs[last]!, shapes: shapes[last]!.cornered }, gaps);
 }
 
 function rows(twig: Twig, hanging: readonly Hanging[], gaps: Gaps): Block[] {
@@ -68,6 +94,12 @@ function rows(twig: Twig, hanging: readonly Hanging[], gaps: Gaps): Block[] {
       gaps,
     ),
   );
+}
+
+function alone(twig: Twig, hanging: readonly Hanging[], gaps: Gaps): Block[] {
+  const [only, ...more] = hanging;
+  if (!only || more.length > 0) return [];
+  return only.shapes.cornered.map((block) => beside(twig, fromTheSide(block, only.twig, gaps), SLOPE));
 }
 
 function columns(twig: Twig, hanging: readonly Hanging[], gaps: Gaps): Block[] {

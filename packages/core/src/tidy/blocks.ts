@@ -35,7 +35,7 @@ export interface Seat extends Place {
 /** What was put on the map, by box. */
 export interface Laid {
   places: Place[];
-  /** where the line that it hangs by turns first: an elbow (docs: map file, `elbow`) */
+  /** where the line that it hangs by turns first, an elbow; null where it is straight */
   turns: (Place | null)[];
   /** the middle of the words of what it hangs by */
   words: (Place | null)[];
@@ -67,9 +67,14 @@ export const leaf = ({ box, width, height }: Twig): Block => ({
   },
 });
 
+/** How much a line from the side needs before it reaches what hangs there: with its words on it. */
+export const besides = ({ words }: Twig, { lead }: Gaps): number =>
+  words ? Math.max(lead, words.width + ARROW + 2 * AROUND) : lead;
+
 /** Hanging from a line that comes from the left: the words stand on it before the head. */
-export function fromTheSide(block: Block, { box, words }: Twig, { lead }: Gaps): Slot {
-  const left = words ? Math.max(lead, words.width + ARROW + 2 * AROUND) : lead;
+export function fromTheSide(block: Block, twig: Twig, gaps: Gaps): Slot {
+  const { box, words } = twig;
+  const left = besides(twig, gaps);
   const y = Math.max(block.head.y, (words?.height ?? 0) / 2);
   const top = y - block.head.y;
   return {
@@ -123,6 +128,22 @@ export function row(twig: Twig, slots: readonly Slot[], { beside }: Gaps): Block
         slot.put(within(seat, shift + lefts[i]!, height), into);
         into.turns[slot.box] = at(seat, shift + lefts[i]! + slot.head.x, height / 2);
       });
+    },
+  };
+}
+
+/** What hangs alone, right of its head and a little lower, on a straight line. */
+export function beside(twig: Twig, slot: Slot, lower: number): Block {
+  const { width, height } = twig;
+  const y = Math.max(height / 2, slot.head.y - lower);
+  const top = y + lower - slot.head.y;
+  return {
+    width: width + slot.width,
+    height: Math.max(y + height / 2, top + slot.height),
+    head: { x: width / 2, y },
+    put: (seat, into) => {
+      into.places[twig.box] = at(seat, width / 2, y);
+      slot.put(within(seat, width, top), into);
     },
   };
 }

@@ -13,7 +13,7 @@ import type { Bounds, Way, WordsPlace } from './ways.js';
 export type Course = Pick<LinkStyle, 'route' | 'bend' | 'phraseAt'>;
 
 /** Of what lies beside it: words on words, a line through words, lines that cross. */
-const COST = { wordsOnWords: 50, lineInWords: 90, crossing: 6 } as const;
+const COST = { wordsOnWords: 50, lineInWords: 160, crossing: 6 } as const;
 const PASSES = 3;
 /** Of more links than this each is looked at once. */
 const MANY = 800;
@@ -28,18 +28,28 @@ interface Around {
   pulse?: Pulse;
 }
 
+export interface Cleared {
+  /** by id of every link that moves */
+  courses: ReadonlyMap<string, Course>;
+  /** of how many links the words lie on something or under a line, or the line runs through a topic or words */
+  unclear: number;
+  /** how many words have a line over them */
+  covered: number;
+  /** what all courses cost together */
+  cost: number;
+}
+
 /**
  * Chooses for each link a course that is clear: straight where that will do, bent where it would run through topics, words
  * or many lines, its words slid along it. One link after the other, the worst placed first, a few times over.
  * @param moving the links that may be changed; all others are in the way as they are
- * @returns by link its course, and of how many words lie on something or under a line, or the line runs through a topic or words
  */
 export function clearLinks(
   topics: readonly Topic[],
   links: readonly Link[],
   moving: ReadonlySet<string>,
   { legend, keepRoutes = false, corridors = false, wayOf = () => [], pulse = () => undefined }: Around,
-): { courses: Map<string, Course>; unclear: number; cost: number } {
+): Cleared {
   const ground = new Ground(topics, legend, wayOf, keepRoutes, corridors);
   const drawing = new Drawing();
   const own = links.filter(({ id }) => moving.has(id));
@@ -60,10 +70,12 @@ export function clearLinks(
       changed = drawing.redraw(link, waysOf.get(link)!) || changed;
     }
   }
+  for (const link of own) if (drawing.coveredBy(link) > 0) drawing.redraw(link, ground.moreWaysOf(link));
   return {
     courses: new Map(own.map((link) => [link.id, drawing.courseOf(link)])),
     unclear: own.filter((link) => !drawing.isClear(link)).length,
     cost: own.reduce((sum, link) => sum + drawing.costNow(link), 0),
+    covered: own.reduce((sum, link) => sum + drawing.coveredBy(link), 0),
   };
 }
 
@@ -110,6 +122,16 @@ class Drawing {
       (words === null || this.wordsCost(words, link, Infinity) < COST.lineInWords) &&
       this.texts.search(bounds).every((text) => text.choice.way.link === link || !entersBox(line, text))
     );
+  }
+
+  /** How many words a link's line runs through, and how many lines run through its words. */
+  coveredBy(link: Link): number {
+    const { way, words } = this.now.get(link)!.choice;
+    const own = words?.box;
+    const isOther = ({ choice }: Drawn): boolean => choice.way.link !== link;
+    const through = this.texts.search(way.bounds).filter((text) => isOther(text) && entersBox(way.line, text));
+    const over = own ? this.lines.search(own).filter((one) => isOther(one) && entersBox(one.choice.way.line, own)) : [];
+    return through.length + over.length;
   }
 
   costNow(link: Link): number {

@@ -31,27 +31,23 @@ interface Wanted {
 /**
  * Lays topics out in blocks that fill a frame: what hangs from a topic stands below it, or right of it where the map goes
  * sideways, on trunks that are elbows of its links. A link whose kind sets another route takes none.
- * @returns more and less airily, what is read best first; none where too few links may be elbows for trunks to be told
+ * @yields drawings, the best first; none where too few links may be elbows for trunks to be told
  */
-export function framed(wanted: Wanted, frame: Frame, sort: Sort): Framed[] {
+export function* framed(wanted: Wanted, frame: Frame, sort: Sort, stays: boolean): Generator<Framed> {
   const { topics, links, graph, roots, legend, keepRoutes } = wanted;
   const mayElbow = links.map((link) => (routeSet(link, legend, keepRoutes) ?? 'elbow') === 'elbow');
-  if (mayElbow.filter(Boolean).length < ELBOWS * links.length) return [];
-  return inBlocks(graph, roots, frame, sort).map(({ places, turns, words, hangsBy }) => {
+  if (mayElbow.filter(Boolean).length < ELBOWS * links.length) return;
+  for (const { places, turns, words, hangsBy } of inBlocks(graph, roots, frame, sort, stays)) {
     const moved = topics.map((topic, i) => ({ ...topic, x: Math.round(places[i]!.x), y: Math.round(places[i]!.y) }));
     const courses: Framed['courses'] = links.map(() => null);
     hangsBy.forEach((tie, box) => {
       if (tie === null || !mayElbow[tie]) return;
-      const link = links[tie]!;
       const { from, to } = graph.ties[tie]!;
-      courses[tie] = courseThrough(link, [moved[from]!, moved[to]!], {
-        turn: turns[box]!,
-        words: words[box]!,
-        legend,
-      });
+      const at = { turn: turns[box] ?? null, words: words[box]!, legend };
+      courses[tie] = courseThrough(links[tie]!, [moved[from]!, moved[to]!], at);
     });
-    return { topics: moved, courses };
-  });
+    yield { topics: moved, courses };
+  }
 }
 
 /** The share of links that must be free to be elbows. */
@@ -63,13 +59,15 @@ const FINE = 10_000;
 const routeSet = (link: Link, legend: Legend | undefined, keepRoutes: boolean): Course['route'] | undefined =>
   keepRoutes ? linkStyle(link, legend).route : kindOfLink(legend, link.kind)?.route;
 
-/** The elbow that comes by a place, its words as near as can be to theirs. */
+/** The elbow that comes by a place, or straight where there is none; its words as near as can be to theirs. */
 function courseThrough(
   link: Link,
   [from, to]: readonly [Topic, Topic],
-  { turn, words, legend }: { turn: Place; words: Place | null; legend: Legend | undefined },
+  { turn, words, legend }: { turn: Place | null; words: Place | null; legend: Legend | undefined },
 ): Course {
-  const bare: Link = { ...link, route: 'elbow', bend: bendThrough('elbow', from, to, turn, FINE) };
+  const route = turn ? 'elbow' : 'straight';
+  const bend = turn ? bendThrough('elbow', from, to, turn, FINE) : 0;
+  const bare: Link = { ...link, route, bend };
   const phraseAt = words ? shareAt(drawLink(bare, from, to, legend).line, words, FINE) : 0.5;
-  return { route: 'elbow', bend: bare.bend!, phraseAt };
+  return { route, bend, phraseAt };
 }

@@ -1,17 +1,21 @@
 import { shapesOf } from './block-shapes.js';
 import type { Sort } from './block-shapes.js';
 import type { Block, Gaps, Laid, Twig } from './blocks.js';
+import { boxOf, unionOf } from '../geometry/points.js';
 import { branchesOf } from './branches.js';
 import type { Branches } from './branches.js';
 import { lettersIn } from './frame.js';
 import type { Frame } from './frame.js';
-import type { Graph } from './graph.js';
+import type { Box, Graph } from './graph.js';
+import type { Place } from './layered.js';
 
 const GAPS = { beside: 24, below: 14, drop: 34, lead: 26 };
 /** How airily blocks are drawn, from wide to close. */
 const AIR = [1.8, 1.5, 1.25, 1, 0.85];
 /** What of the largest letters is as good as they are, and what is worth a look where lines are clearer then. */
 const [SAME, NEARLY] = [0.97, 0.8];
+/** What of them is enough for what is there to stay about where it is. */
+const STAYS = 0.9;
 /** Between parts that nothing joins. */
 const APART = 44;
 
@@ -24,32 +28,58 @@ export interface InBlocks extends Laid {
  * A graph laid out to be read in a frame: each part a tree of blocks, as large as the frame lets it be; what is tied beside
  * that has no part in it.
  * @param roots the box that each part goes out from, by position
- * @returns the same more and less airily: the largest letters first, as far as they are nearly as large
+ * @param stays whether it is in blocks already, and is to change as little as letters nearly as large let it
+ * @returns drawings of about the largest letters, the best first: by their letters and their air, or by how little they move
  */
-export function inBlocks(graph: Graph, roots: readonly number[], frame: Frame, sort: Sort): InBlocks[] {
+export function inBlocks(graph: Graph, roots: readonly number[], frame: Frame, sort: Sort, stays: boolean): InBlocks[] {
   const branches = roots.map((root) => branchesOf(graph, root));
   const hangsBy = graph.boxes.map((_, box) => branches.find((one) => one.hangsBy[box] != null)?.hangsBy[box] ?? null);
-  const drawn = AIR.map((air) =>
-    packed(
-      branches.map((one) => blocksOf(graph, one, air, sort)),
-      frame,
-      APART * air,
-    ),
-  );
-  const best = Math.max(...drawn.map(({ letters }) => letters));
-  const grade = (letters: number): number => (letters >= SAME * best ? 0 : 1 - letters / best);
-  return drawn
+  const drawn = AIR.map((air) => {
+    const blocks = branches.map((one) => blocksOf(graph, one, air, sort));
+    return packings(blocks, frame, APART * air);
+  });
+  const best = Math.max(...drawn.flat().map(({ letters }) => letters));
+  const laid = ({ put }: Packed): InBlocks => {
+    const into: Laid = {
+      places: graph.boxes.map(() => ({ x: 0, y: 0 })),
+      turns: graph.boxes.map(() => null),
+      words: graph.boxes.map(() => null),
+    };
+    put(into);
+    return { ...into, hangsBy };
+  };
+  const all = drawn.flat();
+  if (stays) return byWayMoved(all.filter(({ letters }) => letters >= STAYS * best).map(laid), graph.boxes);
+  const grade = ({ letters }: Packed): number => (letters >= SAME * best ? 0 : 1 - letters / best);
+  const bests = drawn
+    .map((tried) => tried.reduce((most, one) => (one.letters > most.letters ? one : most)))
     .filter(({ letters }) => letters >= NEARLY * best)
-    .sort((a, b) => grade(a.letters) - grade(b.letters))
-    .map(({ put }) => {
-      const laid: Laid = {
-        places: graph.boxes.map(() => ({ x: 0, y: 0 })),
-        turns: graph.boxes.map(() => null),
-        words: graph.boxes.map(() => null),
-      };
-      put(laid);
-      return { ...laid, hangsBy };
-    });
+    .sort((a, b) => grade(a) - grade(b));
+  const others = all
+    .filter((one) => one.letters >= NEARLY * best && !bests.includes(one))
+    .sort((a, b) => b.letters - a.letters);
+  return [...bests, ...others].map(laid);
+}
+
+/** The drawings by how far their boxes would go from where they are, seen from the middle of all. */
+function byWayMoved(drawings: readonly InBlocks[], boxes: readonly Box[]): InBlocks[] {
+  const from = middleOf(boxes);
+  const moved = new Map(
+    drawings.map((drawing) => {
+      const to = middleOf(boxes.map((box, i) => ({ ...box, ...drawing.places[i]! })));
+      const way = drawing.places.reduce((sum, { x, y }, i) => {
+        const [dx, dy] = [x - to.x - boxes[i]!.x + from.x, y - to.y - boxes[i]!.y + from.y];
+        return sum + Math.sqrt(dx * dx + dy * dy);
+      }, 0);
+      return [drawing, way];
+    }),
+  );
+  return [...drawings].sort((a, b) => moved.get(a)! - moved.get(b)!);
+}
+
+function middleOf(boxes: readonly Box[]): Place {
+  const { left, top, right, bottom } = unionOf(boxes.map((box) => boxOf(box)))!;
+  return { x: (left + right) / 2, y: (top + bottom) / 2 };
 }
 
 function blocksOf({ boxes, ties }: Graph, tree: Branches, air: number, sort: Sort): Block[] {
@@ -68,14 +98,12 @@ interface Packed {
   put: (into: Laid) => void;
 }
 
-/** Parts in their order in rows, each in the shape that fits, drawn as large as the frame lets them. */
-function packed(parts: readonly (readonly Block[])[], frame: Frame, apart: number): Packed {
+/** Parts in their order in rows, each in a shape that fits: as many drawings as there are shapes, or sizes of a frame. */
+function packings(parts: readonly (readonly Block[])[], frame: Frame, apart: number): Packed[] {
   const [only, ...more] = parts;
   const tried =
     only && more.length === 0 ? only.map((block) => inRows([block], Infinity, apart)) : shelves(parts, frame, apart);
-  return tried
-    .map(({ width, height, put }) => ({ letters: lettersIn({ width, height }, frame), put }))
-    .reduce((best, one) => (one.letters > best.letters ? one : best));
+  return tried.map(({ width, height, put }) => ({ letters: lettersIn({ width, height }, frame), put }));
 }
 
 /** Sizes of a frame's own proportion from small to large, until all fits. */

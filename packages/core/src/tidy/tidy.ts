@@ -11,7 +11,6 @@ import type { Pulse } from '../pulse.js';
 import { isBlank } from '../words/normal-form.js';
 import type { Sort } from './block-shapes.js';
 import { clearLinks } from './clear-links.js';
-import type { Course } from './clear-links.js';
 import { lettersIn } from './frame.js';
 import type { Frame } from './frame.js';
 import { framed } from './framed.js';
@@ -93,16 +92,15 @@ interface Tidied extends Wanted {
   pulse: Pulse | undefined;
 }
 
-interface Drawing {
+interface Drawing extends Cleared {
   /** by position of the topic */
   places: readonly Place[];
-  /** by id of every link that moves */
-  courses: ReadonlyMap<string, Course>;
-  unclear: number;
-  /** of its links, as `clearLinks` weighs them */
-  cost: number;
 }
 
+/** How much more the links of a drawing that is better otherwise may cost. */
+const AS_CLEAR = 1.15;
+/** How many drawings in blocks are looked at. */
+const [FEW, MOST] = [4, 16];
 /** What of the letters in blocks is enough for a map to be drawn plainly. */
 const PLAIN_ENOUGH = 0.9;
 
@@ -126,9 +124,12 @@ function inFrame(tidied: Tidied): Drawing {
     );
   const [large, blocked] = [letters(plain), letters(blocks)];
   if (large > blocked) return plain;
-  const isInBlocks = inside.filter((link) => link.route === 'elbow').length > inside.length / 2;
-  return !isInBlocks && large >= PLAIN_ENOUGH * blocked && plain.unclear <= blocks.unclear ? plain : blocks;
+  return !isInBlocks(inside) && large >= PLAIN_ENOUGH * blocked && plain.unclear <= blocks.unclear ? plain : blocks;
 }
+
+/** Whether most of what is drawn hangs on trunks already. */
+const isInBlocks = (links: readonly Link[]): boolean =>
+  links.filter(({ route }) => route === 'elbow').length > links.length / 2;
 
 function sizeOf(
   topics: readonly Topic[],
@@ -144,20 +145,25 @@ const SORTS: Record<TidyWay, Sort> = { downward: 'below', sideways: 'beside', ou
 function inBlocks(tidied: Tidied, frame: Frame): Drawing | null {
   const { map, topics, inside, moving, graph, legend, keepRoutes, way, pulse } = tidied;
   const roots = partsOf(graph).map((part) => part[centreOf(partOf(graph, part).graph, part, topics, legend)]!);
-  const drawings = framed({ topics, links: inside, graph, roots, legend, keepRoutes }, frame, SORTS[way]).map(
-    (laid): Drawing => {
-      const { places } = settled(map, topics, { places: laid.topics, ways: [] });
-      const set = new Map(inside.flatMap(({ id }, i) => (laid.courses[i] ? [[id, laid.courses[i]] as const] : [])));
-      const clear = clearLinks(
-        movedTo(map, topics, places),
-        map.links.map((link) => ({ ...link, ...set.get(link.id) })),
-        new Set(moving.flatMap(({ id }) => (set.has(id) ? [] : [id]))),
-        { legend, keepRoutes, corridors: true, ...(pulse && { pulse }) },
-      );
-      return { places, courses: new Map([...set, ...clear.courses]), unclear: clear.unclear, cost: clear.cost };
-    },
-  );
-  return drawings.reduce<Drawing | null>((best, one) => (best && best.cost <= one.cost ? best : one), null);
+  const drawings: Drawing[] = [];
+  const stays = isInBlocks(inside);
+  for (const laid of framed({ topics, links: inside, graph, roots, legend, keepRoutes }, frame, SORTS[way], stays)) {
+    const { places } = settled(map, topics, { places: laid.topics, ways: [] });
+    const set = new Map(inside.flatMap(({ id }, i) => (laid.courses[i] ? [[id, laid.courses[i]] as const] : [])));
+    const clear = clearLinks(
+      movedTo(map, topics, places),
+      map.links.map((link) => ({ ...link, ...set.get(link.id) })),
+      new Set(moving.flatMap(({ id }) => (set.has(id) ? [] : [id]))),
+      { legend, keepRoutes, corridors: true, ...(pulse && { pulse }) },
+    );
+    drawings.push({ ...clear, places, courses: new Map([...set, ...clear.courses]) });
+    // Among a few the links are the clearest; many are looked at where words would have lines over them.
+    if (drawings.length >= (clear.covered === 0 ? FEW : MOST)) break;
+  }
+  const fewest = Math.min(...drawings.map(({ covered }) => covered));
+  const clearest = drawings.filter(({ covered }) => covered === fewest);
+  const least = Math.min(...clearest.map(({ cost }) => cost));
+  return clearest.find(({ cost }) => cost <= AS_CLEAR * least) ?? null;
 }
 
 function plainly(tidied: Tidied): Drawing {

@@ -15,10 +15,16 @@ import { isBlank } from '../words/normal-form.js';
 /** What a way costs at least, of whatever stands beside it: words under a topic, and a line through one. */
 const COST = { wordsOnTopic: 60, lineInTopic: 40 } as const;
 const ELBOWS = [0, 0.15, -0.15, 0.3, -0.3];
-/** Where straight lines and curves lead through what is drawn close, the corridors between it do. */
-const CORRIDORS = Array.from({ length: 49 }, (_, i) => (i - 24) / 25).sort((a, b) => Math.abs(a) - Math.abs(b));
+/** Where straight lines and curves lead through what is drawn close, the corridors between it do: bends, the least first. */
+const corridorsBy = (step: number): number[] =>
+  Array.from({ length: Math.round(1.92 / step) + 1 }, (_, i) => i * step - 0.96)
+    .map((bend) => Math.round(bend * 100) / 100)
+    .sort((a, b) => Math.abs(a) - Math.abs(b));
+const [COARSE, FINE] = [corridorsBy(0.04), corridorsBy(0.01)];
 const BENDS = [0.15, -0.15, 0.32, -0.32];
-const ALONG = [0.5, 0.42, 0.58, 0.34, 0.66, 0.24, 0.76, 0.18, 0.82];
+/** Shares of a line at which its words may stand, and more of them. */
+const EVERYWHERE = Array.from({ length: 33 }, (_, i) => 0.5 + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * 0.025);
+const ALONG: readonly number[] = [0.5, 0.42, 0.58, 0.34, 0.66, 0.24, 0.76, 0.18, 0.82];
 /** A bend through given room: what is less is straight, what is more is not tried. */
 const [LEAST_BEND, MOST_BEND] = [0.03, 0.6];
 /** How far a link may lead round what is drawn close, canvas units. */
@@ -142,22 +148,38 @@ export class Ground {
 
   /** All ways of a link, the plainest first. A kind that sets a route keeps it. */
   waysOf(link: Link): Way[] {
-    const way = (route: Route['route'], bend: number): Way => new Way(link, { route, bend }, ALONG, this);
-    const set = this.keepRoutes ? linkStyle(link, this.legend).route : kindOfLink(this.legend, link.kind)?.route;
-    if (set === 'elbow') return ELBOWS.map((bend) => way('elbow', bend));
-    const straight = set === 'curved' ? [] : [way('straight', 0)];
+    if (this.corridors) return this.throughCorridors(link, COARSE, ALONG);
+    const set = this.routeSet(link);
+    if (set === 'elbow') return ELBOWS.map((bend) => this.way(link, 'elbow', bend));
+    const straight = set === 'curved' ? [] : [this.way(link, 'straight', 0)];
     if (set === 'straight') return straight;
     const room = this.roomOf(link);
-    const [from, to] = [this.byId.get(link.from)!, this.byId.get(link.to)!];
-    const given = room ? bendThrough('curved', from, to, room) : 0;
+    const given = room ? bendThrough('curved', this.byId.get(link.from)!, this.byId.get(link.to)!, room) : 0;
     const led = Math.abs(given) < LEAST_BEND ? [] : [Math.min(MOST_BEND, Math.max(-MOST_BEND, given))];
-    const curved = [
-      ...straight,
-      ...[...led, ...(this.corridors ? CORRIDORS : BENDS)].map((bend) => way('curved', bend)),
-    ];
-    if (!this.corridors) return curved;
-    const elbows = set === undefined ? CORRIDORS.map((bend) => way('elbow', bend)) : [];
-    return [...curved, ...elbows].filter(({ route }) => route.bend === 0 || this.isAmong(from, to, route));
+    return [...straight, ...[...led, ...BENDS].map((bend) => this.way(link, 'curved', bend))];
+  }
+
+  /** Many more ways, for a link that is clear on none of the others. */
+  moreWaysOf(link: Link): Way[] {
+    return this.corridors ? this.throughCorridors(link, FINE, EVERYWHERE) : [];
+  }
+
+  private throughCorridors(link: Link, bends: readonly number[], along: readonly number[]): Way[] {
+    const set = this.routeSet(link);
+    const [from, to] = [this.byId.get(link.from)!, this.byId.get(link.to)!];
+    const routes = set ? [set] : (['straight', 'curved', 'elbow'] as const);
+    return routes
+      .flatMap((route) => (route === 'straight' ? [0] : bends).map((bend) => ({ route, bend })))
+      .filter((one) => one.bend === 0 || this.isAmong(from, to, one))
+      .map(({ route, bend }) => this.way(link, route, bend, along));
+  }
+
+  private way(link: Link, route: Route['route'], bend: number, along = ALONG): Way {
+    return new Way(link, { route, bend }, along, this);
+  }
+
+  private routeSet(link: Link): Route['route'] | undefined {
+    return this.keepRoutes ? linkStyle(link, this.legend).route : kindOfLink(this.legend, link.kind)?.route;
   }
 
   /** Whether a link stays among the topics, so that it takes no room of its own round them. */
