@@ -121,7 +121,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
     onPaste: (data: DataTransfer): void => {
       const { text, files } = pastedFrom(data);
       if (files.length > 0) return takeFiles(files, null);
-      if (text !== '' && !actions.isCopied(text)) actions.gatherText(text, desk.centre());
+      if (text !== '' && !actions.isCopied(text)) actions.gatherText(text, desk.centre(), desk.frame());
       else actions.paste(text === '' ? undefined : text);
       desk.bringIn();
     },

@@ -1,12 +1,15 @@
 import { fitTopic } from '../geometry/fit.js';
 import { boxOf, unionOf } from '../geometry/points.js';
-import { done, refused } from '../map/changes.js';
+import { applyChanges, done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
-import { LIMITS } from '../map/types.js';
-import type { Legend, Term, Topic, TopicMap } from '../map/types.js';
+import { emptyMap, LIMITS } from '../map/types.js';
+import type { Legend, Link, Term, Topic, TopicMap } from '../map/types.js';
 import { MOST_LINES, readOutline } from '../outline/outline.js';
 import type { OutlineMessage } from '../outline/outline.js';
-import { starterFrom } from '../outline/starter.js';
+import { treeFrom } from '../outline/starter.js';
+import { SCREEN } from '../tidy/frame.js';
+import type { Frame } from '../tidy/frame.js';
+import { tidyMap } from '../tidy/tidy.js';
 import { beginningOf } from '../words/beginning.js';
 import { normalForm } from '../words/normal-form.js';
 import { freeSpot } from './free-spot.js';
@@ -27,6 +30,8 @@ export interface Gathering {
   linkKind: string | null;
   /** a topic from which what stands outermost is linked */
   under?: string;
+  /** what of the screen the map has */
+  frame?: Frame;
 }
 
 /**
@@ -45,7 +50,7 @@ export function gatherText(map: TopicMap, text: string, wanted: Gathering, maker
   if (map.topics.length + fresh.length > LIMITS.topics) return { outcome: refused('noRoom'), messages };
   if (allNotes(map) + [...notes.values()].reduce((sum, { length }) => sum + length, 0) > LIMITS.allNotes)
     return { outcome: refused('notesFull'), messages };
-  const topics = standing(map, drawn(fresh, wanted.kind, maker, legend), wanted);
+  const topics = drawn(fresh, wanted.kind, maker, legend);
   const ids = new Map([...known, ...topics.map((topic): [string, string] => [normalForm(topic.text), topic.id])]);
   const idOf = (words: string): string => ids.get(normalForm(words))!;
   const outermost = terms.filter(({ text: words }) => !ties.some(({ to }) => normalForm(to) === normalForm(words)));
@@ -60,20 +65,32 @@ export function gatherText(map: TopicMap, text: string, wanted: Gathering, maker
   });
   if (map.links.length + links.length > LIMITS.links)
     return { outcome: refused('linksFull', { most: LIMITS.links }), messages };
+  const made = links.map((link) => newLink({ ...link, kind: wanted.linkKind }, maker));
+  const laid = laidOut(
+    { ...emptyMap(), topics, links: made.filter((one) => isAmong(one, topics)) },
+    wanted.frame,
+    legend,
+  );
+  const courses = new Map(laid.links.map((link) => [link.id, link]));
   return {
     outcome: done(
-      ...topics.map((topic): Change => {
+      ...standing(map, laid.topics, wanted).map((topic): Change => {
         const note = notes.get(normalForm(topic.text));
         return { do: 'add', to: 'topics', item: note === undefined ? topic : { ...topic, note } };
       }),
-      ...links.map((link): Change => ({
-        do: 'add',
-        to: 'links',
-        item: newLink({ ...link, kind: wanted.linkKind }, maker),
-      })),
+      ...made.map((link): Change => ({ do: 'add', to: 'links', item: courses.get(link.id) ?? link })),
     ),
     messages,
   };
+}
+
+const isAmong = ({ from, to }: Link, topics: readonly Topic[]): boolean =>
+  [from, to].every((end) => topics.some(({ id }) => id === end));
+
+/** New topics that are linked with each other, laid out to be read in a frame. */
+function laidOut(map: TopicMap, frame: Frame | undefined, legend: Legend): TopicMap {
+  if (map.links.length === 0) return map;
+  return applyChanges(map, tidyMap(map, { way: 'downward', frame: frame ?? SCREEN }, legend));
 }
 
 const allNotes = ({ topics }: TopicMap): number => topics.reduce((sum, { note = '' }) => sum + note.length, 0);
@@ -163,7 +180,7 @@ const [ACROSS, DOWN] = [24, 28];
 
 /** New topics, laid out around nothing in particular. */
 function drawn(terms: readonly Term[], kind: string | null, maker: Maker, legend: Legend): Topic[] {
-  const laid = starterFrom({ terms: terms.map((term) => ({ ...term, kind, place: 'map' })), legend });
+  const laid = treeFrom({ terms: terms.map((term) => ({ ...term, kind, place: 'map' })), legend });
   const topics = laid.topics.map(({ id: _, ...topic }) => ({ ...topic, id: maker.newId(), by: maker.by }));
   if (laid.links.length > 0) return topics;
   const sized = topics.map((topic) => ({ ...topic, ...fitTopic(topic, legend) }));

@@ -37,7 +37,8 @@ const NOTHING = { width: 0, height: 0 };
 /** What of the letters in blocks is enough for a tree to be kept. */
 const TREE_ENOUGH = 0.9;
 
-function treeFrom(assignment: Given): TopicMap {
+/** The same as a tree alone, however large. */
+export function treeFrom(assignment: Given): TopicMap {
   const terms = termsOnTheMap(assignment);
   const idOf = new Map(terms.map(({ text }, i) => [normalForm(text), `topic-${i + 1}`]));
   const parentOf = parents(terms, idOf);

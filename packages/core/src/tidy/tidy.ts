@@ -11,6 +11,7 @@ import type { Pulse } from '../pulse.js';
 import { isBlank } from '../words/normal-form.js';
 import type { Sort } from './block-shapes.js';
 import { clearLinks } from './clear-links.js';
+import type { Cleared } from './clear-links.js';
 import { lettersIn } from './frame.js';
 import type { Frame } from './frame.js';
 import { framed } from './framed.js';

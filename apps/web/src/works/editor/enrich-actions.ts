@@ -13,7 +13,7 @@ import {
   setSource,
   toggleMark,
 } from '@ichnograph/core';
-import type { Chip } from '@ichnograph/core';
+import type { Chip, Frame } from '@ichnograph/core';
 import { announce } from '../../common/announcer';
 import type { Hand } from './hand';
 import type { Spot } from './state';
@@ -49,8 +49,9 @@ export function enrichActions({ legend, maker, get, set, run, selectedTopics }: 
     /**
      * Text from elsewhere laid onto the map: a branch, a list or a table. It hangs from the selected topic, if that is one.
      * @param at about where, when nothing is selected
+     * @param frame what of the screen the map has
      */
-    gatherText: (text: string, at: Spot): void => {
+    gatherText: (text: string, at: Spot, frame: Frame): void => {
       const { map, next } = get();
       const [under, ...others] = selectedTopics();
       const parent = others.length === 0 ? map.topics.find(({ id }) => id === under) : undefined;
@@ -58,7 +59,7 @@ export function enrichActions({ legend, maker, get, set, run, selectedTopics }: 
       const { outcome, messages } = gatherText(
         map,
         text,
-        { at: spot, kind: next.topicKind, linkKind: next.linkKind, ...(parent && { under: parent.id }) },
+        { at: spot, frame, kind: next.topicKind, linkKind: next.linkKind, ...(parent && { under: parent.id }) },
         maker,
         legend,
       );
