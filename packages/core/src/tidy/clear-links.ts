@@ -33,10 +33,10 @@ export interface Cleared {
   courses: ReadonlyMap<string, Course>;
   /** of how many links the words lie on something or under a line, or the line runs through a topic or words */
   unclear: number;
-  /** how many words have a line over them */
-  covered: number;
-  /** what all courses cost together */
-  cost: number;
+  /** how many words have a line over them; worked out when it is asked for */
+  readonly covered: number;
+  /** what all courses cost together, likewise */
+  readonly cost: number;
 }
 
 /**
@@ -70,12 +70,20 @@ export function clearLinks(
       changed = drawing.redraw(link, waysOf.get(link)!) || changed;
     }
   }
-  for (const link of own) if (drawing.coveredBy(link) > 0) drawing.redraw(link, ground.moreWaysOf(link));
+  for (let pass = 0, changed = true; changed && pass < PASSES; pass++) {
+    changed = false;
+    for (const link of own)
+      if (!drawing.isReadable(link)) changed = drawing.redraw(link, ground.moreWaysOf(link)) || changed;
+  }
   return {
     courses: new Map(own.map((link) => [link.id, drawing.courseOf(link)])),
     unclear: own.filter((link) => !drawing.isClear(link)).length,
-    cost: own.reduce((sum, link) => sum + drawing.costNow(link), 0),
-    covered: own.reduce((sum, link) => sum + drawing.coveredBy(link), 0),
+    get cost() {
+      return own.reduce((sum, link) => sum + drawing.costNow(link), 0);
+    },
+    get covered() {
+      return own.reduce((sum, link) => sum + drawing.coveredBy(link), 0);
+    },
   };
 }
 
@@ -84,6 +92,10 @@ interface Choice {
   way: Way;
   words: WordsPlace | null;
 }
+const isSame = (one: Choice, other: Choice): boolean =>
+  one.way.route.route === other.way.route.route &&
+  one.way.route.bend === other.way.route.bend &&
+  one.words?.at === other.words?.at;
 interface Drawn extends Bounds {
   choice: Choice;
 }
@@ -115,12 +127,16 @@ class Drawing {
   }
 
   isClear(link: Link): boolean {
+    const { way } = this.now.get(link)!.choice;
+    return way.cost < way.plain + 1 && this.isReadable(link);
+  }
+
+  /** Whether its words lie on nothing and under no line, and its line runs through no others. */
+  isReadable(link: Link): boolean {
     const { way, words } = this.now.get(link)!.choice;
-    const { line, bounds } = way;
     return (
-      way.cost < way.plain + 1 &&
-      (words === null || this.wordsCost(words, link, Infinity) < COST.lineInWords) &&
-      this.texts.search(bounds).every((text) => text.choice.way.link === link || !entersBox(line, text))
+      (words === null || this.wordsCost(words, link, Infinity) < COST.wordsOnWords) &&
+      this.texts.search(way.bounds).every((text) => text.choice.way.link === link || !entersBox(way.line, text))
     );
   }
 
@@ -143,7 +159,7 @@ class Drawing {
   redraw(link: Link, ways: readonly Way[]): boolean {
     const before = this.now.get(link)!.choice;
     const choice = this.cheapest(ways, link);
-    if (!choice || (choice.way === before.way && choice.words === before.words)) return false;
+    if (!choice || isSame(choice, before)) return false;
     this.take(link);
     this.put(choice);
     return true;

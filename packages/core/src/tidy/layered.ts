@@ -1,6 +1,6 @@
 import type { Graph } from './graph.js';
 import { orderLayers } from './order.js';
-import type { Tied } from './order.js';
+import type { Passing, Tied } from './order.js';
 import { ranksOf } from './ranks.js';
 import { spread } from './spread.js';
 
@@ -39,8 +39,8 @@ export interface Layout {
  * (Sugiyama, Tagawa and Toda 1981): ranks, order in each layer, places.
  */
 export function layered(graph: Graph): Layout {
-  const { slots, layers, slotsOfTie } = slotsOf(graph, ranksOf(graph));
-  const ordered = withWordLayers(orderLayers(...boxLayers(layers, slots)), layers, slots);
+  const { slots, layers, slotsOfTie, passing } = slotsOf(graph, ranksOf(graph));
+  const ordered = withWordLayers(orderLayers(...boxLayers(layers, slots), passing), layers, slots);
   const x = across(ordered, slots);
   const y = down(ordered, slots, x);
   const places: Place[] = graph.boxes.map(() => ({ x: 0, y: 0 }));
@@ -61,6 +61,7 @@ function slotsOf({ boxes, ties }: Graph, ranks: readonly number[]) {
   const first = [...boxes.keys()].sort((a, b) => boxes[a]!.x - boxes[b]!.x || a - b);
   const slotOf: number[] = [];
   for (const box of first) slotOf[box] = add(2 * ranks[box]!, box, boxes[box]!.width, boxes[box]!.height);
+  const passing: Passing[] = [];
   const slotsOfTie = ties.map(({ from, to, words }) => {
     const isDown = ranks[from]! <= ranks[to]!;
     const [top, bottom] = isDown ? [from, to] : [to, from];
@@ -79,9 +80,11 @@ function slotsOf({ boxes, ties }: Graph, ranks: readonly number[]) {
     }
     slots[last]!.below.push(slotOf[bottom]!);
     slots[slotOf[bottom]!]!.above.push(last);
-    return isDown ? own : own.reverse();
+    // Every second one stands among boxes.
+    passing.push({ top: slotOf[top]!, own: own.filter((_, i) => i % 2 === 1), bottom: slotOf[bottom]! });
+    return isDown ? own : own.toReversed();
   });
-  return { slots, layers, slotsOfTie };
+  return { slots, layers, slotsOfTie, passing };
 }
 
 /** The layers of boxes alone, each tied to the next as through the words between: half as much to put in order. */

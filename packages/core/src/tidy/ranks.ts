@@ -1,6 +1,6 @@
 import type { Graph } from './graph.js';
-
-type Arc = readonly [from: number, to: number];
+import { shortestRanks } from './network-simplex.js';
+import type { Arc } from './network-simplex.js';
 
 /**
  * How far down each box stands: every tie leads down by one at least, and few lead further than they must. Ties that would
@@ -12,8 +12,7 @@ export function ranksOf({ boxes, ties }: Graph): number[] {
   const order = [...boxes.keys()].sort((a, b) => boxes[a]!.y - boxes[b]!.y || boxes[a]!.x - boxes[b]!.x || a - b);
   const arcs = withoutRings(order, ties);
   const [into, out] = [adjacent(boxes.length, arcs, 1), adjacent(boxes.length, arcs, 0)];
-  const ranks = longestPaths(boxes.length, into, out);
-  shorten(ranks, into, out);
+  const ranks = shortestRanks(longestPaths(boxes.length, into, out), arcs);
   const least = Math.min(...ranks);
   return ranks.map((rank) => rank - least);
 }
@@ -70,24 +69,4 @@ function longestPaths(count: number, into: readonly number[][], out: readonly nu
       if (left[next] === 0) ready.push(next);
     }
   return ranks;
-}
-
-const MOST_ROUNDS = 12;
-
-/** Moves each box to where its ties are shortest in sum, as far as what is above and below lets it. */
-function shorten(ranks: number[], into: readonly number[][], out: readonly number[][]): void {
-  for (let round = 0, moved = true; moved && round < MOST_ROUNDS; round++) {
-    moved = false;
-    for (const box of ranks.keys()) {
-      const [above, below] = [into[box]!, out[box]!];
-      const pull = below.length - above.length;
-      if (pull === 0) continue;
-      const highest = above.length > 0 ? Math.max(...above.map((one) => ranks[one]! + 1)) : -Infinity;
-      const lowest = below.length > 0 ? Math.min(...below.map((one) => ranks[one]! - 1)) : Infinity;
-      const wanted = pull > 0 ? lowest : highest;
-      if (!Number.isFinite(wanted) || wanted === ranks[box]) continue;
-      ranks[box] = wanted;
-      moved = true;
-    }
-  }
 }

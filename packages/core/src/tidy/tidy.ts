@@ -93,7 +93,7 @@ interface Tidied extends Wanted {
   pulse: Pulse | undefined;
 }
 
-interface Drawing extends Cleared {
+interface Drawing extends Pick<Cleared, 'courses' | 'unclear'> {
   /** by position of the topic */
   places: readonly Place[];
 }
@@ -146,7 +146,7 @@ const SORTS: Record<TidyWay, Sort> = { downward: 'below', sideways: 'beside', ou
 function inBlocks(tidied: Tidied, frame: Frame): Drawing | null {
   const { map, topics, inside, moving, graph, legend, keepRoutes, way, pulse } = tidied;
   const roots = partsOf(graph).map((part) => part[centreOf(partOf(graph, part).graph, part, topics, legend)]!);
-  const drawings: Drawing[] = [];
+  const drawings: (Drawing & Cleared)[] = [];
   const stays = isInBlocks(inside);
   for (const laid of framed({ topics, links: inside, graph, roots, legend, keepRoutes }, frame, SORTS[way], stays)) {
     const { places } = settled(map, topics, { places: laid.topics, ways: [] });
@@ -157,7 +157,8 @@ function inBlocks(tidied: Tidied, frame: Frame): Drawing | null {
       new Set(moving.flatMap(({ id }) => (set.has(id) ? [] : [id]))),
       { legend, keepRoutes, corridors: true, ...(pulse && { pulse }) },
     );
-    drawings.push({ ...clear, places, courses: new Map([...set, ...clear.courses]) });
+    const { unclear, covered, cost } = clear;
+    drawings.push({ places, courses: new Map([...set, ...clear.courses]), unclear, covered, cost });
     // Among a few the links are the clearest; many are looked at where words would have lines over them.
     if (drawings.length >= (clear.covered === 0 ? FEW : MOST)) break;
   }
@@ -178,14 +179,15 @@ function plainly(tidied: Tidied): Drawing {
       wayOf: ({ id }) => waysOf.get(id) ?? [],
       ...(pulse && { pulse }),
     });
-    return { places, ...clear };
+    return { places, courses: clear.courses, unclear: clear.unclear };
   };
   let best = drawnOn(settled(map, topics, bare));
   // Where words still lie on something, all is moved further apart, as far as that helps and does not take long.
   for (const wider of moving.length > MANY ? [] : WIDER) {
     if (best.unclear === 0) break;
     const next = drawnOn(settled(map, topics, stretched(bare, wider)));
-    if (next.unclear < best.unclear) best = next;
+    if (next.unclear >= best.unclear) break;
+    best = next;
   }
   return best;
 }

@@ -23,7 +23,7 @@ const corridorsBy = (step: number): number[] =>
 const [COARSE, FINE] = [corridorsBy(0.04), corridorsBy(0.01)];
 const BENDS = [0.15, -0.15, 0.32, -0.32];
 /** Shares of a line at which its words may stand, and more of them. */
-const EVERYWHERE = Array.from({ length: 33 }, (_, i) => 0.5 + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * 0.025);
+const EVERYWHERE = Array.from({ length: 17 }, (_, i) => 0.5 + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * 0.05);
 const ALONG: readonly number[] = [0.5, 0.42, 0.58, 0.34, 0.66, 0.24, 0.76, 0.18, 0.82];
 /** A bend through given room: what is less is straight, what is more is not tried. */
 const [LEAST_BEND, MOST_BEND] = [0.03, 0.6];
@@ -161,7 +161,11 @@ export class Ground {
 
   /** Many more ways, for a link that is clear on none of the others. */
   moreWaysOf(link: Link): Way[] {
-    return this.corridors ? this.throughCorridors(link, FINE, EVERYWHERE) : [];
+    if (this.corridors) return this.throughCorridors(link, FINE, EVERYWHERE);
+    const set = this.routeSet(link) ?? 'curved';
+    const bends = set === 'straight' ? [0] : COARSE.filter((bend) => Math.abs(bend) <= MOST_BEND);
+    const curved = bends.map((bend) => this.way(link, set, bend, EVERYWHERE));
+    return this.routeSet(link) === undefined ? [this.way(link, 'straight', 0, EVERYWHERE), ...curved] : curved;
   }
 
   private throughCorridors(link: Link, bends: readonly number[], along: readonly number[]): Way[] {
