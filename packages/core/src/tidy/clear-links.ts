@@ -1,13 +1,12 @@
 import RBush from 'rbush';
 import { entersBox } from '../geometry/boxes.js';
-import { isBeside } from '../geometry/drawn-part.js';
 import type { Point, Polyline } from '../geometry/points.js';
 import { linkStyle } from '../map/style.js';
 import type { LinkStyle } from '../map/style.js';
 import type { Legend, Link, Topic } from '../map/types.js';
 import type { Pulse } from '../pulse.js';
 import { Ground } from './ways.js';
-import type { Bounds, Way, WordsPlace } from './ways.js';
+import type { Bounds, Piece, Way, WordsPlace } from './ways.js';
 
 /** How a link takes its way, and where its words stand on it. */
 export type Course = Pick<LinkStyle, 'route' | 'bend' | 'phraseAt'>;
@@ -23,9 +22,26 @@ interface Around {
   keepRoutes?: boolean;
   /** whether links may take the corridors between what is drawn close */
   corridors?: boolean;
+  /** whether many more ways are looked at for what is hard to read */
+  isPolished?: boolean;
   /** where a link was given room to pass: tried first among bends */
   wayOf?: (link: Link) => readonly Point[];
   pulse?: Pulse;
+}
+
+/** How many links are looked at again, through many more ways, where words are hard to read. */
+const POLISHED = 30;
+
+function polish(drawing: Drawing, ground: Ground, links: readonly Link[]): void {
+  let left = POLISHED;
+  for (let pass = 0, changed = true; changed && pass < PASSES; pass++) {
+    changed = false;
+    for (const link of links) {
+      if (left <= 0 || drawing.isReadable(link)) continue;
+      left--;
+      changed = drawing.redraw(link, ground.moreWaysOf(link)) || changed;
+    }
+  }
 }
 
 export interface Cleared {
@@ -48,7 +64,14 @@ export function clearLinks(
   topics: readonly Topic[],
   links: readonly Link[],
   moving: ReadonlySet<string>,
-  { legend, keepRoutes = false, corridors = false, wayOf = () => [], pulse = () => undefined }: Around,
+  {
+    legend,
+    keepRoutes = false,
+    corridors = false,
+    isPolished = true,
+    wayOf = () => [],
+    pulse = () => undefined,
+  }: Around,
 ): Cleared {
   const ground = new Ground(topics, legend, wayOf, keepRoutes, corridors);
   const drawing = new Drawing();
@@ -70,11 +93,7 @@ export function clearLinks(
       changed = drawing.redraw(link, waysOf.get(link)!) || changed;
     }
   }
-  for (let pass = 0, changed = true; changed && pass < PASSES; pass++) {
-    changed = false;
-    for (const link of own)
-      if (!drawing.isReadable(link)) changed = drawing.redraw(link, ground.moreWaysOf(link)) || changed;
-  }
+  if (isPolished) polish(drawing, ground, own);
   return {
     courses: new Map(own.map((link) => [link.id, drawing.courseOf(link)])),
     unclear: own.filter((link) => !drawing.isClear(link)).length,
@@ -96,28 +115,28 @@ const isSame = (one: Choice, other: Choice): boolean =>
   one.way.route.route === other.way.route.route &&
   one.way.route.bend === other.way.route.bend &&
   one.words?.at === other.words?.at;
-interface Drawn extends Bounds {
-  choice: Choice;
+/** Words as they stand. */
+interface Text extends Bounds {
+  link: Link;
 }
 
 /** All links as they are drawn at the moment. */
 class Drawing {
-  private readonly lines = new RBush<Drawn>();
-  private readonly texts = new RBush<Drawn>();
-  private readonly now = new Map<Link, { choice: Choice; line: Drawn; text: Drawn | null }>();
+  private readonly lines = new RBush<Piece>();
+  private readonly texts = new RBush<Text>();
+  private readonly now = new Map<Link, { choice: Choice; text: Text | null }>();
 
   put(choice: Choice): void {
-    const line = { ...choice.way.bounds, choice };
-    const text = choice.words && { ...choice.words.box, choice };
-    this.now.set(choice.way.link, { choice, line, text });
-    // What its ends cover whole has no line that anything could meet.
-    if (choice.way.line.points.length > 0) this.lines.insert(line);
+    const { link, pieces } = choice.way;
+    const text = choice.words && { ...choice.words.box, link };
+    this.now.set(link, { choice, text });
+    for (const piece of pieces) this.lines.insert(piece);
     if (text) this.texts.insert(text);
   }
 
   private take(link: Link): void {
-    const { line, text } = this.now.get(link)!;
-    this.lines.remove(line);
+    const { choice, text } = this.now.get(link)!;
+    for (const piece of choice.way.pieces) this.lines.remove(piece);
     if (text) this.texts.remove(text);
   }
 
@@ -134,20 +153,13 @@ class Drawing {
   /** Whether its words lie on nothing and under no line, and its line runs through no others. */
   isReadable(link: Link): boolean {
     const { way, words } = this.now.get(link)!.choice;
-    return (
-      (words === null || this.wordsCost(words, link, Infinity) < COST.wordsOnWords) &&
-      this.texts.search(way.bounds).every((text) => text.choice.way.link === link || !entersBox(way.line, text))
-    );
+    return (words === null || this.wordsCost(words, link, Infinity) < COST.wordsOnWords) && this.textsUnder(way) === 0;
   }
 
   /** How many words a link's line runs through, and how many lines run through its words. */
   coveredBy(link: Link): number {
     const { way, words } = this.now.get(link)!.choice;
-    const own = words?.box;
-    const isOther = ({ choice }: Drawn): boolean => choice.way.link !== link;
-    const through = this.texts.search(way.bounds).filter((text) => isOther(text) && entersBox(way.line, text));
-    const over = own ? this.lines.search(own).filter((one) => isOther(one) && entersBox(one.choice.way.line, own)) : [];
-    return through.length + over.length;
+    return this.textsUnder(way) + (words ? this.linesOver(words.box, link) : 0);
   }
 
   costNow(link: Link): number {
@@ -183,45 +195,52 @@ class Drawing {
 
   /** What a line costs among the others; what comes after more than `enough` is not worked out. */
   private lineCost(way: Way, enough: number): number {
-    const { link, line, bounds } = way;
-    let sum = way.cost;
+    const sum = way.cost;
     if (sum > enough) return sum;
-    for (const { choice } of this.lines.search(bounds)) {
-      const other = choice.way;
-      if (other.link === link || sharesEnd(link, other.link)) continue;
-      if (cross(line, other.line)) sum += COST.crossing;
-      if (sum > enough) return sum;
-    }
-    for (const words of this.texts.search(bounds))
-      if (words.choice.way.link !== link && entersBox(line, words)) sum += COST.lineInWords;
-    return sum;
+    const over = sum + COST.lineInWords * this.textsUnder(way);
+    return over > enough ? over : over + COST.crossing * this.crossed(way);
+  }
+
+  /** How many lines a way crosses, of links that share no end with its own. */
+  private crossed({ pieces, link }: Way): number {
+    const crossed = new Set<Way>();
+    for (const piece of pieces)
+      for (const other of this.lines.search(piece))
+        if (!crossed.has(other.way) && !sharesEnd(link, other.way.link) && cross(piece.segment, other.segment))
+          crossed.add(other.way);
+    return crossed.size;
+  }
+
+  /** How many words a way runs through, its own left out. */
+  private textsUnder({ pieces, link }: Way): number {
+    const under = new Set<Text>();
+    for (const piece of pieces)
+      for (const text of this.texts.search(piece))
+        if (text.link !== link && !under.has(text) && entersBox(piece.segment, text)) under.add(text);
+    return under.size;
+  }
+
+  /** How many lines run through a box, that of a link left out. */
+  private linesOver(box: Bounds, link: Link): number {
+    const over = new Set<Way>();
+    for (const { way, segment } of this.lines.search(box))
+      if (way.link !== link && !over.has(way) && entersBox(segment, box)) over.add(way);
+    return over.size;
   }
 
   private wordsCost({ box, cost }: WordsPlace, link: Link, enough: number): number {
     let sum = cost;
     if (sum > enough) return sum;
-    for (const { choice } of this.texts.search(box)) if (choice.way.link !== link) sum += COST.wordsOnWords;
-    if (sum > enough) return sum;
-    for (const { choice } of this.lines.search(box))
-      if (choice.way.link !== link && entersBox(choice.way.line, box)) sum += COST.lineInWords;
-    return sum;
+    for (const text of this.texts.search(box)) if (text.link !== link) sum += COST.wordsOnWords;
+    return sum > enough ? sum : sum + COST.lineInWords * this.linesOver(box, link);
   }
 }
 
 const sharesEnd = (one: Link, other: Link): boolean =>
   other.from === one.from || other.from === one.to || other.to === one.from || other.to === one.to;
 
-/** Whether two lines cross: by plain arithmetic, since this only chooses and nothing is judged by it. */
-function cross({ points: one, box }: Polyline, { points: other, box: theirs }: Polyline): boolean {
-  for (let i = 1; i < one.length; i++) {
-    const [a, b] = [one[i - 1]!, one[i]!];
-    if (isBeside(a, b, theirs)) continue;
-    for (let j = 1; j < other.length; j++) {
-      const [c, d] = [other[j - 1]!, other[j]!];
-      if (!isBeside(c, d, box) && isLeft(a, b, c) !== isLeft(a, b, d) && isLeft(c, d, a) !== isLeft(c, d, b))
-        return true;
-    }
-  }
-  return false;
+/** Whether two straight lines cross: by plain arithmetic, since this only chooses and nothing is judged by it. */
+function cross({ points: [a, b] }: Polyline, { points: [c, d] }: Polyline): boolean {
+  return isLeft(a!, b!, c!) !== isLeft(a!, b!, d!) && isLeft(c!, d!, a!) !== isLeft(c!, d!, b!);
 }
 const isLeft = (a: Point, b: Point, c: Point): boolean => (b.x - a.x) * (c.y - a.y) > (b.y - a.y) * (c.x - a.x);

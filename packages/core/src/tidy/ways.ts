@@ -20,7 +20,7 @@ const corridorsBy = (step: number): number[] =>
   Array.from({ length: Math.round(1.92 / step) + 1 }, (_, i) => i * step - 0.96)
     .map((bend) => Math.round(bend * 100) / 100)
     .sort((a, b) => Math.abs(a) - Math.abs(b));
-const [COARSE, FINE] = [corridorsBy(0.04), corridorsBy(0.01)];
+const [COARSE, FINE] = [corridorsBy(0.08), corridorsBy(0.02)];
 const BENDS = [0.15, -0.15, 0.32, -0.32];
 /** Shares of a line at which its words may stand, and more of them. */
 const EVERYWHERE = Array.from({ length: 17 }, (_, i) => 0.5 + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * 0.05);
@@ -59,6 +59,28 @@ const boundsOf = ({ left, top, right, bottom }: Box): Bounds => ({
   maxY: bottom,
 });
 
+/** A short straight part of a way: what is near it is soon found. */
+export interface Piece extends Bounds {
+  way: Way;
+  segment: Polyline;
+}
+/** The longest that a slanting part may be, canvas units. */
+const SLANTING = 160;
+
+function piecesOf(way: Way): Piece[] {
+  const { points } = way.line;
+  return points.slice(1).flatMap((to, i) => {
+    const from = points[i]!;
+    const [x, y] = [to.x - from.x, to.y - from.y];
+    const count = Math.ceil(Math.min(Math.abs(x), Math.abs(y)) / SLANTING) || 1;
+    const at = (part: number): Point => ({ x: from.x + (x * part) / count, y: from.y + (y * part) / count });
+    return Array.from({ length: count }, (_, part): Piece => {
+      const segment = polyline([at(part), at(part + 1)]);
+      return { ...boundsOf(segment.box), way, segment };
+    });
+  });
+}
+
 /** Where words could stand on a way, and what that costs whatever other links do. */
 export interface WordsPlace {
   at: number;
@@ -73,7 +95,7 @@ export class Way {
   /** what it costs whatever stands beside it: the plainest is best */
   readonly plain: number;
   private drawn?: Polyline;
-  private held?: Bounds;
+  private parts?: readonly Piece[];
   private inTopics?: number;
   private placed?: WordsPlace[];
 
@@ -92,13 +114,13 @@ export class Way {
     return (this.drawn ??= this.ground.lineOf(this.link, this.route));
   }
 
-  get bounds(): Bounds {
-    return (this.held ??= boundsOf(this.line.box));
+  get pieces(): readonly Piece[] {
+    return (this.parts ??= piecesOf(this));
   }
 
   /** with what it costs to run through topics */
   get cost(): number {
-    this.inTopics ??= this.ground.topicsEntered(this.line, this.link);
+    this.inTopics ??= this.ground.topicsEntered(this);
     return this.plain + COST.lineInTopic * this.inTopics;
   }
 
@@ -217,9 +239,12 @@ export class Ground {
     return this.within(box).filter((t) => boxesMeet(box, this.boxes[t]!)).length;
   }
 
-  topicsEntered(line: Polyline, { from, to }: Link): number {
-    const isOther = ({ id }: Topic): boolean => id !== from && id !== to;
-    return this.within(line.box).filter((t) => isOther(this.topics[t]!) && entersBox(line, this.boxes[t]!)).length;
+  topicsEntered({ pieces, link: { from, to } }: Way): number {
+    const entered = new Set<number>();
+    for (const { segment } of pieces)
+      for (const t of this.within(segment.box))
+        if (!entered.has(t) && entersBox(segment, this.boxes[t]!)) entered.add(t);
+    return [...entered].filter((t) => this.topics[t]!.id !== from && this.topics[t]!.id !== to).length;
   }
 
   private within({ left, top, right, bottom }: Box): number[] {
