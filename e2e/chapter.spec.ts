@@ -55,7 +55,8 @@ test('a chapter of ninety terms is pasted, becomes a starter that can be read, a
   await expect(desk.topic('glazing bar')).toBeVisible();
   await desk.saved();
   await test.step('all of it is in sight, in letters of at least eight pixels', async () => {
-    for (const text of ['A house', 'lime', 'glazing bar']) await expect(desk.topic(text)).toBeInViewport({ ratio: 0.99 });
+    for (const text of ['A house', 'lime', 'glazing bar'])
+      await expect(desk.topic(text)).toBeInViewport({ ratio: 0.99 });
     console.log(`letters of the starter: ${(await smallestLetters(student)).toFixed(1)} px`);
     expect(await smallestLetters(student)).toBeGreaterThanOrEqual(8);
     await student.screenshot({ path: test.info().outputPath('starter.png') });

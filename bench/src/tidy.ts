@@ -1,17 +1,20 @@
 import { instance } from '@viz-js/viz';
-import type { Viz } from '@viz-js/viz';
+import type { Edge, Viz } from '@viz-js/viz';
 import {
   applyChanges,
   boxesMeet,
   boxOf,
   drawLink,
+  drawnBox,
   emptyMap,
   entersBox,
   fitTopic,
+  lettersIn,
   meetingPoint,
   phraseAt,
   pick,
   polyline,
+  SCREEN,
   seeded,
   tidyMap,
 } from '@ichnograph/core';
@@ -28,13 +31,15 @@ const PHRASES = [
   'pushes outward on',
   'is',
 ];
-const MAPS = 40;
+const MAPS = 12;
 /** Graphviz's layout for each of ours, and the way its ranks go. */
 const BESIDE: Record<Exclude<TidyWay, 'timeline'>, { engine: string; rankdir: string }> = {
   downward: { engine: 'dot', rankdir: 'TB' },
   outward: { engine: 'twopi', rankdir: 'TB' },
   sideways: { engine: 'dot', rankdir: 'LR' },
 };
+
+const WAYS = ['downward', 'outward', 'sideways'] as const;
 
 interface Seen {
   crossings: number;
@@ -43,25 +48,126 @@ interface Seen {
   ms: number;
 }
 
-/** Tidying beside Graphviz, on 40 maps of 20 to 300 topics with words on every link: sums over all, each drawn as its maker draws. */
+/** Two sets of maps of 20 to 300 topics. */
+const SETS: readonly [name: string, maps: readonly TopicMap[]][] = [
+  ['ties between what was made about together', sized(mapWithWords, 100)],
+  ['a tree by distance, a quarter as many ties anywhere', sized(mapByDistance, 500)],
+];
+function sized(make: (size: number, seed: number) => TopicMap, seed: number): TopicMap[] {
+  return Array.from({ length: MAPS }, (_, i) => make(Math.round(20 * 15 ** (i / (MAPS - 1))), seed + i));
+}
+
+/**
+ * Tidying beside Graphviz: sums over the maps of each set, each drawn as its maker draws; and in a frame, its letters beside
+ * what they could be if topics and words left nothing between them, and how much stays where it is after a small change.
+ */
 export async function benchTidy(): Promise<void> {
   const viz = await instance();
-  const maps = Array.from({ length: MAPS }, (_, i) => mapWithWords(Math.round(20 * 15 ** (i / (MAPS - 1))), 100 + i));
-  tidyMap(maps[20]!, { way: 'downward' });
-  graphviz(viz, maps[20]!, BESIDE.downward);
-  for (const way of ['downward', 'outward', 'sideways'] as const) {
-    title(`Tidy ${way}, ${MAPS} maps of 20 to 300 topics: ours · Graphviz (${BESIDE[way].engine})`);
-    const [ours, theirs] = [none(), none()];
-    for (const map of maps) {
-      add(ours, tidied(map, way));
-      add(theirs, graphviz(viz, map, BESIDE[way]));
+  for (const [name, maps] of SETS)
+    for (const way of WAYS) {
+      title(`Tidy ${way}, ${MAPS} maps (${name}): ours · Graphviz (${BESIDE[way].engine})`);
+      const [ours, theirs] = [none(), none()];
+      for (const map of maps) {
+        add(ours, tidied(map, way));
+        add(theirs, graphviz(viz, map, BESIDE[way]));
+      }
+      const both = (what: keyof Seen): string => `${Math.round(ours[what])} · ${Math.round(theirs[what])}`;
+      line('crossings in all', both('crossings'), 'wanted: at most 0.95 ×');
+      line('lines over words in all', both('throughWords'), 'wanted: none');
+      line('topics on topics, words on words, words on topics', both('overlaps'), 'wanted: none');
+      line('time', times(ours.ms / theirs.ms), 'wanted: at most 1');
     }
-    const both = (what: keyof Seen): string => `${Math.round(ours[what])} · ${Math.round(theirs[what])}`;
-    line('crossings in all', both('crossings'), 'wanted: no more');
-    line('lines over words in all', both('throughWords'), 'wanted: no more');
-    line('topics on topics, words on words, words on topics', both('overlaps'));
-    line('time', times(ours.ms / theirs.ms), 'wanted: at most 1');
+  for (const way of WAYS) benchFrame(way);
+}
+
+/** What is wanted of letters, as a share of the most they could be, up to so many topics. */
+const WANTED = [
+  [50, 0.5],
+  [100, 0.45],
+  [Infinity, 0.35],
+] as const;
+const CHANGES = 6;
+
+function benchFrame(way: (typeof WAYS)[number]): void {
+  title(`Tidy ${way} in a frame of ${SCREEN.width} × ${SCREEN.height}`);
+  for (const [name, maps] of SETS)
+    for (const map of [maps[4]!, maps[7]!, maps[9]!]) {
+      const once = applyChanges(map, tidyMap(map, { way, frame: SCREEN }));
+      const share = lettersOf(once) / mostLetters(once);
+      const size = map.topics.length;
+      const wanted = WANTED.find(([most]) => size <= most)![1] - (way === 'outward' ? 0.1 : 0);
+      const { crossings, throughWords, overlaps } = seenOf(once);
+      line(
+        `${size} topics, ${name}: letters`,
+        `${share.toFixed(2)} of the most`,
+        `wanted: ${wanted.toFixed(2)}; ${throughWords} lines over words, ${overlaps} on each other, ${crossings} crossings`,
+      );
+      const random = seeded(size);
+      const stays = Array.from({ length: CHANGES }, () => {
+        const changed = withSmallChange(once, random);
+        return stayed(once, applyChanges(changed, tidyMap(changed, { way, frame: SCREEN })));
+      });
+      const mean = (of: (one: { moved: number; kept: number }) => number): string =>
+        (stays.reduce((sum, one) => sum + of(one), 0) / CHANGES).toFixed(3);
+      line(
+        '  after a small change: way moved, pairs in order',
+        `${mean(({ moved }) => moved)} · ${mean(({ kept }) => kept)}`,
+        'wanted: at most 0.15 of the diagonal, at least 0.9',
+      );
+    }
+}
+
+function lettersOf(map: TopicMap): number {
+  const { left, top, right, bottom } = drawnBox(map, undefined)!;
+  return lettersIn({ width: right - left, height: bottom - top }, SCREEN);
+}
+
+function mostLetters({ topics, links }: TopicMap): number {
+  const rooms = topics.map(({ width, height }) => (width + 40) * (height + 36));
+  const words = links.map(({ phrase }) => (phrase === '' ? 0 : (7 * phrase.length + 10) * 26));
+  const area = [...rooms, ...words].reduce((sum, one) => sum + one, 0);
+  return 14 * Math.min(1, Math.sqrt((SCREEN.width * SCREEN.height) / area));
+}
+
+/** A topic more, a branch hung elsewhere, or longer words. */
+function withSmallChange(map: TopicMap, random: () => number): TopicMap {
+  const one = pick(map.topics, random);
+  const what = Math.floor(random() * 3);
+  if (what === 0) {
+    const topic = { ...one, id: 'more', text: 'one more', x: one.x + 40, y: one.y + 60 };
+    const link: Link = { id: 'more link', from: one.id, to: topic.id, phrase: 'holds', kind: null };
+    return {
+      ...map,
+      topics: [...map.topics, { ...topic, ...fitTopic(topic, undefined) }],
+      links: [...map.links, link],
+    };
   }
+  if (what === 1) {
+    const leaves = map.links.filter(({ to }) => !map.links.some(({ from }) => from === to) && to !== one.id);
+    const hung = pick(leaves, random);
+    return { ...map, links: map.links.map((link) => (link === hung ? { ...link, from: one.id } : link)) };
+  }
+  const longer = { ...one, text: `${one.text} and so on` };
+  const grown = { ...longer, ...fitTopic(longer, undefined) };
+  return { ...map, topics: map.topics.map((topic) => (topic === one ? grown : topic)) };
+}
+
+/** How far topics went, as a share of the diagonal, and how many pairs kept their order left and right, above and below. */
+function stayed(before: TopicMap, after: TopicMap): { moved: number; kept: number } {
+  const { left, top, right, bottom } = drawnBox(after, undefined)!;
+  const byId = new Map(after.topics.map((topic) => [topic.id, topic]));
+  const pairs = before.topics.map((topic) => ({ was: topic, is: byId.get(topic.id)! }));
+  const way = pairs.reduce((sum, { was, is }) => sum + Math.hypot(is.x - was.x, is.y - was.y), 0);
+  let [kept, all] = [0, 0];
+  pairs.forEach((one, i) => {
+    for (const other of pairs.slice(i + 1))
+      for (const along of ['x', 'y'] as const) {
+        const [was, is] = [one.was[along] - other.was[along], one.is[along] - other.is[along]];
+        all++;
+        if (Math.abs(was) < 1 || Math.abs(is) < 1 || was > 0 === is > 0) kept++;
+      }
+  });
+  return { moved: way / pairs.length / Math.hypot(right - left, bottom - top), kept: kept / all };
 }
 
 const none = (): Seen => ({ crossings: 0, throughWords: 0, overlaps: 0, ms: 0 });
@@ -70,7 +176,7 @@ function add(sum: Seen, one: Seen): void {
 }
 
 /** A tree as a student grows it, with a fifth as many ties across, most of them between topics that were made about together. */
-export function mapWithWords(size: number, seed: number): TopicMap {
+function mapWithWords(size: number, seed: number): TopicMap {
   const random = seeded(seed);
   const topics = Array.from({ length: size }, (_, i): Topic => {
     const text = `${pick(WORDS, random)} ${pick(WORDS, random)} ${i}`;
@@ -90,22 +196,42 @@ export function mapWithWords(size: number, seed: number): TopicMap {
   return { ...emptyMap(), topics, links };
 }
 
+/** A tree in which most hang from what was made shortly before, with a quarter as many ties between any two; words on most. */
+function mapByDistance(size: number, seed: number): TopicMap {
+  const random = seeded(seed);
+  const topics = Array.from({ length: size }, (_, i): Topic => {
+    const text = `${pick(WORDS, random)} ${pick(WORDS, random)} ${i}`;
+    const topic = { id: `t${i}`, text, kind: null, x: random() * 1500, y: random() * 1500, width: 0, height: 0 };
+    return { ...topic, ...fitTopic(topic, undefined) };
+  });
+  const links: Link[] = [];
+  const tie = (from: number, to: number): void => {
+    if (from === to || links.some((link) => link.from === `t${from}` && link.to === `t${to}`)) return;
+    const phrase = random() < 0.85 ? pick(PHRASES, random) : '';
+    links.push({ id: `l${links.length}`, from: `t${from}`, to: `t${to}`, phrase, kind: null });
+  };
+  for (let i = 1; i < size; i++) tie(Math.max(0, i - 1 - Math.floor(-Math.log(1 - random()) * 5)), i);
+  for (let i = 0; i < size / 4; i++) tie(Math.floor(random() * size), Math.floor(random() * size));
+  return { ...emptyMap(), topics, links };
+}
+
 function tidied(map: TopicMap, way: TidyWay): Seen {
   const start = performance.now();
   const now = applyChanges(map, tidyMap(map, { way }));
   const ms = performance.now() - start;
-  const byId = new Map(now.topics.map((topic) => [topic.id, topic]));
-  const drawn = now.links.map((link) => {
+  return { ...seenOf(now), ms };
+}
+
+function seenOf({ topics, links }: TopicMap): Omit<Seen, 'ms'> {
+  const byId = new Map(topics.map((topic) => [topic.id, topic]));
+  const drawn = links.map((link) => {
     const drawing = drawLink(link, byId.get(link.from)!, byId.get(link.to)!, undefined);
     return { link, line: polyline(drawing.line), words: drawing.phrase?.box ?? null };
   });
-  return {
-    ...seen(
-      now.topics.map((topic) => boxOf(topic)),
-      drawn,
-    ),
-    ms,
-  };
+  return seen(
+    topics.map((topic) => boxOf(topic)),
+    drawn,
+  );
 }
 
 interface Drawn {
@@ -159,12 +285,12 @@ function graphviz(viz: Viz, map: TopicMap, { engine, rankdir }: { engine: string
       attributes: { width: width / inch, height: height / inch },
     })),
     edges: map.links.map((link) => {
+      const edge = { tail: link.from, head: link.to };
+      if (link.phrase === '') return { ...edge, attributes: { id: link.id } };
       const { width, height } = wordsOf(link);
-      const label = {
-        html: `<table border="0" fixedsize="true" width="${width}" height="${height}"><tr><td></td></tr></table>`,
-      };
-      return { tail: link.from, head: link.to, attributes: { id: link.id, label } };
-    }),
+      const html = `<table border="0" fixedsize="true" width="${width}" height="${height}"><tr><td></td></tr></table>`;
+      return { ...edge, attributes: { id: link.id, label: { html } } };
+    }) as Edge[],
   };
   const start = performance.now();
   const laid = viz.renderJSON(graph, { engine }) as Laid;

@@ -36,8 +36,7 @@ export function centreLine(a: Point, b: Point, route: Route, bend: number): Poin
 export function bendThrough(route: Route, a: Point, b: Point, by: Point, parts = 100): number {
   const [x, y] = [b.x - a.x, b.y - a.y];
   const whole = (bend: number): number => (Number.isFinite(bend) ? Math.round(bend * parts) / parts : 0);
-  if (route === 'elbow')
-    return whole(Math.abs(x) >= Math.abs(y) ? (by.x - a.x) / x - 0.5 : (by.y - a.y) / y - 0.5);
+  if (route === 'elbow') return whole(Math.abs(x) >= Math.abs(y) ? (by.x - a.x) / x - 0.5 : (by.y - a.y) / y - 0.5);
   // How far to the side of the straight line, as a share of it; the control point is twice as far.
   return whole((2 * (x * (by.y - a.y) - y * (by.x - a.x))) / (x * x + y * y));
 }
