@@ -11,7 +11,8 @@ import { mapOutline, outlineMarkdown } from '../outline/map-outline.js';
 import { requirementTypes } from '../requirements/registry.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { whole } from '../testing/random-maps.js';
-import { TIDY_WAYS, tidyMap } from '../tidy/tidy.js';
+import { TIDY_WAYS } from '../tidy/tidied.js';
+import { tidyMap } from '../tidy/tidy.js';
 import { say } from '../wording/say.js';
 import { checkMap } from './check-map.js';
 

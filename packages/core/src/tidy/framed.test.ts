@@ -17,7 +17,7 @@ import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { lettersIn, SCREEN } from './frame.js';
 import type { Frame } from './frame.js';
 import { tidyMap } from './tidy.js';
-import type { TidyWay } from './tidy.js';
+import type { TidyWay } from './tidied.js';
 
 const WAYS = ['downward', 'outward', 'sideways'] as const;
 const { legend } = assignmentOf();

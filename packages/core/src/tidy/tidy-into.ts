@@ -4,7 +4,8 @@ import type { Legend, TopicMap } from '../map/types.js';
 import { drawnBox } from '../drawn/drawn.js';
 import type { Pulse } from '../pulse.js';
 import type { Frame } from './frame.js';
-import { TIDY_WAYS, tidyMap } from './tidy.js';
+import { TIDY_WAYS } from './tidied.js';
+import { tidyMap } from './tidy.js';
 
 /**
  * What tidies a map for a frame it is seen in whole: of the ways that order no time, the one in which it is drawn the

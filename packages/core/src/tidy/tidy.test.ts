@@ -12,8 +12,9 @@ import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { spread } from './spread.js';
 import { tidyInto } from './tidy-into.js';
 import type { Frame } from './frame.js';
-import { TIDY_WAYS, tidyMap } from './tidy.js';
-import type { TidyWay } from './tidy.js';
+import { TIDY_WAYS } from './tidied.js';
+import { tidyMap } from './tidy.js';
+import type { TidyWay } from './tidied.js';
 
 const assignment = assignmentOf();
 const PHRASES = ['holds', 'stands on a', 'hands its load to', 'is', 'pushes outward on'];

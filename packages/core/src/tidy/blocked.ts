@@ -1,0 +1,53 @@
+import type { Link } from '../map/types.js';
+import type { Sort } from './block-shapes.js';
+import { clearLinks } from './clear-links.js';
+import type { Frame } from './frame.js';
+import { framed } from './framed.js';
+import type { Framed } from './framed.js';
+import { partsOf } from './graph.js';
+import { centreOf, movedTo, partOf, settled } from './tidied.js';
+import type { Drawing, Tidied, TidyWay } from './tidied.js';
+
+/** How much more the links of a drawing that is better otherwise may cost. */
+const AS_CLEAR = 1.15;
+/** How many drawings in blocks are looked at. */
+const [FEW, MOST] = [4, 16];
+/** How many links across the branches are led through all that are looked at. */
+const LOOKED_AT = 80;
+/** Whether most of what is drawn hangs on trunks already. */
+export const isInBlocks = (links: readonly Link[]): boolean =>
+  links.filter(({ route }) => route === 'elbow').length > links.length / 2;
+
+const SORTS: Record<TidyWay, Sort> = { downward: 'below', sideways: 'beside', outward: 'around', timeline: 'below' };
+
+/** In blocks that fill a frame, of several drawings the one whose links are the clearest; null where none can be made. */
+export function blocked(tidied: Tidied, frame: Frame): Drawing | null {
+  const { map, topics, inside, moving, graph, legend, keepRoutes, way, pulse } = tidied;
+  const roots = partsOf(graph).map((part) => part[centreOf(partOf(graph, part).graph, part, topics, legend)]!);
+  const drawn = (laid: Framed, isPolished: boolean) => {
+    const { places } = settled(map, topics, { places: laid.topics, ways: [] });
+    const set = new Map(inside.flatMap(({ id }, i) => (laid.courses[i] ? [[id, laid.courses[i]] as const] : [])));
+    const clear = clearLinks(
+      movedTo(map, topics, places),
+      map.links.map((link) => ({ ...link, ...set.get(link.id) })),
+      new Set(moving.flatMap(({ id }) => (set.has(id) ? [] : [id]))),
+      { legend, keepRoutes, corridors: true, isPolished, ...(pulse && { pulse }) },
+    );
+    const { unclear, covered, cost } = clear;
+    return { laid, places, courses: new Map([...set, ...clear.courses]), unclear, covered, cost };
+  };
+  const drawings: ReturnType<typeof drawn>[] = [];
+  const stays = isInBlocks(inside);
+  const across = moving.length - (topics.length - roots.length);
+  const [few, most] = [FEW, MOST].map((count) => Math.max(2, Math.min(count, Math.round(LOOKED_AT / (1 + across)))));
+  for (const laid of framed({ topics, links: inside, graph, roots, legend, keepRoutes }, frame, SORTS[way], stays)) {
+    drawings.push(drawn(laid, false));
+    // Among a few the links are the clearest; many are looked at where words would have lines over them.
+    if (drawings.length >= (drawings.at(-1)!.covered === 0 ? few! : most!)) break;
+  }
+  const fewest = Math.min(...drawings.map(({ covered }) => covered));
+  const clearest = drawings.filter(({ covered }) => covered === fewest);
+  const least = Math.min(...clearest.map(({ cost }) => cost));
+  const best = clearest.find(({ cost }) => cost <= AS_CLEAR * least);
+  return best ? (best.covered === 0 ? best : drawn(best.laid, true)) : null;
+}
