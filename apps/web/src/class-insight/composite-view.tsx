@@ -1,4 +1,4 @@
-import { compositeMap, drawnByAtLeast, mapToSvg, openStoredAssignment, tieId } from '@ichnograph/core';
+import { compositeMap, drawnBox, drawnByAtLeast, mapToSvg, openStoredAssignment, tieId } from '@ichnograph/core';
 import type { Assignment, Composite, StrongTie, Tie, TopicMap } from '@ichnograph/core';
 import type { ClassInsight, ClassPropositions } from '@ichnograph/contract';
 import { ReactFlowProvider } from '@xyflow/react';
@@ -18,10 +18,10 @@ import { useLaidOut } from './use-laid-out';
 
 /** Beyond so many ties words stand on those alone that most drew, or nothing could be read. */
 const WORDED = 14;
-/** Proportions of what a composite is seen in: alone, and beside the reference. */
+/** What a composite is seen in on a screen of 1280 × 800: alone, and beside the reference. */
 const [ALONE, HALF] = [
-  { width: 23, height: 10 },
-  { width: 11, height: 10 },
+  { width: 1184, height: 450 },
+  { width: 566, height: 450 },
 ];
 const NO_FLAGS = new Map<string, never>();
 const INKS = { sound: '#1f6f63', shaky: '#8a5a00', wrong: '#9e2b3f' } as const;
@@ -117,7 +117,7 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
         >
           <section
             aria-label="Chosen"
-            className="absolute bottom-2 left-2 z-10 max-h-[45%] max-w-80 overflow-y-auto border border-rule bg-paper px-2.5 py-1.5 text-sm"
+            className="h-16 shrink-0 overflow-y-auto border-t border-rule bg-paper px-2.5 py-1.5 text-sm"
           >
             <ChosenOf insight={insight} composite={composite} chosen={chosen} />
           </section>
@@ -160,7 +160,7 @@ function Drawn({
   selection: readonly string[];
   onSelect: (ids: readonly string[]) => void;
   fitKey: string;
-  /** over the drawing */
+  /** below the drawing */
   children: ReactNode;
 }) {
   const selected = useMemo(() => new Set(selection), [selection]);
@@ -174,27 +174,35 @@ function Drawn({
       </p>
     );
   return (
-    <div className="relative h-[calc(100dvh-15rem)] min-h-80 border border-rule" data-testid="composite">
-      {laid.failed && <p className="absolute left-2 top-2 z-10 bg-paper px-2 text-madder">It could not be laid out.</p>}
-      <ReactFlowProvider key={fitKey}>
-        <Canvas
-          label={label}
-          map={laid.map}
-          legend={assignment.legend}
-          selection={selected}
-          flags={NO_FLAGS}
-          concern={null}
-          typing={null}
-          padding={FREE}
-          onSelect={onSelect}
-          onKey={(event) => onReadingKey(event, laid.map, assignment, selection, onSelect)}
-          fitKey={`${fitKey} ${laid.map.topics.length}`}
-        />
-      </ReactFlowProvider>
+    <div className="flex h-[calc(100dvh-15rem)] min-h-80 flex-col border border-rule" data-testid="composite">
+      {laid.failed && <p className="bg-paper px-2 text-madder">It could not be laid out.</p>}
+      <div className="relative min-h-0 flex-1">
+        <ReactFlowProvider key={fitKey}>
+          <Canvas
+            label={label}
+            map={laid.map}
+            legend={assignment.legend}
+            selection={selected}
+            flags={NO_FLAGS}
+            concern={null}
+            typing={null}
+            padding={FREE}
+            onSelect={onSelect}
+            onKey={(event) => onReadingKey(event, laid.map, assignment, selection, onSelect)}
+            fitKey={`${fitKey} ${placeOf(laid.map, assignment)}`}
+          />
+        </ReactFlowProvider>
+      </div>
       {children}
     </div>
   );
 }
+
+/** Another layout is another place: it is shown whole again. */
+const placeOf = (map: TopicMap, { legend }: Assignment): string =>
+  Object.values(drawnBox(map, legend) ?? {})
+    .map(Math.round)
+    .join(' ');
 
 function ReferenceBeside({
   reference,
