@@ -77,8 +77,7 @@ function inFrame(tidied: Tidied): Drawing {
     );
   const [large, larger] = [letters(plain), letters(blocks)];
   if (large > larger) return plain;
-  const moved = ({ places }: Drawing): number =>
-    places.reduce((sum, place, i) => sum + distance(place, topics[i]!), 0);
+  const moved = ({ places }: Drawing): number => places.reduce((sum, place, i) => sum + distance(place, topics[i]!), 0);
   if (large >= STAYS * larger && 2 * moved(plain) < moved(blocks)) return plain;
   return !isInBlocks(inside) && large >= PLAIN_ENOUGH * larger && plain.unclear <= blocks.unclear ? plain : blocks;
 }
