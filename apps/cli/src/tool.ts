@@ -12,7 +12,7 @@ export function read<T>(file: string, reader: (text: string) => Reading<T>): T {
   } catch (error) {
     if (error instanceof FileRefused) throw new Refusal(`${file}: ${error.message}`);
     const { code } = error as NodeJS.ErrnoException;
-    if (code) throw new Refusal(`${file}: it could not be read (${code})`);
+    if (code) throw new Refusal(`${file}: $ could not be read (${code})`);
     throw error;
   }
 }
