@@ -175,9 +175,8 @@ function add(sum: Seen, one: Seen): void {
   for (const what of Object.keys(sum) as (keyof Seen)[]) sum[what] += one[what];
 }
 
-/** A tree as a student grows it, with a fifth as many ties across, most of them between topics that were made about together. */
-function mapWithWords(size: number, seed: number): TopicMap {
-  const random = seeded(seed);
+/** Topics at random places, and what joins two of them by number, once each. */
+function thrownDown(size: number, random: () => number, phrase: () => string) {
   const topics = Array.from({ length: size }, (_, i): Topic => {
     const text = `${pick(WORDS, random)} ${pick(WORDS, random)} ${i}`;
     const topic = { id: `t${i}`, text, kind: null, x: random() * 1500, y: random() * 1500, width: 0, height: 0 };
@@ -186,33 +185,30 @@ function mapWithWords(size: number, seed: number): TopicMap {
   const links: Link[] = [];
   const tie = (from: number, to: number): void => {
     if (from === to || links.some((link) => link.from === `t${from}` && link.to === `t${to}`)) return;
-    links.push({ id: `l${links.length}`, from: `t${from}`, to: `t${to}`, phrase: pick(PHRASES, random), kind: null });
+    links.push({ id: `l${links.length}`, from: `t${from}`, to: `t${to}`, phrase: phrase(), kind: null });
   };
+  return { map: { ...emptyMap(), topics, links }, tie };
+}
+
+/** A tree as a student grows it, with a fifth as many ties across, most of them between topics that were made about together. */
+function mapWithWords(size: number, seed: number): TopicMap {
+  const random = seeded(seed);
+  const { map, tie } = thrownDown(size, random, () => pick(PHRASES, random));
   for (let i = 1; i < size; i++) tie(Math.floor(i * (0.1 + 0.6 * random())), i);
   for (let i = 0; i < size / 5; i++) {
     const from = Math.floor(random() * size);
     tie(from, Math.min(size - 1, Math.max(0, from + Math.round((random() - 0.5) * size * 0.4))));
   }
-  return { ...emptyMap(), topics, links };
+  return map;
 }
 
 /** A tree in which most hang from what was made shortly before, with a quarter as many ties between any two; words on most. */
 function mapByDistance(size: number, seed: number): TopicMap {
   const random = seeded(seed);
-  const topics = Array.from({ length: size }, (_, i): Topic => {
-    const text = `${pick(WORDS, random)} ${pick(WORDS, random)} ${i}`;
-    const topic = { id: `t${i}`, text, kind: null, x: random() * 1500, y: random() * 1500, width: 0, height: 0 };
-    return { ...topic, ...fitTopic(topic, undefined) };
-  });
-  const links: Link[] = [];
-  const tie = (from: number, to: number): void => {
-    if (from === to || links.some((link) => link.from === `t${from}` && link.to === `t${to}`)) return;
-    const phrase = random() < 0.85 ? pick(PHRASES, random) : '';
-    links.push({ id: `l${links.length}`, from: `t${from}`, to: `t${to}`, phrase, kind: null });
-  };
+  const { map, tie } = thrownDown(size, random, () => (random() < 0.85 ? pick(PHRASES, random) : ''));
   for (let i = 1; i < size; i++) tie(Math.max(0, i - 1 - Math.floor(-Math.log(1 - random()) * 5)), i);
   for (let i = 0; i < size / 4; i++) tie(Math.floor(random() * size), Math.floor(random() * size));
-  return { ...emptyMap(), topics, links };
+  return map;
 }
 
 function tidied(map: TopicMap, way: TidyWay): Seen {

@@ -37,11 +37,12 @@ export function shapesOf(
   sort: Sort,
 ): Block[] {
   const shapes: Shapes[] = [];
+  const isAlone = new Set(children.flatMap((own) => (own.length === 1 ? own : [])));
   const hanging = (list: readonly number[]): Hanging[] =>
     list.map((box) => ({ twig: twigs[box]!, shapes: shapes[box]! }));
   for (const box of order.toReversed()) {
     const own = shapesWith(twigs[box]!, hanging(children[box]!), gaps, sort);
-    const wound = woundFrom(box, children, twigs, shapes, gaps);
+    const wound = woundFrom(box, children, twigs, shapes, gaps, isAlone.has(box));
     const withWound = (blocks: readonly Block[]): Block[] =>
       wound.length > 0 ? thinned([...blocks, ...wound]) : [...blocks];
     shapes[box] = { cornered: withWound(own.cornered), all: withWound(own.all) };
@@ -75,7 +76,10 @@ function woundFrom(
   twigs: readonly Twig[],
   shapes: readonly Shapes[],
   gaps: Gaps,
+  isInside: boolean,
 ): Block[] {
+  // A chain turns as a whole: what hangs alone is in one that began above it.
+  if (isInside) return [];
   const chain = [box];
   while (children[chain.at(-1)!]!.length === 1) chain.push(children[chain.at(-1)!]![0]!);
   if (chain.length < LONG) return [];

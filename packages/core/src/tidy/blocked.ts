@@ -14,6 +14,7 @@ const AS_CLEAR = 1.15;
 const [FEW, MOST] = [4, 16];
 /** How many links across the branches are led through all that are looked at. */
 const LOOKED_AT = 80;
+
 /** Whether most of what is drawn hangs on trunks already. */
 export const isInBlocks = (links: readonly Link[]): boolean =>
   links.filter(({ route }) => route === 'elbow').length > links.length / 2;

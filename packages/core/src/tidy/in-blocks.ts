@@ -1,7 +1,7 @@
+import { boxOf, unionOf } from '../geometry/points.js';
 import { shapesOf } from './block-shapes.js';
 import type { Sort } from './block-shapes.js';
 import type { Block, Gaps, Laid, Twig } from './blocks.js';
-import { boxOf, unionOf } from '../geometry/points.js';
 import { branchesOf } from './branches.js';
 import type { Branches } from './branches.js';
 import { lettersIn } from './frame.js';
