@@ -62,7 +62,7 @@ export function words<N extends string>(args: string[], usage: string, names: re
 /** What a map is to be read in, as `WIDTHxHEIGHT` in canvas units; undefined where nothing is said. */
 export function frameOf(text: string | undefined): Frame | undefined {
   if (text === undefined) return undefined;
-  const sizes = /^(\d{2,5})x(\d{2,5})$/.exec(text);
+  const sizes = /^([1-9]\d{1,4})x([1-9]\d{1,4})$/.exec(text);
   if (!sizes) throw new Refusal(`--frame is a width and a height, as in ${SCREEN.width}x${SCREEN.height}`);
   return { width: Number(sizes[1]), height: Number(sizes[2]) };
 }

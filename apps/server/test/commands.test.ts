@@ -53,10 +53,23 @@ describe('tidy', () => {
     expect(after.topics.slice(2).map(({ x }) => x)).toEqual(rest.map(({ x }) => x));
     expect(after.topics).toHaveLength(before.topics.length);
   });
+  test('in a frame it is drawn in its proportion', () => {
+    const sizeIn = (frame: string): number => {
+      const { topics } = JSON.parse(
+        tidy('packages/core/testdata/frame-cases/map-90.json', '--way', 'downward', '--frame', frame).stdout,
+      ) as { topics: { x: number; y: number }[] };
+      const spread = (of: readonly number[]): number => Math.max(...of) - Math.min(...of);
+      return spread(topics.map(({ x }) => x)) / spread(topics.map(({ y }) => y));
+    };
+    expect(sizeIn('1200x600')).toBeGreaterThan(1.2);
+    expect(sizeIn('600x1200')).toBeLessThan(0.8);
+  });
   test.each([
     [['--way', 'upward'], /^usage: tidy/],
     [[], /^usage: tidy/],
     [['--way', 'downward', '--topics', 'nobody'], /no topic has the id “nobody”/],
+    [['--way', 'downward', '--frame', '1126'], /--frame is a width and a height/],
+    [['--way', 'downward', '--frame', '00x662'], /--frame is a width and a height/],
   ])('refuses %j by a sentence', (args, words) => {
     const { status, stdout, stderr } = tidy(map, ...args);
     expect([status, stdout]).toEqual([2, '']);
