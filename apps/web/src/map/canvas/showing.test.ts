@@ -2,7 +2,7 @@ import { emptyMap } from '@ichnograph/core';
 import type { Evidence, Report, Result, TopicMap } from '@ichnograph/core';
 import { concernOf, flagsOf } from './flags';
 import { readAloud } from '../reading/reading-line';
-import { viewportFor } from './view';
+import { viewportFor, viewportSeeing } from './view';
 
 const evidence = (fields: Partial<Evidence>): Evidence => ({
   topics: [],
@@ -95,4 +95,18 @@ test('what is selected is read out as a sentence or with its kind', () => {
   expect(readAloud(map, { legend, styleMode: 'guided' }, 'l')).toBe('Link: Arch pushes outward on Abutment');
   expect(readAloud(map, { legend, styleMode: 'guided' }, 't0')).toBe('Arch, Part, 1 link');
   expect(readAloud(map, { legend, styleMode: 'guided' }, 'gone')).toBe('');
+});
+
+test('what is out of sight comes in by the least movement, further away only where it is too large', () => {
+  const [size, padding] = [
+    { width: 400, height: 300 },
+    { top: 20, right: 20, bottom: 20, left: 20 },
+  ];
+  const box = (left: number, top: number, side = 50) => ({ left, top, right: left + side, bottom: top + side });
+  const now = { x: 0, y: 0, zoom: 1 };
+  expect(viewportSeeing(now, box(100, 100), size, padding)).toEqual(now);
+  expect(viewportSeeing(now, box(380, 100), size, padding)).toEqual({ x: -50, y: 0, zoom: 1 });
+  expect(viewportSeeing(now, box(-30, 260), size, padding)).toEqual({ x: 50, y: -30, zoom: 1 });
+  const far = viewportSeeing(now, box(0, 0, 520), size, padding);
+  expect(far.zoom).toBeCloseTo(0.5);
 });
