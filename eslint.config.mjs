@@ -11,6 +11,7 @@ export default ts.config(
       '.data/',
       '.stamps/',
       'packages/core/src/geometry/font-tables.ts',
+      'packages/core/src/geometry/font-sources.ts',
       '**/test-results/',
       '*.cjs',
     ],

@@ -102,6 +102,8 @@ await run(async () => {
     ...DATABASE_PACKAGES,
     chromium: 'chromium',
     'chromium-headless-shell': 'chromium-headless-shell',
+    // Papers are looked at as pictures.
+    pdftoppm: 'poppler-utils',
   });
   await ensureBuilt();
   rmSync(results, { recursive: true, force: true });

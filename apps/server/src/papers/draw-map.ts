@@ -1,6 +1,7 @@
 import { anchorPoint, dashLengths, drawnBox, drawnMarks } from '@ichnograph/core';
 import type { Box, DrawnShape, Legend, Point, TopicMap } from '@ichnograph/core';
-import type { Face, Typesetter } from './typesetter.js';
+import type { Face } from './paper-fonts.js';
+import type { Typesetter } from './typesetter.js';
 
 /** Pictures a map names, as JPEG or PNG; what is not among them is drawn in words. */
 export type Pictures = Readonly<Record<string, Uint8Array>>;
@@ -103,7 +104,8 @@ function drawShape(pages: Typesetter, shape: DrawnShape, pictures: Pictures): vo
     }
     case 'words': {
       const face: Face = shape.bold ? (shape.italic ? 'bold italic' : 'bold') : shape.italic ? 'italic' : 'regular';
-      for (const { text, x, y } of shape.lines) pages.line(text, x, y, { face, size: shape.size, ink: shape.ink });
+      for (const { text, x, y, direction = 'ltr' } of shape.lines)
+        pages.line(text, x, y, { face, size: shape.size, ink: shape.ink, direction });
     }
   }
 }

@@ -20,6 +20,7 @@ import { spotOf } from '@ichnograph/contract';
 import type { CommentRow, JudgementRow, MapProposition } from '@ichnograph/contract';
 import { drawMap, placeOfRemark } from './draw-map.js';
 import type { LetterAt, Pictures } from './draw-map.js';
+import { readFontsFor } from './paper-fonts.js';
 import { MARGIN, QUIET, Typesetter } from './typesetter.js';
 
 /** All that stands on one student's paper. Dates are words already: the school's clock is not the worker's business. */
@@ -59,6 +60,7 @@ const letterOf = (index: number): string =>
 /** One student's paper: the marked map on a page of its own, then mark, remarks, sentences, results and criteria. */
 export async function markedPaperPdf(papers: readonly MarkedPaper[], onePage = false): Promise<Uint8Array> {
   const [first] = papers;
+  await readFontsFor(JSON.stringify(papers));
   const pages = new Typesetter(first!.title, new Date(first!.at));
   for (const paper of papers) setPaper(pages, paper, onePage);
   return pages.end(

@@ -1,6 +1,9 @@
+import { readFontsFor } from './paper-fonts.js';
 import { MARGIN, Typesetter } from './typesetter.js';
 
 const AT = new Date('2026-09-01T08:00:00Z');
+
+beforeAll(() => readFontsFor('Łucja'));
 
 /** A document of so many remarks, and how far down its last page they reach. */
 function set(remarks: number): { typesetter: Typesetter; pages: number; reach: number } {

@@ -1,16 +1,8 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import path from 'node:path';
-import * as fontkit from 'fontkit';
-import type { Font } from 'fontkit';
+import { layoutText } from '@ichnograph/core';
+import type { Direction } from '@ichnograph/core';
 import PDFDocument from 'pdfkit';
-
-const require = createRequire(import.meta.url);
-const FOLDER = path.join(path.dirname(require.resolve('@fontsource/atkinson-hyperlegible-next/package.json')), 'files');
-/** The shipped font comes in parts: what the first has no letter for is looked for in the next. */
-const PARTS = ['latin', 'latin-ext'] as const;
-const FACES = { regular: '400-normal', bold: '700-normal', italic: '400-italic', 'bold italic': '700-italic' } as const;
-export type Face = keyof typeof FACES;
+import { paperRuns } from './paper-fonts.js';
+import type { Face, Part } from './paper-fonts.js';
 
 export const INK = '#16202e';
 export const QUIET = '#4d5867';
@@ -22,38 +14,27 @@ export const MARGIN = 40;
 const CLOSER = [1, 0.97, 0.94, 0.91] as const;
 const FEW_LINES = 72;
 
-interface Part {
-  name: string;
-  content: Buffer;
-  font: Font;
-}
-
-const parts = new Map<Face, Part[]>();
-
-/** The parts of a face, read once a process. */
-function partsOf(face: Face): Part[] {
-  const known = parts.get(face);
-  if (known) return known;
-  const read = PARTS.map((part): Part => {
-    const content = readFileSync(path.join(FOLDER, `atkinson-hyperlegible-next-${part}-${FACES[face]}.woff`));
-    return { name: `${face} ${part}`, content, font: fontkit.create(content) as Font };
-  });
-  parts.set(face, read);
-  return read;
-}
+/** Lines that stand one below the other, in sizes of their letters; and where a line's letters stand, from its top. */
+const [LEADING, ASCENT] = [1.3, 0.984];
+/** Letters are set as core measures them: nothing is drawn closer than its fonts say by themselves. */
+const PLAIN = { kern: false } as unknown as PDFKit.Mixins.OpenTypeFeatures[];
 
 interface Style {
   face?: Face;
   size?: number;
   ink?: string;
+  /** which way the paragraph runs that the line belongs to, where it is known */
+  direction?: Direction | undefined;
 }
 
-/** Sets text and pages of a PDF document with the shipped font, whatever part of it a letter is in. */
+/** Sets text and pages of a PDF document with the shipped fonts, whatever script a letter is of. */
 export class Typesetter {
   readonly doc: PDFKit.PDFDocument;
   private readonly ended: Promise<Uint8Array>;
   /** what sizes and gaps of paragraphs are taken times */
   private closer = 1;
+  /** the parts of fonts that the document knows */
+  private readonly known = new Set<string>();
 
   /** @param at fixes the document's date, so that the same twice is the same file */
   constructor(title: string, at: Date) {
@@ -70,8 +51,14 @@ export class Typesetter {
       this.doc.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks))));
       this.doc.on('error', reject);
     });
-    for (const face of Object.keys(FACES) as Face[])
-      for (const { name, content } of partsOf(face)) this.doc.registerFont(name, content);
+  }
+
+  private use({ name, content }: Part, size: number): void {
+    if (!this.known.has(name)) {
+      this.known.add(name);
+      this.doc.registerFont(name, content);
+    }
+    this.doc.font(name).fontSize(size);
   }
 
   page(layout: 'portrait' | 'landscape'): void {
@@ -102,23 +89,28 @@ export class Typesetter {
   }
 
   /** One line at the left end of its baseline; nothing is broken or measured again. */
-  line(text: string, x: number, y: number, { face = 'regular', size = TEXT_SIZE, ink = INK }: Style = {}): void {
+  line(
+    text: string,
+    x: number,
+    y: number,
+    { face = 'regular', size = TEXT_SIZE, ink = INK, direction }: Style = {},
+  ): void {
     let at = x;
-    for (const { text: run, part } of runs(text, face)) {
-      this.doc.font(part.name).fontSize(size).fillColor(ink);
-      this.doc.text(run, at, y, { lineBreak: false, baseline: 'alphabetic', features: [] });
-      at += this.doc.widthOfString(run, { features: [] });
+    for (const { text: run, part } of paperRuns(text, face, direction)) {
+      this.use(part, size);
+      this.doc.fillColor(ink).text(run, at, y, { lineBreak: false, baseline: 'alphabetic', features: PLAIN });
+      at += this.doc.widthOfString(run, { features: PLAIN });
     }
   }
 
   widthOf(text: string, { face = 'regular', size = TEXT_SIZE }: Style = {}): number {
-    return runs(text, face).reduce((sum, { text: run, part }) => {
-      this.doc.font(part.name).fontSize(size);
-      return sum + this.doc.widthOfString(run, { features: [] });
+    return paperRuns(text, face).reduce((sum, { text: run, part }) => {
+      this.use(part, size);
+      return sum + this.doc.widthOfString(run, { features: PLAIN });
     }, 0);
   }
 
-  /** A paragraph from where the last ended; long ones are broken, and go on on the next page. */
+  /** A paragraph from where the last ended, in the lines core breaks it into; long ones go on on the next page. */
   paragraph(
     text: string,
     {
@@ -130,19 +122,18 @@ export class Typesetter {
     }: Style & { indent?: number; gap?: number } = {},
   ): void {
     const { doc, closer } = this;
-    doc.x = MARGIN + indent;
-    const all = runs(text === '' ? ' ' : text, face);
+    const [across, fontSize] = [this.width - indent, size * closer];
+    const weight = { fontSize, bold: face.startsWith('bold'), italic: face.endsWith('italic') };
     // A heading or a first line is not left alone at the foot of a page.
     if (doc.y > doc.page.height - MARGIN - 2 * size) this.page('portrait');
-    all.forEach(({ text: run, part }, i) => {
-      doc
-        .font(part.name)
-        .fontSize(size * closer)
-        .fillColor(ink);
-      const options = { width: this.width - indent, continued: i < all.length - 1 };
-      if (i === 0) doc.text(run, MARGIN + indent, doc.y, options);
-      else doc.text(run, options);
-    });
+    for (const line of layoutText(text, weight, across).lines) {
+      if (doc.y + LEADING * fontSize > doc.page.height - MARGIN) this.page('portrait');
+      const { y } = doc;
+      const x = MARGIN + indent + (line.direction === 'rtl' ? across - line.width : 0);
+      const direction = line.direction ?? 'ltr';
+      this.line(line.text, x, y + ASCENT * fontSize, { face, size: fontSize, ink, direction });
+      doc.y = y + LEADING * fontSize;
+    }
     doc.y += gap * closer;
   }
 
@@ -164,18 +155,4 @@ export class Typesetter {
     this.doc.end();
     return this.ended;
   }
-}
-
-/** A text in runs of one part of the font each. */
-function runs(text: string, face: Face): { text: string; part: Part }[] {
-  const all = partsOf(face);
-  const found: { text: string; part: Part }[] = [];
-  // Control characters are drawn by nothing; what breaks a line stays.
-  for (const letter of text.replace(/[^\P{Cc}\n]/gu, ' ')) {
-    const part = all.find(({ font }) => font.hasGlyphForCodePoint(letter.codePointAt(0)!)) ?? all[0]!;
-    const last = found.at(-1);
-    if (last?.part === part || (last && letter === ' ')) last.text += letter;
-    else found.push({ text: letter, part });
-  }
-  return found;
 }

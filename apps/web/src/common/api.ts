@@ -1,3 +1,4 @@
+import { needFontsOf } from './han-fonts';
 import { ACT_HEADER } from '@ichnograph/contract';
 import type { ProblemDetails } from '@ichnograph/contract';
 
@@ -75,6 +76,7 @@ async function call<T>(
     if (error.status === 401) for (const listener of signedOutListeners) listener();
     throw error;
   }
+  needFontsOf(text);
   return (text === '' ? undefined : JSON.parse(text)) as T;
 }
 

@@ -24,6 +24,7 @@ export { ARROW_KEYS, goTo, isOnCanvas, nextLink, onReadingKey } from './canvas/c
 export { SentencesView } from './reading/sentences-view';
 export { flagSteps, nextStep } from './canvas/flag-walk';
 export { useEvidence } from './canvas/use-evidence';
+export { useIsLittleSeen } from './canvas/from-afar';
 export { FREE, useShow } from './canvas/view';
 export { ViewControls } from './canvas/view-controls';
 export { startTidying } from './drawing/tidier';

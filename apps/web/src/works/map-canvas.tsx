@@ -14,6 +14,7 @@ import {
   readChosen,
   SettleComment,
   useEvidence,
+  useIsLittleSeen,
   useMarginWidth,
   useShow,
 } from '../map';
@@ -74,7 +75,9 @@ export function MapCanvas({ detail, work, open, host }: Props) {
   const folded = useMemo(() => foldedOf(map), [map]);
   const alone = useEditorState((state) => state.alone);
   const blank = useEditorState((state) => state.blank);
-  const overview = useEditorState((state) => state.overview);
+  const overview = useEditorState((state) => state.overview ?? state.offered);
+  const little = useIsLittleSeen(map, open.assignment.legend);
+  useEffect(() => actions.offerOverview(little), [actions, little]);
   const shown = useMemo(() => shownOf(map, folded, alone), [map, folded, alone]);
   const remarks = useRemarks(work);
   const margin = useMarginWidth(remarks.length);
@@ -149,6 +152,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
       onGlided={actions.glided}
       blank={blank}
       overview={overview}
+      onOverview={actions.toggleOverview}
       fitKey={detail.id}
       hostRef={host}
       clipboard={detail.mayEdit ? clipboard : undefined}

@@ -15,7 +15,7 @@ export const LOOK_AGAIN = {
   marked: '{count, plural, one {One topic is} other {{count} topics are}} still marked as open by you.',
   dark: '{count, plural, one {One fill prints} other {{count} fills print}} nearly black. Choose a paler one.',
   small:
-    'On one sheet of A4 the smallest letters are {points, number} points high. Lay the map out closer, or in parts.',
+    'On one sheet of A4 its smallest letters are {points, number} points high, too small to be read. Print it on several sheets, or lay it out closer.',
 } as const;
 
 export interface LookAgain {

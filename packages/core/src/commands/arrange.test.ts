@@ -9,7 +9,7 @@ import { seeded } from '../random.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
 import { EDGES, lineUp, makeRoom, moveClear, sameSize, setInRow, setLayer, stretchRow } from './arrange.js';
 import { chooseBy } from './choose.js';
-import { foldedOf, mapWithout, toggleFold, unfoldAll } from './fold.js';
+import { foldedOf, foldToLevel, mapWithout, toggleFold, unfoldAll } from './fold.js';
 import { makeGroup, makeRegion, setRegion, ungroup, withGroups } from './together.js';
 import { CrossingCounter, uncross } from './uncross.js';
 
@@ -123,6 +123,15 @@ test('folded away, a branch is out of sight with its links and counted', () => {
   expect(after(folded, unfoldAll(folded)).topics.some((one) => one.folded)).toBe(false);
   expect(toggleFold(heap, ['c'])).toMatchObject({ code: 'nothingToFold' });
   expect(mapWithout(heap, foldedOf(heap).hidden)).toBe(heap);
+});
+
+test('folded to a level, nothing below it is seen and nothing above it is folded', () => {
+  const shown = (map: TopicMap): string[] => mapWithout(map, foldedOf(map).hidden).topics.map(({ id }) => id);
+  const first = after(heap, foldToLevel(heap, 1));
+  expect(shown(first)).toEqual(shown(heap).filter((id) => id !== 'c'));
+  expect(shown(after(first, foldToLevel(first, 0)))).toEqual(['a']);
+  expect(shown(after(first, foldToLevel(first, 2)))).toEqual(shown(heap));
+  expect(foldToLevel(first, 1)).toMatchObject({ code: 'foldedSo' });
 });
 
 test('groups move as one, a topic is in one at most, and regions are named', () => {

@@ -25,6 +25,27 @@ export function unfoldAll(map: TopicMap): Outcome {
   return done(...folded.map(({ id }): Change => ({ do: 'set', in: 'topics', id, fields: { folded: undefined } })));
 }
 
+/**
+ * Folds a whole map to a level: what hangs so many links below a topic that hangs from nothing is the last that is seen; what is
+ * nearer is unfolded.
+ */
+export function foldToLevel(map: TopicMap, level: number): Outcome {
+  const hangs = hangsBy(map);
+  const parents = new Set([...hangs.values()].map(({ from }) => from));
+  const levelOf = (id: string): number => {
+    let links = 0;
+    for (let at = hangs.get(id)?.from; at !== undefined; at = hangs.get(at)?.from) links++;
+    return links;
+  };
+  const changes = map.topics.flatMap(({ id, folded }): Change[] => {
+    const shouldFold = parents.has(id) && levelOf(id) >= level;
+    return shouldFold === Boolean(folded)
+      ? []
+      : [{ do: 'set', in: 'topics', id, fields: { folded: shouldFold || undefined } }];
+  });
+  return changes.length > 0 ? done(...changes) : refused('foldedSo', { level });
+}
+
 export interface Folded {
   /** ids of topics that are out of sight */
   hidden: ReadonlySet<string>;

@@ -3,7 +3,7 @@ import { assignmentOf, topic } from '../testing/make.js';
 import { SHAPES } from '../map/types.js';
 import { drawTopic } from './draw-topic.js';
 import { fitTopic, layoutTopic } from './fit.js';
-import { layoutText, textWidth } from './text.js';
+import { layoutText, setTexts, textWidth } from './text.js';
 
 const face = { fontSize: 14 };
 const linesOf = (text: string, width: number): string[] => layoutText(text, face, width).lines.map((line) => line.text);
@@ -40,9 +40,48 @@ test('no line is wider than asked, and no letter is lost', () => {
   );
 });
 
-test('scripts the fonts lack are laid out by their width class and marked for the drawing', () => {
-  expect(layoutText('橋', face, 500).lines[0]).toMatchObject({ width: 14, foreign: true });
-  expect(layoutText('arch', face, 500).lines[0]!.foreign).toBe(false);
+test('what no shipped font has is laid out by its width class and marked for the drawing', () => {
+  expect(layoutText('👍 arch', face, 500).lines[0]).toMatchObject({ foreign: true });
+  expect(layoutText('ꦧꦱ', face, 500).lines[0]!.width).toBeGreaterThan(0);
+  for (const text of ['arch', 'CO₂ → 橋', 'Łódź', 'ψυχή', 'цепь'])
+    expect(layoutText(text, face, 500).lines[0]!.foreign).toBe(false);
+});
+
+test('lines are broken by the Unicode rules: after hyphens, between Han characters, at words of Thai, never within a letter', () => {
+  expect(linesOf('mother-in-law', 60)).toEqual(['mother-', 'in-law']);
+  expect(linesOf('光合作用は植物のはたらき。', 90)).toEqual(['光合作用は植', '物のはたら', 'き。']);
+  expect(linesOf('การสังเคราะห์ด้วยแสงของพืช', 120).join('|')).toBe('การสังเคราะห์ด้วย|แสงของพืช');
+  expect(linesOf('👩‍🌾👩‍🌾', 16)).toEqual(['👩‍🌾', '👩‍🌾']);
+  expect(linesOf('photo\u00adsynthesis', 60)).toEqual(['photo-', 'synthesis']);
+});
+
+test('Han characters take the shapes of the language that the text is in', () => {
+  const han = (text: string) => layoutText(text, face, 500).lines[0]!.han;
+  expect([han('植物通过'), han('植物のはたらき'), han('식물 植物'), han('plant')]).toEqual([
+    'chinese',
+    'japanese',
+    'korean',
+    undefined,
+  ]);
+});
+
+test('what runs from right to left is set in pieces from the left, brackets and figures where they belong', () => {
+  const [line] = layoutText('שלום (CO2) 12 עולם!', face, 500).lines;
+  expect(line).toMatchObject({ direction: 'rtl', text: 'שלום (CO2) 12 עולם!' });
+  expect(line!.runs!.map(({ text, rtl }) => [text, rtl])).toEqual([
+    ['עולם!', true],
+    ['12', false],
+    [')', true],
+    ['CO2', false],
+    ['שלום (', true],
+  ]);
+  const { runs, width } = line!;
+  for (const [i, { x, width: own }] of runs!.entries())
+    expect(x + own).toBeLessThanOrEqual((runs![i + 1]?.x ?? width) + 1e-9);
+  expect(setTexts(line!)[1]).toEqual({ text: '12', x: runs![1]!.x });
+  const [mixed] = layoutText('see שלום', face, 500).lines;
+  expect(mixed!.direction).toBeUndefined();
+  expect(mixed!.runs).toHaveLength(2);
 });
 
 test('a topic is the greater of what its text needs and what was set by hand; its lines stay as fitted', () => {

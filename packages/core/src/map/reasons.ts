@@ -42,6 +42,7 @@ export const REASONS = {
   noGroup: 'What is selected is in no group.',
   nothingToFold: 'Nothing hangs from what is selected.',
   nothingFolded: 'Nothing is folded.',
+  foldedSo: 'The map shows no more and no less than {level, plural, one {one level} other {{level} levels}} now.',
   nothingHarmless: 'Every way found would spoil something else. Move or change it by hand.',
   noBetterPlace: 'No move of one topic takes a crossing away without laying lines over words.',
   tidyFailed: 'Tidying did not come to an end. Nothing was changed.',

@@ -27,6 +27,17 @@ export function printedOn({ paper, sideways }: PaperPage): { width: number; heig
   };
 }
 
+/** The size of a map's smallest letters, canvas units; of an empty map, no limit. */
+export function smallestLetters(map: TopicMap, legend: Legend | undefined): number {
+  const ofTopics = map.topics.map((topic) => topicStyle(topic, legend).fontSize);
+  const ofWords = map.links
+    .filter(({ phrase }) => !isBlank(phrase))
+    .map((link) => linkStyle(link, legend))
+    .filter(({ width }) => width > 0)
+    .map(({ phraseSize }) => phraseSize);
+  return [...ofTopics, ...ofWords].reduce((least, size) => Math.min(least, size), Infinity);
+}
+
 /**
  * How high the smallest letters of a map are when it is fitted to a page, points; whole halves. An empty map has none.
  * @param below what stands below the map, such as its title block, canvas units
@@ -40,14 +51,7 @@ export function pointsOn(map: TopicMap, legend: Legend | undefined, page: PaperP
     width / POINTS_PER_UNIT / (box.right - box.left || 1),
     height / POINTS_PER_UNIT / (box.bottom - box.top + below || 1),
   );
-  const ofTopics = map.topics.map((topic) => topicStyle(topic, legend).fontSize);
-  const ofWords = map.links
-    .filter(({ phrase }) => !isBlank(phrase))
-    .map((link) => linkStyle(link, legend))
-    .filter(({ width }) => width > 0)
-    .map(({ phraseSize }) => phraseSize);
-  const smallest = [...ofTopics, ...ofWords].reduce((least, size) => Math.min(least, size));
-  return Math.round(smallest * POINTS_PER_UNIT * fitted * 2) / 2;
+  return Math.round(smallestLetters(map, legend) * POINTS_PER_UNIT * fitted * 2) / 2;
 }
 
 /** The page on which a map is printed largest, of those that lie in a school's printer. */

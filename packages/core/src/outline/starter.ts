@@ -5,6 +5,7 @@ import { applyChanges } from '../map/changes.js';
 import { emptyMap } from '../map/types.js';
 import type { Assignment, Link, Term, Topic, TopicMap } from '../map/types.js';
 import { lettersIn, SCREEN } from '../tidy/frame.js';
+import { mirroredMap, readsLeftward } from '../tidy/leftward.js';
 import { tidyMap } from '../tidy/tidy.js';
 import { normalForm } from '../words/normal-form.js';
 
@@ -50,11 +51,12 @@ export function treeFrom(assignment: Given): TopicMap {
     const from = parentOf.get(id);
     return from === undefined ? [] : [{ from, to: id, phrase: '', kind: null }];
   });
-  return {
+  const map = {
     ...emptyMap(),
     topics: placed(drafts, parentOf),
     links: links.map((link, i) => ({ id: `link-${i + 1}`, ...link })),
   };
+  return readsLeftward(map.topics) ? mirroredMap(map, assignment.legend) : map;
 }
 
 /** The terms placed on the map, in their order; the root first where no term of them is it. */

@@ -1,14 +1,18 @@
-interface Line {
-  text: string;
-  x: number;
-  y: number;
-  width?: number;
-  foreign?: boolean;
-}
+import { familyList } from '../geometry/font-families.js';
+import { setTexts } from '../geometry/text.js';
+import type { TextLine } from '../geometry/text.js';
 
-/** One laid-out line. One with characters the fonts lack is squeezed or stretched to the width it was laid out in. */
-export const textSvg = ({ text, x, y, width, foreign }: Line): string =>
-  `<text x="${fixed(x)}" y="${fixed(y)}"${foreign && width !== undefined ? ` textLength="${fixed(width)}" lengthAdjust="spacingAndGlyphs"` : ''}>${escaped(text)}</text>`;
+/** One laid-out line, at the left end of its baseline. What the fonts lack is squeezed or stretched to its width. */
+export function textSvg({ x, y, ...line }: TextLine & { x: number; y: number }): string {
+  const family = line.han && line.han !== 'chinese' ? ` font-family="${familyList(line.han)}"` : '';
+  return setTexts(line)
+    .map(({ text, x: from, squeezedTo }) => {
+      const squeezed =
+        squeezedTo === undefined ? '' : ` textLength="${fixed(squeezedTo)}" lengthAdjust="spacingAndGlyphs"`;
+      return `<text x="${fixed(x + from)}" y="${fixed(y)}"${family}${squeezed}>${escaped(text)}</text>`;
+    })
+    .join('');
+}
 
 export const fixed = (value: number): string => String(Math.round(value * 100) / 100);
 

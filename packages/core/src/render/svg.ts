@@ -1,22 +1,37 @@
 import { drawnBox, drawnMarks } from '../drawn/drawn.js';
 import type { DrawnShape, Drawing } from '../drawn/mark-type.js';
+import type { Box } from '../geometry/points.js';
+import { familyList } from '../geometry/font-families.js';
 import { dashArray } from './strokes.js';
 import { escaped, fixed, textSvg } from './svg-text.js';
 import { BLOCK_WIDTH, titleBlockSvg } from './title-block.js';
 import type { TitleBlockText } from './title-block.js';
 import type { Legend, TopicMap } from '../map/types.js';
 
-export const FONT_FAMILY = 'Atkinson Hyperlegible Next';
 const PAPER = '#ffffff';
 
 interface Options {
   margin?: number;
   title?: string;
   block?: TitleBlockText;
+  /** the part of it that is drawn, as on one of several sheets; left out: all */
+  view?: Box;
   /** where a picture's content is: an address, or for a document that stands alone a data address; null draws its words */
   hrefOf?: HrefOf;
 }
 export type HrefOf = (src: string) => string | null;
+
+/** Around all that is drawn of a map with its title block, canvas units, and the block itself. */
+function sheetOf(map: TopicMap, legend: Legend | undefined, margin: number, block: TitleBlockText | undefined) {
+  const drawn = drawnBox(map, legend) ?? { left: 0, top: 0, right: 100, bottom: 60 };
+  const [left, top] = [drawn.left - margin, drawn.top - margin];
+  const right = Math.max(drawn.right + margin, block ? left + BLOCK_WIDTH + 2 * margin : -Infinity);
+  const below = block ? titleBlockSvg(block, right - BLOCK_WIDTH - margin, drawn.bottom + margin) : null;
+  const bottom = drawn.bottom + margin + (below ? below.height + margin : 0);
+  return { box: { left, top, right, bottom }, below };
+}
+export const sheetBox = (map: TopicMap, legend: Legend | undefined, margin: number, block: TitleBlockText): Box =>
+  sheetOf(map, legend, margin, block).box;
 
 /**
  * A map as a standalone SVG document. `title` is its accessible name; `block` sets a title block below, at the right.
@@ -25,18 +40,15 @@ export type HrefOf = (src: string) => string | null;
 export function mapToSvg(
   map: TopicMap,
   legend: Legend | undefined,
-  { margin = 20, title = map.title, block, hrefOf = () => null }: Options = {},
+  { margin = 20, title = map.title, block, view, hrefOf = () => null }: Options = {},
 ): string {
-  const drawn = drawnBox(map, legend) ?? { left: 0, top: 0, right: 100, bottom: 60 };
-  const [left, top] = [drawn.left - margin, drawn.top - margin];
-  const right = Math.max(drawn.right + margin, block ? left + BLOCK_WIDTH + 2 * margin : -Infinity);
-  const below = block ? titleBlockSvg(block, right - BLOCK_WIDTH - margin, drawn.bottom + margin) : null;
-  const bottom = drawn.bottom + margin + (below ? below.height + margin : 0);
+  const { box, below } = sheetOf(map, legend, margin, block);
+  const { left, top, right, bottom } = view ?? box;
   const [width, height] = [fixed(right - left), fixed(bottom - top)];
   const marks = drawnMarks(map, legend).map(({ drawing }) => drawingSvg(drawing, hrefOf));
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${fixed(left)} ${fixed(top)} ${width} ${height}"`,
-    ` width="${width}" height="${height}" role="img" font-family="'${FONT_FAMILY}', sans-serif" style="font-kerning:none">`,
+    ` width="${width}" height="${height}" role="img" font-family="${familyList()}" style="font-kerning:none;text-rendering:geometricPrecision">`,
     `<title>${escaped(title)}</title>`,
     ...marks,
     below?.svg ?? '',

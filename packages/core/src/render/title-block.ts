@@ -23,6 +23,8 @@ const LABELS: Record<keyof TitleBlockText, string> = {
   date: 'Date',
 };
 
+const label = (text: string) => layoutText(text, LABEL, Infinity).lines[0]!;
+
 /** The block as SVG with its upper left corner at a place, and how high it is. Long texts wrap; none is cut. */
 export function titleBlockSvg(text: TitleBlockText, left: number, top: number): { svg: string; height: number } {
   const parts: string[] = [];
@@ -37,7 +39,7 @@ export function titleBlockSvg(text: TitleBlockText, left: number, top: number): 
         `<rect x="${fixed(x)}" y="${fixed(y)}" width="${fixed(width)}" height="${height}" fill="#fbfbf8" stroke="#c9cdc4"/>`,
       );
       parts.push(
-        `<g font-size="${LABEL.fontSize}" fill="#4d5867">${textSvg({ text: LABELS[name], x: x + 8, y: y + 12 })}</g>`,
+        `<g font-size="${LABEL.fontSize}" fill="#4d5867">${textSvg({ ...label(LABELS[name]), x: x + 8, y: y + 12 })}</g>`,
       );
       const lines = cells[i]!.lines.map((line, k) =>
         textSvg({ ...line, x: x + 8, y: y + 25 + k * cells[i]!.lineHeight }),

@@ -10,6 +10,7 @@ import { isBlank } from '../words/normal-form.js';
 import { blocked, isInBlocks } from './blocked.js';
 import { lettersIn } from './frame.js';
 import type { Graph, Tie } from './graph.js';
+import { mirroredChanges, mirroredMap, readsLeftward } from './leftward.js';
 import { plainly } from './plainly.js';
 import { asGiven } from './pull-apart.js';
 import type { Drawing, Tidied, Wanted } from './tidied.js';
@@ -17,7 +18,8 @@ import type { Drawing, Tidied, Wanted } from './tidied.js';
 /**
  * What lays a map out anew, as one gesture: topics in the way that is asked for, no two on each other; links on courses that
  * are clear, where the map allows. Stays about where it was, and keeps the person's order where nothing else decides. A link
- * kind that sets a route keeps it. In a frame it is drawn in blocks where it could not be read otherwise.
+ * kind that sets a route keeps it. In a frame it is drawn in blocks where it could not be read otherwise. A map that is read
+ * from right to left is laid out so, save in time.
  */
 export function tidyMap(
   map: TopicMap,
@@ -25,6 +27,11 @@ export function tidyMap(
   legend: Legend | undefined = map.legend,
   pulse?: Pulse,
 ): Change[] {
+  if (wanted.way === 'timeline' || !readsLeftward(map.topics)) return rightward(map, wanted, legend, pulse);
+  return mirroredChanges(rightward(mirroredMap(map, legend), wanted, legend, pulse), map, legend);
+}
+
+function rightward(map: TopicMap, wanted: Wanted, legend: Legend | undefined, pulse: Pulse | undefined): Change[] {
   const chosen = wanted.topicIds && new Set(wanted.topicIds);
   const topics = map.topics.filter(({ id }) => chosen?.has(id) ?? true);
   if (topics.length === 0) return [];

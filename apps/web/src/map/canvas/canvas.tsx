@@ -1,11 +1,10 @@
 import '@xyflow/react/dist/base.css';
 import './canvas.css';
-import { drawnBox, markAt, topicStyle } from '@ichnograph/core';
+import { drawnBox, markAt } from '@ichnograph/core';
 import {
   Background,
   BackgroundVariant,
   ConnectionMode,
-  MiniMap,
   ReactFlow,
   SelectionMode,
   useReactFlow,
@@ -13,17 +12,26 @@ import {
   ViewportPortal,
 } from '@xyflow/react';
 import type { EdgeChange, FinalConnectionState, NodeChange } from '@xyflow/react';
-import { useEffect, useRef, useState } from 'react';
-import type { ClipboardEvent, KeyboardEvent, MouseEvent as ReactMouseEvent, ReactNode, RefObject } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type {
+  ClipboardEvent,
+  ComponentProps,
+  KeyboardEvent,
+  MouseEvent as ReactMouseEvent,
+  ReactNode,
+  RefObject,
+} from 'react';
 import { useMapIsHere } from '../../common/head-of-page';
 import { BalloonLayer, markScaleAt } from './balloon-layer';
 import { Behind, RegionTitles } from './behind';
 import { CanvasLink, CanvasPicture, CanvasTopic } from './canvas-marks';
 import type { LinkEdge, MarkNode } from './canvas-marks';
 import type { Flags } from './flags';
+import { FromAfar, useDetail } from './from-afar';
 import type { Gestures, Spot } from './gestures';
 import { DropMark, InHand } from './in-hand';
 import { Lifted } from './lifted';
+import { Overview } from './overview';
 import { useDrag } from './use-drag';
 import { NOT_MOVED, useGlide } from './use-glide';
 import { useMarks } from './use-marks';
@@ -50,6 +58,8 @@ interface Props extends Omit<Shown, 'moved' | 'mayEdit'> {
   blank?: 'topics' | 'phrases' | null;
   /** whether a small overview shows where on the map one is */
   overview?: boolean;
+  /** the overview was put away */
+  onOverview?: () => void;
   /** what is pasted, and text to be copied or cut, while the canvas has the focus */
   clipboard?: { onPaste: (data: DataTransfer) => void; onCopy: () => string; onCut: () => string } | undefined;
   /** what may be dropped on the map from elsewhere, and where it was let go */
@@ -90,6 +100,7 @@ export function Canvas({
   onGlided,
   blank = null,
   overview = false,
+  onOverview,
   clipboard,
   drops,
   onSpot,
@@ -275,7 +286,14 @@ export function Canvas({
             )}
             <ViewportPortal>
               <Behind map={map} legend={shown.legend} />
-              <BalloonLayer map={map} legend={shown.legend} flags={flags} concern={shown.concern} inHand={moved} />
+              <Evidence
+                map={map}
+                legend={shown.legend}
+                flags={flags}
+                concern={shown.concern}
+                inHand={moved}
+                host={host}
+              />
               {pressed && (
                 <RegionTitles
                   map={map}
@@ -297,23 +315,7 @@ export function Canvas({
               {overlay}
               {drag.drop && <DropMark map={map} legend={shown.legend} drop={drag.drop} />}
             </ViewportPortal>
-            {overview && (
-              <MiniMap
-                pannable
-                zoomable
-                ariaLabel="Overview of the map"
-                onClick={(_event, { x, y }) => void flow.setCenter(x, y, { zoom: flow.getZoom() })}
-                nodeColor={(node: MarkNode) =>
-                  node.type === 'picture' ? '#ffffff' : topicStyle(node.data.topic, node.data.legend).fill
-                }
-                nodeStrokeColor="#4d5867"
-                nodeStrokeWidth={6}
-                nodeBorderRadius={0}
-                bgColor="#fbfbf8"
-                maskColor="rgb(22 32 46 / 0.12)"
-                className="!m-3 border border-rule"
-              />
-            )}
+            {overview && <Overview onClose={onOverview} />}
             <MarkScale host={host} />
           </ReactFlow>
         </div>
@@ -329,6 +331,26 @@ const isField = ({ target }: ClipboardEvent): boolean => (target as Element).clo
 function taken(event: ClipboardEvent): DataTransfer {
   event.preventDefault();
   return event.clipboardData;
+}
+
+/** What a report flags: on its marks, or counted under the headings of a map seen from afar. */
+function Evidence({
+  host,
+  ...balloons
+}: ComponentProps<typeof BalloonLayer> & { host: RefObject<HTMLDivElement | null> }) {
+  const { map, legend, flags } = balloons;
+  const detail = useDetail(map, legend);
+  const near = useMemo(() => {
+    if (detail.words) return flags;
+    const counted = new Set(detail.headings.flatMap(({ marks }) => marks));
+    return new Map([...flags].filter(([id]) => !counted.has(id)));
+  }, [detail, flags]);
+  return (
+    <>
+      <BalloonLayer {...balloons} flags={near} />
+      <FromAfar detail={detail} flags={flags} host={host} />
+    </>
+  );
 }
 
 /** Tells the balloons how much to grow on a map shown small, so that their numbers can still be read. */

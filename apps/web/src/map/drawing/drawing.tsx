@@ -1,6 +1,7 @@
-import { dashLengths } from '@ichnograph/core';
-import type { DrawnShape } from '@ichnograph/core';
+import { dashLengths, familyList, setTexts } from '@ichnograph/core';
+import type { DrawnShape, TextLine } from '@ichnograph/core';
 import { useState } from 'react';
+import { needHan } from '../../common/han-fonts';
 import { pictureIsLost, pictureIsThere, useLostPictures } from '../../common/lost-pictures';
 import { pictureHref } from '../../common/picture-href';
 
@@ -54,15 +55,29 @@ function Shape({ shape, selected }: { shape: DrawnShape; selected: boolean }) {
       const { lines, ink, size, bold, italic } = shape;
       return (
         <g fill={ink} fontSize={size} fontWeight={bold ? 700 : undefined} fontStyle={italic ? 'italic' : undefined}>
-          {lines.map(({ text, x, y, width, foreign }, i) => (
-            <text key={i} x={x} y={y} {...(foreign && { textLength: width, lengthAdjust: 'spacingAndGlyphs' })}>
-              {text}
-            </text>
+          {lines.map((line, i) => (
+            <Line key={i} line={line} />
           ))}
         </g>
       );
     }
   }
+}
+
+/** One line of words, piece by piece as core set them. */
+function Line({ line }: { line: TextLine & { x: number; y: number } }) {
+  if (line.han) needHan(line.han);
+  return setTexts(line).map(({ text, x, squeezedTo }, i) => (
+    <text
+      key={i}
+      x={line.x + x}
+      y={line.y}
+      {...(line.han && { fontFamily: familyList(line.han) })}
+      {...(squeezedTo !== undefined && { textLength: squeezedTo, lengthAdjust: 'spacingAndGlyphs' })}
+    >
+      {text}
+    </text>
+  ));
 }
 
 /** A broad line under a link's own: that it is chosen, or that a check speaks of it. */

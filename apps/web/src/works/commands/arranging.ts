@@ -36,6 +36,11 @@ const TIDY: readonly (readonly [TidyWay, string, string])[] = [
   ['sideways', 'Y', 'Tidy sideways'],
   ['timeline', 'I', 'Tidy along time'],
 ];
+const LEVELS: readonly (readonly [number, string])[] = [
+  [1, 'Fold to the first level'],
+  [2, 'Fold to the second level'],
+  [3, 'Fold to the third level'],
+];
 const CHOICES: readonly (readonly [Choice, string])[] = [
   ['branch', 'Select all that hangs from it'],
   ['links that leave', 'Select the links that leave'],
@@ -96,6 +101,13 @@ export const ARRANGING: readonly Command[] = [
       bringIn(branchOf(map, selection));
     },
   },
+  ...LEVELS.map(([level, name]): Command => ({
+    ...arranging(`fold-to-${level}`, null, name, isMap, () => undefined),
+    run: ({ editor: { actions }, fit }) => {
+      actions.foldToLevel(level);
+      requestAnimationFrame(fit);
+    },
+  })),
   arranging(
     'unfold',
     'A',

@@ -23,7 +23,7 @@ export const LOOKING: readonly Command[] = [
   {
     id: 'find',
     group: 'map',
-    name: 'Find on the map',
+    name: 'Find on the map, and go there',
     keys: ['Mod+F'],
     where: 'page',
     run: ({ editor, show }) => {

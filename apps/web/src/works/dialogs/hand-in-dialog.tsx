@@ -144,6 +144,11 @@ function LookAgainList({ onGo, onPrint }: { onGo: (ids: readonly string[]) => vo
         {found.map((one) => (
           <li key={one.code} className="flex items-baseline justify-between gap-3">
             <span className="words min-w-0">{lookAgainSentence(one)}</span>
+            {one.code === 'small' && (
+              <Button small look="quiet" onClick={onPrint}>
+                On several sheets
+              </Button>
+            )}
             {one.marks.length > 0 && (
               <Button small look="quiet" onClick={() => onGo(one.marks)}>
                 Show

@@ -1,5 +1,17 @@
-import { bestPage, LEAST_POINTS, mapToSvg, PAPERS, pointsOn, PRINT_MARGIN, worksheetOf } from '@ichnograph/core';
-import type { Blanks, Paper, TitleBlockText } from '@ichnograph/core';
+import {
+  bestPage,
+  fewestTiles,
+  LEAST_POINTS,
+  mapToSvg,
+  PAPERS,
+  pointsOn,
+  PRINT_MARGIN,
+  sheetBox,
+  smallestLetters,
+  tilesOf,
+  worksheetOf,
+} from '@ichnograph/core';
+import type { Blanks, Box, Paper, TitleBlockText } from '@ichnograph/core';
 import { Printer } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
@@ -19,6 +31,8 @@ const FILTERS: Record<Ink, string> = {
   Pale: 'grayscale(1) contrast(0.5) brightness(1.35)',
 };
 const HOW_MANY = ['none', 'some', 'all'] as const;
+/** Round the drawing on its sheet, canvas units. */
+const AIR = 6;
 /** What the title block takes below the map, canvas units. */
 const BLOCK = 150;
 
@@ -46,13 +60,31 @@ function OnPaper({ block }: { block: TitleBlockText }) {
   const map = useEditorState((state) => state.map);
   const [ink, setInk] = useState<Ink>('Colours');
   const [paper, setPaper] = useState<Paper>('A4');
-  const [sideways, setSideways] = useState(() => bestPage(map, legend, BLOCK).sideways);
+  const [inParts, setInParts] = useState(
+    () => pointsOn(map, legend, bestPage(map, legend, BLOCK), BLOCK) < LEAST_POINTS,
+  );
+  const [sideways, setSideways] = useState(() =>
+    inParts
+      ? fewestTiles(sheetBox(map, legend, AIR, block), smallestLetters(map, legend), { paper: 'A4', sideways: false })
+          .sideways
+      : bestPage(map, legend, BLOCK).sideways,
+  );
   const [blanks, setBlanks] = useState<Blanks>({ topics: 'none', phrases: 'none' });
   const [seed, setSeed] = useState(1);
   const { map: shown, words } = useMemo(() => worksheetOf(map, blanks, seed), [map, blanks, seed]);
-  const svg = useMemo(() => mapToSvg(shown, legend, { block, hrefOf: pictureHref, margin: 6 }), [shown, legend, block]);
+  const tiles = useMemo(
+    () => tilesOf(sheetBox(shown, legend, AIR, block), smallestLetters(shown, legend), { paper, sideways }),
+    [shown, legend, block, paper, sideways],
+  );
+  const sheets = useMemo(() => {
+    const draw = (view?: Box): string =>
+      mapToSvg(shown, legend, { block, hrefOf: pictureHref, margin: AIR, ...(view && { view }) });
+    return inParts && tiles.boxes.length > 1 ? tiles.boxes.map(draw) : [draw()];
+  }, [shown, legend, block, inParts, tiles]);
   const points = pointsOn(map, legend, { paper, sideways }, BLOCK);
   const { width, height } = PAPERS[paper];
+  const footOf = (i: number): string | null =>
+    sheets.length > 1 ? `${block.title || 'Map'} · sheet ${i + 1} of ${sheets.length}` : null;
   const isSheet = blanks.topics !== 'none' || blanks.phrases !== 'none';
   return (
     <div className="grid grid-cols-[14rem_minmax(0,1fr)] gap-5 max-md:grid-cols-1">
@@ -75,9 +107,24 @@ function OnPaper({ block }: { block: TitleBlockText }) {
           {points === Infinity
             ? 'Nothing is on the map yet.'
             : points < LEAST_POINTS
-              ? `The smallest letters would be ${points} points high, too small to be read. Lay the map out closer, print it on A3, or print its branches one by one.`
+              ? `On one sheet the smallest letters would be ${points} points high, too small to be read. Print it on several, on A3, or lay it out closer.`
               : `It fits: the smallest letters are ${points} points high.`}
         </p>
+        {tiles.boxes.length > 1 && (
+          <Choice name="Sheets">
+            <Segments
+              label="Sheets"
+              options={['One', 'Several'] as const}
+              value={inParts ? 'Several' : 'One'}
+              onChange={(how) => setInParts(how === 'Several')}
+            />
+            {inParts && (
+              <p className="mt-1.5 text-sm">
+                {`${tiles.boxes.length} sheets, ${tiles.across} across and ${tiles.down} down. They overlap a little, so that they can be glued.`}
+              </p>
+            )}
+          </Choice>
+        )}
         <Choice name="Leave out, to be filled in">
           {(['topics', 'phrases'] as const).map((what) => (
             <label key={what} className="mb-1.5 flex items-center justify-between gap-2">
@@ -106,15 +153,24 @@ function OnPaper({ block }: { block: TitleBlockText }) {
           Print
         </Button>
       </div>
-      <div className="grid place-items-center bg-canvas p-3">
-        <Paperlike width={sideways ? height : width} height={sideways ? width : height}>
-          <Printed svg={svg} ink={ink} words={isSheet ? words : []} />
-        </Paperlike>
+      <div
+        className="grid place-items-center gap-2 bg-canvas p-3"
+        style={sheets.length > 1 ? { gridTemplateColumns: `repeat(${tiles.across}, minmax(0, 1fr))` } : undefined}
+      >
+        {sheets.map((svg, i) => (
+          <Paperlike key={i} width={sideways ? height : width} height={sideways ? width : height}>
+            <Printed svg={svg} ink={ink} words={isSheet && i === sheets.length - 1 ? words : []} foot={footOf(i)} />
+          </Paperlike>
+        ))}
       </div>
       {createPortal(
         <div className="print-sheet">
           <style>{`@page { size: ${paper} ${sideways ? 'landscape' : 'portrait'}; margin: ${PRINT_MARGIN}mm }`}</style>
-          <Printed svg={svg} ink={ink} words={isSheet ? words : []} />
+          {sheets.map((svg, i) => (
+            <div key={i} className="print-page">
+              <Printed svg={svg} ink={ink} words={isSheet && i === sheets.length - 1 ? words : []} foot={footOf(i)} />
+            </div>
+          ))}
         </div>,
         document.body,
       )}
@@ -140,7 +196,18 @@ function Paperlike({ width, height, children }: { width: number; height: number;
   );
 }
 
-function Printed({ svg, ink, words }: { svg: string; ink: Ink; words: readonly string[] }) {
+function Printed({
+  svg,
+  ink,
+  words,
+  foot,
+}: {
+  svg: string;
+  ink: Ink;
+  words: readonly string[];
+  /** which of several sheets it is */
+  foot: string | null;
+}) {
   return (
     <div className="flex h-full flex-col gap-2">
       <div
@@ -153,6 +220,7 @@ function Printed({ svg, ink, words }: { svg: string; ink: Ink; words: readonly s
           <b>Words to choose from:</b> {words.join(' · ')}
         </p>
       )}
+      {foot !== null && <p className="text-[0.6rem] leading-none">{foot}</p>}
     </div>
   );
 }

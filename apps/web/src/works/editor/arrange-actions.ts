@@ -28,6 +28,7 @@ import {
   stretchRow,
   toggleFold,
   uncross,
+  foldToLevel,
   unfoldAll,
   ungroup,
 } from '@ichnograph/core';
@@ -220,6 +221,7 @@ export function arrangeActions({
       if (id !== undefined) set({ selection: links, typing: { what: 'phrase', id, also }, words: '' });
     },
     fold: (): void => void run(toggleFold(get().map, selectedTopics())),
+    foldToLevel: (level: number): void => void run(foldToLevel(get().map, level)),
     unfoldAll: (): void => void run(unfoldAll(get().map)),
     group: (): void => void run(makeGroup(get().map, selectedTopics(), maker)),
     ungroup: (): void => void run(ungroup(get().map, selectedTopics())),

@@ -66,7 +66,10 @@ export interface EditorState {
   alone: string | null;
   /** whose words are hidden, to test oneself */
   blank: 'topics' | 'phrases' | null;
-  overview: boolean;
+  /** whether the overview is shown; null: while little of the map is in sight */
+  overview: boolean | null;
+  /** whether little of it is in sight now */
+  offered: boolean;
   /** words that are looked for on the map; null when nothing is */
   sought: string | null;
   /** whether the next key says how to arrange */

@@ -1,0 +1,170 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import sharp from 'sharp';
+import { enter, expect, MapDesk, test } from './school';
+
+/** A topic in each of ten scripts, and two in ours by whose places on both the others are found. */
+const [FIRST, LAST] = ['Northernmost', 'Southernmost'];
+const TOPICS = [
+  FIRST,
+  'Łódź, façade → CO₂',
+  'Ελληνική φωτοσύνθεση',
+  'Пищевая цепь экосистемы',
+  'מפת נושאים (12) של הכיתה',
+  'الشبكة الغذائية في ١٢٣ بحيرة',
+  'प्रकाश संश्लेषण',
+  'การสังเคราะห์ด้วยแสงของพืช',
+  '植物通过光合作用制造养分',
+  '光合作用は植物のはたらき',
+  '광합성은 빛을 이용한다',
+  LAST,
+];
+/** Picture dots to a CSS pixel. */
+const DENSE = 3;
+/** How far ink may be off, picture dots: half a CSS pixel and the edge of a letter. */
+const OFF = 2;
+
+interface Spot {
+  x: number;
+  y: number;
+}
+interface Picture {
+  width: number;
+  height: number;
+  isInk: (x: number, y: number) => boolean;
+}
+
+async function pictureOf(content: Buffer | string): Promise<Picture> {
+  const { data, info } = await sharp(content)
+    .flatten({ background: '#fff' })
+    .greyscale()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const { width, height } = info;
+  const isInside = (x: number, y: number): boolean => x >= 0 && y >= 0 && x < width && y < height;
+  return { width, height, isInk: (x, y) => isInside(x, y) && data[y * width + x]! < 128 };
+}
+
+/** The share of the ink within a box of one picture that has ink near the same place of the other. */
+function foundAgain(one: Picture, other: Picture, box: DOMRect, shift: (at: Spot) => Spot): number {
+  let [ink, found] = [0, 0];
+  for (let y = Math.floor(box.y); y < box.y + box.height; y++)
+    for (let x = Math.floor(box.x); x < box.x + box.width; x++) {
+      if (!one.isInk(x, y)) continue;
+      ink++;
+      const there = shift({ x, y });
+      const [cx, cy] = [Math.round(there.x), Math.round(there.y)];
+      const steps = Array.from({ length: 2 * OFF + 1 }, (_, i) => i - OFF);
+      if (steps.some((dy) => steps.some((dx) => other.isInk(cx + dx, cy + dy)))) found++;
+    }
+  return ink === 0 ? 0 : found / ink;
+}
+
+test('a map in ten scripts is the same on the screen and on paper, dot for dot', async ({ browser, school }) => {
+  test.setTimeout(180_000);
+  const page = await enter(browser, school, 'amara', { deviceScaleFactor: DENSE });
+  const desk = await MapDesk.begin(page);
+  for (const text of TOPICS) {
+    await desk.canvas.focus();
+    await page.keyboard.press('Insert');
+    await page.keyboard.insertText(text);
+    await page.keyboard.press('Enter');
+    await expect(desk.topic(text)).toBeVisible();
+    await page.keyboard.press('Escape');
+  }
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox').fill('tidy');
+  await page.keyboard.press('Enter');
+  await desk.saved();
+  await page.keyboard.press('Escape');
+  // A font is loaded when it is needed; what was drawn before is drawn again.
+  for (const font of ['Noto Sans', 'Noto Sans Arabic', 'Noto Sans SC', 'Noto Sans JP', 'Noto Sans KR'])
+    await expect
+      .poll(() =>
+        page.evaluate(
+          (name) =>
+            [...document.fonts].some(
+              ({ family, status }) => family.replaceAll(/["']/g, '') === name && status === 'loaded',
+            ) && document.fonts.status === 'loaded',
+          font,
+        ),
+      )
+      .toBe(true);
+  await page.getByRole('button', { name: 'Fit', exact: true }).click();
+  await page.mouse.move(5, 5);
+
+  const wordsOf = (text: string): Promise<DOMRect> =>
+    desk.topic(text).evaluate((topic) => {
+      const boxes = [...topic.querySelectorAll('text')].map((line) => line.getBoundingClientRect());
+      const [left, top] = [Math.min(...boxes.map((box) => box.left)), Math.min(...boxes.map((box) => box.top))];
+      const right = Math.max(...boxes.map((box) => box.right));
+      const bottom = Math.max(...boxes.map((box) => box.bottom));
+      return new DOMRect(left, top, right - left, bottom - top).toJSON() as DOMRect;
+    });
+  const allBoxes = async (): Promise<Map<string, DOMRect>> => {
+    const found = new Map<string, DOMRect>();
+    for (const text of TOPICS) {
+      const { x, y, width, height } = await wordsOf(text);
+      found.set(text, { x: x * DENSE, y: y * DENSE, width: width * DENSE, height: height * DENSE } as DOMRect);
+    }
+    return found;
+  };
+  // Topics glide to their new places: until they are there.
+  let boxes = await allBoxes();
+  await expect
+    .poll(async () => {
+      const before = JSON.stringify([...boxes]);
+      boxes = await allBoxes();
+      return JSON.stringify([...boxes]) === before;
+    })
+    .toBe(true);
+  const screen = await pictureOf(await page.screenshot({ scale: 'device' }));
+
+  await page.getByRole('button', { name: 'Hand in …' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Hand in', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Receipt');
+  const [, submission] = /receipts\/([\w-]+)/.exec(page.url())!;
+  const maren = await enter(browser, school, 'maren');
+  const folder = mkdtempSync(path.join(tmpdir(), 'scripts-'));
+  const file = path.join(folder, 'map.pdf');
+  const answer = await maren.request.get(`${school.url}/api/submissions/${submission}/paper?pages=one`);
+  writeFileSync(file, await answer.body());
+
+  // Where the two of ours stand on paper, in points; from that, how dense paper has to be drawn to be as large as the screen.
+  const said = execFileSync('pdftotext', ['-bbox', file, '-']).toString();
+  const onPaper = (word: string): Spot => {
+    const [, x, y] = new RegExp(`xMin="([\\d.]+)" yMin="([\\d.]+)"[^>]*>${word}<`).exec(said)!;
+    return { x: Number(x), y: Number(y) };
+  };
+  const [a, b] = [FIRST, LAST].map(onPaper);
+  const [p, q] = [FIRST, LAST].map((text) => boxes.get(text)!);
+  const between = (one: Spot, other: Spot): number => Math.hypot(one.x - other.x, one.y - other.y);
+  const scale = between(p!, q!) / between(a!, b!);
+  execFileSync('pdftoppm', ['-r', String(72 * scale), '-png', '-singlefile', file, path.join(folder, 'map')]);
+  const paper = await pictureOf(path.join(folder, 'map.png'));
+  // A reader of PDF and a browser reckon the upper edge of a line differently: by the first of ours it is found out by how much.
+  const steps = Array.from({ length: 61 }, (_, i) => i - 30);
+  const moved =
+    (dy: number) =>
+    ({ x, y }: Spot): Spot => ({ x: x - p!.x + a!.x * scale, y: y - p!.y + a!.y * scale + dy });
+  const found = (dy: number): number => foundAgain(screen, paper, p!, moved(dy));
+  const down = steps.reduce((best, dy) => (found(dy) > found(best) ? dy : best), 0);
+  const shift = moved(down);
+  const back = ({ x, y }: Spot): Spot => ({ x: x + p!.x - a!.x * scale, y: y + p!.y - a!.y * scale - down });
+  for (const text of TOPICS) {
+    const box = boxes.get(text)!;
+    const there = foundAgain(screen, paper, box, shift);
+    const corner = shift(box);
+    const here = foundAgain(
+      paper,
+      screen,
+      { ...box, ...corner, width: box.width, height: box.height } as DOMRect,
+      back,
+    );
+    if (there < 0.97 || here < 0.97) console.log(text, there.toFixed(3), here.toFixed(3));
+    expect([text, there > 0.97 && here > 0.97]).toEqual([text, true]);
+  }
+});
