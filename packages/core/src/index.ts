@@ -156,6 +156,7 @@ export type { ReportFile } from './wording/report-file.js';
 export {
   addTopic,
   growTopic,
+  placeUnder,
   moveMarks,
   putBetween,
   resizeTopic,
@@ -165,7 +166,9 @@ export {
   wordsAndNote,
 } from './commands/topics.js';
 export { addLink, bendLink, linkAll, reattach, setPhrase, setPhrases, turnLinks } from './commands/links.js';
-export { branchOf, cutLoose, dropTarget, hangFrom, hangsBy, headsOf } from './commands/branches.js';
+export { cutLoose, dropTarget, hangFrom, headsOf } from './commands/branches.js';
+export { branchOf, hangsBy } from './commands/hanging.js';
+export { roomFor } from './commands/as-one-draws.js';
 export {
   EDGES,
   LAYERS,

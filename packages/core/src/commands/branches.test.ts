@@ -4,7 +4,8 @@ import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import type { TopicMap } from '../map/types.js';
 import { assignmentOf, link, maker, mapOf, topic } from '../testing/make.js';
-import { branchOf, cutLoose, dropTarget, hangFrom, hangsBy, headsOf } from './branches.js';
+import { cutLoose, dropTarget, hangFrom, headsOf } from './branches.js';
+import { branchOf, hangsBy } from './hanging.js';
 import { bendLink, linkAll, reattach } from './links.js';
 import { putBetween, splitLink } from './topics.js';
 

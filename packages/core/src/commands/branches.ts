@@ -1,41 +1,14 @@
 import { boxOf, holdsPoint, unionOf } from '../geometry/points.js';
-import { done, refused } from '../map/changes.js';
+import { applyChanges, done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
 import { LIMITS } from '../map/types.js';
-import type { Link, Topic, TopicMap } from '../map/types.js';
+import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
 import { freeSpot } from './free-spot.js';
 import { newLink } from './links.js';
+import { branchOf, hangsBy } from './hanging.js';
 import { onMap, topicOf } from './maker.js';
 import type { Spot } from './maker.js';
-
-/** The link by which each topic hangs: the first that leads to it. What only a ring leads to hangs by the ring's first. */
-export function hangsBy({ topics, links }: Pick<TopicMap, 'topics' | 'links'>): Map<string, Link> {
-  const first = new Map<string, Link>();
-  for (const link of links) if (!first.has(link.to)) first.set(link.to, link);
-  // In a ring each would hang from the next: the topic that comes first in the map hangs from nothing.
-  for (const { id } of topics) {
-    const seen = new Set<string>();
-    for (let at: string | undefined = id; at !== undefined; at = first.get(at)?.from) {
-      if (seen.has(at)) {
-        const ring = new Set<string>();
-        for (let on = at; !ring.has(on); on = first.get(on)!.from) ring.add(on);
-        first.delete(topics.find((topic) => ring.has(topic.id))!.id);
-        break;
-      }
-      seen.add(at);
-    }
-  }
-  return first;
-}
-
-/** The ids of topics and of all that hangs from them, in the map's order. */
-export function branchOf(map: Pick<TopicMap, 'topics' | 'links'>, ids: readonly string[]): string[] {
-  const children = new Map<string, string[]>();
-  for (const [id, { from }] of hangsBy(map)) children.set(from, [...(children.get(from) ?? []), id]);
-  const branch = new Set(ids);
-  for (const id of branch) for (const child of children.get(id) ?? []) branch.add(child);
-  return map.topics.flatMap(({ id }) => (branch.has(id) ? [id] : []));
-}
+import { nextOnTrunk, trunkBend } from './trunk.js';
 
 /** The topmost topic, other than those in the hand, whose box holds a spot: where a drop would hang them. */
 export function dropTarget(map: TopicMap, held: readonly string[], at: Spot): Topic | undefined {
@@ -55,12 +28,14 @@ export function headsOf(map: TopicMap, ids: readonly string[]): string[] {
 
 /**
  * Hangs topics, each with all that hangs from it, from another: the link one hung by is taken along with its words, else a
- * new one is made. Each branch comes to stand whole in a free place below.
+ * new one is made. Each branch comes to stand whole: below the last on a trunk where others hang on one, else in a free place
+ * below.
  */
 export function hangFrom(
   map: TopicMap,
   { ids, from, linkKind }: { ids: readonly string[]; from: string; linkKind: string | null },
   maker: Maker,
+  legend?: Legend,
 ): Outcome {
   const parent = topicOf(map, from);
   const heads = headsOf(map, ids).map((id) => topicOf(map, id));
@@ -68,7 +43,8 @@ export function hangFrom(
   const hangs = hangsBy(map);
   const changes: Change[] = [];
   const held = new Set(branchOf(map, ids));
-  let standing = map.topics.filter(({ id }) => !held.has(id));
+  const waiting = new Set(held);
+  let now = map;
   for (const topic of heads) {
     if (!topic) return refused('endGone');
     const { id, text } = topic;
@@ -79,19 +55,36 @@ export function hangFrom(
     const link = hangs.get(id);
     if (map.links.some((one) => one.from === from && one.to === id && one !== link))
       return refused('linkedAlready', { from: parent.text, to: text });
-    const step = stepBelow({ ...map, topics: standing }, topic, branch, parent);
-    changes.push(
+    const standing = { ...now, topics: now.topics.filter((one) => !waiting.has(one.id) && !branchIds.has(one.id)) };
+    const trunk = nextOnTrunk(standing, parent, legend);
+    const { left, top } = boxOf(topic);
+    const step = trunk ? { x: trunk.left - left, y: trunk.top - top } : stepBelow(standing, topic, branch, parent);
+    const spot = { x: topic.x + step.x, y: topic.y + step.y };
+    // It is led as its new neighbours are; elsewhere the course it had would lead anywhere.
+    const course = trunk
+      ? { route: trunk.route, bend: trunkBend(parent, spot), phraseAt: undefined }
+      : { bend: undefined, phraseAt: undefined, ...(link?.route === 'elbow' && { route: undefined }) };
+    const its: Change[] = [
       ...moved(map, [...branchIds], step),
       link
-        ? { do: 'set', in: 'links', id: link.id, fields: { from } }
-        : { do: 'add', to: 'links', item: newLink({ from, to: id, phrase: '', kind: linkKind }, maker) },
-    );
-    standing = [...standing, ...branch.map((one) => ({ ...one, x: one.x + step.x, y: one.y + step.y }))];
+        ? { do: 'set', in: 'links', id: link.id, fields: { from, ...course } }
+        : {
+            do: 'add',
+            to: 'links',
+            item: { ...newLink({ from, to: id, phrase: '', kind: linkKind }, maker), ...given(course) },
+          },
+    ];
+    for (const one of branchIds) waiting.delete(one);
+    now = applyChanges(now, its);
+    changes.push(...its);
   }
   if (map.links.length + changes.filter((change) => change.do === 'add').length > LIMITS.links)
     return refused('linksFull', { most: LIMITS.links });
   return done(...changes);
 }
+
+const given = <T extends object>(fields: T): Partial<T> =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as Partial<T>;
 
 /** The step that takes a branch below a topic, to where all of it has room. */
 function stepBelow(map: TopicMap, head: Topic, branch: readonly Topic[], parent: Topic): Spot {

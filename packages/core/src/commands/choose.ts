@@ -2,7 +2,7 @@ import { effectiveKind } from '../map/kinds.js';
 import { linkStyle, topicStyle } from '../map/style.js';
 import { LINK_LOOKS, TOPIC_LOOKS } from '../map/types.js';
 import type { Assignment, Link, Topic, TopicMap } from '../map/types.js';
-import { branchOf } from './branches.js';
+import { branchOf } from './hanging.js';
 
 export const CHOICES = ['links that leave', 'links that arrive', 'branch', 'same kind', 'same looks'] as const;
 export type Choice = (typeof CHOICES)[number];

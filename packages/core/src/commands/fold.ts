@@ -1,7 +1,7 @@
 import { done, refused } from '../map/changes.js';
 import type { Change, Outcome } from '../map/changes.js';
 import type { TopicMap } from '../map/types.js';
-import { branchOf, hangsBy } from './branches.js';
+import { branchOf, hangsBy } from './hanging.js';
 
 /** Folds topics that have something hanging from them, or unfolds them where all are folded. */
 export function toggleFold(map: TopicMap, ids: readonly string[]): Outcome {

@@ -4,7 +4,7 @@ import { contrast, darkShade } from '../map/colour.js';
 import { isStructural } from '../map/kinds.js';
 import { kindOfLink, kindOfTopic } from '../map/style.js';
 import type { Topic, TopicMap } from '../map/types.js';
-import { branchOf, hangsBy } from './branches.js';
+import { branchOf, hangsBy } from './hanging.js';
 import { isFixed } from './looks.js';
 import type { Ruled } from './looks.js';
 import { refitted } from './maker.js';

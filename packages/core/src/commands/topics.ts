@@ -1,4 +1,5 @@
 import { fitTopic } from '../geometry/fit.js';
+import { boxOf } from '../geometry/points.js';
 import { done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
 import { LIMITS } from '../map/types.js';
@@ -11,6 +12,8 @@ import { LONGEST } from '../map/types.js';
 import { onMap, refitted, topicOf } from './maker.js';
 import type { Spot } from './maker.js';
 import { clearSpot, freeSpot } from './free-spot.js';
+import { branchOf } from './hanging.js';
+import { isOnTrunk, nextOnTrunk, setInBelow, trunkBend } from './trunk.js';
 
 const TOO_LONG = refused('topicTooLong', { most: LIMITS.text });
 const FULL = refused('topicsFull', { most: LIMITS.topics });
@@ -62,7 +65,10 @@ export function addTopic(map: TopicMap, wanted: NewTopic, maker: Maker, legend: 
   return done({ do: 'add', to: 'topics', item: { ...topic, ...onMap(clearSpot(map, wanted.at, topic)) } });
 }
 
-/** Makes a topic in the nearest free place below (or beside) another and links it from there. */
+/**
+ * Makes a topic that hangs from another and links it from there: on its trunk where others hang on one, else in the nearest free
+ * place below it, or beside.
+ */
 export function growTopic(
   map: TopicMap,
   wanted: Omit<NewTopic, 'at'> & { from: string; linkKind: string | null; at?: Spot },
@@ -74,23 +80,39 @@ export function growTopic(
   if (wanted.text.length > LIMITS.text) return TOO_LONG;
   if (map.topics.length >= LIMITS.topics) return FULL;
   const draft = newTopic({ ...wanted, at: wanted.at ?? parent }, maker, legend);
-  const spot = wanted.at
-    ? clearSpot(map, wanted.at, draft)
-    : freeSpot(map, { x: parent.x, y: parent.y + parent.height / 2 + 70 + draft.height / 2 }, draft);
+  const { spot, course } = wanted.at
+    ? { spot: clearSpot(map, wanted.at, draft), course: {} }
+    : placeUnder(map, parent, draft, legend);
   const topic = { ...draft, ...onMap(spot) };
   return done(
     { do: 'add', to: 'topics', item: topic },
     {
       do: 'add',
       to: 'links',
-      item: newLink({ from: parent.id, to: topic.id, phrase: '', kind: wanted.linkKind }, maker),
+      item: { ...newLink({ from: parent.id, to: topic.id, phrase: '', kind: wanted.linkKind }, maker), ...course },
     },
   );
 }
 
+/** Where something of a size comes to stand that hangs from a topic, and the course of its link. */
+export function placeUnder(
+  map: TopicMap,
+  parent: Topic,
+  size: { width: number; height: number },
+  legend: Legend,
+): { spot: Spot; course: Pick<Link, 'route' | 'bend'> } {
+  const next = nextOnTrunk(map, parent, legend);
+  if (!next) {
+    const below = { x: parent.x, y: parent.y + parent.height / 2 + 70 + size.height / 2 };
+    return { spot: freeSpot(map, below, size), course: {} };
+  }
+  const spot = { x: next.left + size.width / 2, y: next.top + size.height / 2 };
+  return { spot, course: { ...(next.route && { route: next.route }), bend: trunkBend(parent, spot) } };
+}
+
 /**
- * Makes a topic in the middle of a link: the link leads to it with its words, and a new one leads on. What stood too near is
- * not moved; the topic stands in the nearest free place.
+ * Makes a topic in the middle of a link: the link leads to it with its words, and a new one leads on. Between two on a trunk
+ * it stands in the place of the lower one, which hangs from it on a trunk of its own.
  */
 export function splitLink(
   map: TopicMap,
@@ -105,10 +127,39 @@ export function splitLink(
   if (map.topics.length >= LIMITS.topics) return FULL;
   if (map.links.length >= LIMITS.links) return refused('linksFull', { most: LIMITS.links });
   const [from, to] = [topicOf(map, link.from)!, topicOf(map, link.to)!];
+  if (isOnTrunk(link, from, to, legend)) return splitOnTrunk(map, link, [from, to], wanted, maker, legend);
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   const draft = newTopic({ ...wanted, at: middle }, maker, legend);
   const topic = { ...draft, ...onMap(freeSpot(map, middle, draft)) };
   return done({ do: 'add', to: 'topics', item: topic }, ...leadOver(link, topic.id, maker));
+}
+
+/** The new one stands where the lower one stood, which is set in below it with all that hangs from it. */
+function splitOnTrunk(
+  map: TopicMap,
+  link: Link,
+  [from, to]: [Topic, Topic],
+  wanted: Omit<NewTopic, 'at'>,
+  maker: Maker,
+  legend: Legend,
+): Outcome {
+  const draft = newTopic({ ...wanted, at: to }, maker, legend);
+  const { left, top } = boxOf(to);
+  const topic = { ...draft, ...onMap({ x: left + draft.width / 2, y: top + draft.height / 2 }) };
+  const corner = setInBelow(topic, from);
+  const step = { x: corner.left - left, y: corner.top - top };
+  const lower = { x: to.x + step.x, y: to.y + step.y };
+  const moves = moveMarks(map, branchOf(map, [to.id]), step);
+  const [led, on] = leadOver(link, topic.id, maker);
+  const course = link.route && { route: link.route };
+  return done(
+    { do: 'add', to: 'topics', item: topic },
+    ...(moves.ok ? moves.changes : []),
+    led,
+    { do: 'set', in: 'links', id: link.id, fields: { bend: trunkBend(from, topic) } },
+    on,
+    { do: 'set', in: 'links', id: on.item.id, fields: { ...course, bend: trunkBend(topic, lower) } },
+  );
 }
 
 /** Puts a topic that is there in the middle of a link: the link leads to it with its words, and a new one leads on. */
@@ -129,10 +180,11 @@ export function putBetween(map: TopicMap, { id, link: linkId }: { id: string; li
 }
 
 /** A link led over a topic: what it said leads there, and a new one without words leads on. */
-const leadOver = (link: Link, over: string, maker: Maker): Change[] => [
-  { do: 'set', in: 'links', id: link.id, fields: { to: over, bend: undefined, phraseAt: undefined } },
-  { do: 'add', to: 'links', item: newLink({ from: over, to: link.to, phrase: '', kind: link.kind }, maker) },
-];
+const leadOver = (link: Link, over: string, maker: Maker) =>
+  [
+    { do: 'set', in: 'links', id: link.id, fields: { to: over, bend: undefined, phraseAt: undefined } },
+    { do: 'add', to: 'links', item: newLink({ from: over, to: link.to, phrase: '', kind: link.kind }, maker) },
+  ] as const satisfies Change[];
 
 /** Changes a topic's words; its size follows in the same change. */
 export function setText(map: TopicMap, id: string, text: string, legend: Legend): Outcome {

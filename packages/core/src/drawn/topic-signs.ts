@@ -13,6 +13,7 @@ export const TOPIC_MARKS = {
   idea: 'Idea',
   check: 'Look it up',
   weak: 'Not sure',
+  kept: 'Keep where it is',
 } as const;
 export type TopicMark = keyof typeof TOPIC_MARKS;
 export const topicMarks = Object.keys(TOPIC_MARKS) as TopicMark[];
@@ -33,6 +34,7 @@ const STROKES: Record<string, string> = {
   important: 'M0 -3.8V1.2M0 3.2V3.5',
   idea: 'M0 -4V-1.4M0 1.4V4M-4 0H-1.4M1.4 0H4M-2.8 -2.8L-1.2 -1.2M2.8 2.8L1.2 1.2M2.8 -2.8L1.2 -1.2M-2.8 2.8L-1.2 1.2',
   check: 'M-0.6 -0.6A2.2 2.2 0 1 0 -0.7 -0.5M1.2 1L3.8 3.6',
+  kept: 'M-2 -3.8H2M0 -3.8V1.5M-3.2 1.5H3.2M0 1.5V4',
   weak: 'M-4 1C-3 -2 -1.2 -2 0 0S3 2 4 -1',
 };
 const OWN_INK: Record<string, string> = { done: '#1f6f63', question: '#3d4a9a', important: '#9e2b3f', weak: '#8a5a00' };

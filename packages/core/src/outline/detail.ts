@@ -1,4 +1,4 @@
-import { hangsBy } from '../commands/branches.js';
+import { hangsBy } from '../commands/hanging.js';
 import { boxesMeet } from '../geometry/boxes.js';
 import { boxOf, unionOf } from '../geometry/points.js';
 import type { Box, Point } from '../geometry/points.js';

@@ -1,4 +1,4 @@
-import { hangsBy } from '../commands/branches.js';
+import { hangsBy } from '../commands/hanging.js';
 import type { TopicMap } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
 

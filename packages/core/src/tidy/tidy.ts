@@ -33,7 +33,8 @@ export function tidyMap(
 
 function rightward(map: TopicMap, wanted: Wanted, legend: Legend | undefined, pulse: Pulse | undefined): Change[] {
   const chosen = wanted.topicIds && new Set(wanted.topicIds);
-  const topics = map.topics.filter(({ id }) => chosen?.has(id) ?? true);
+  // What a hand set apart stays there.
+  const topics = map.topics.filter(({ id, marks }) => (chosen?.has(id) ?? true) && !marks?.includes('kept'));
   if (topics.length === 0) return [];
   const ids = new Map(topics.map(({ id }, i) => [id, i]));
   const inside = map.links.filter(({ from, to }) => ids.has(from) && ids.has(to));

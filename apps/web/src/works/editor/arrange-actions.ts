@@ -62,6 +62,7 @@ export function arrangeActions({
   get,
   set,
   run,
+  draw,
   refuse,
   selectedTopics,
   selectedLinks,
@@ -177,7 +178,7 @@ export function arrangeActions({
     hang: (ids: readonly string[], from: string): void => {
       set({ asking: null });
       const { map, next } = get();
-      if (!run(hangFrom(map, { ids, from, linkKind: next.linkKind }, maker))) return;
+      if (!draw(hangFrom(map, { ids, from, linkKind: next.linkKind }, maker, legend))) return;
       const heads = headsOf(map, ids);
       const textOf = (id: string): string => map.topics.find((one) => one.id === id)?.text ?? '';
       announce(

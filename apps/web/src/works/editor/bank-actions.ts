@@ -6,7 +6,7 @@ import type { Hand } from './hand';
 import type { Spot } from './state';
 
 /** Terms from the word bank onto the map, and into it. */
-export function bankActions({ live, assignment, legend, maker, get, set, run, kindOfChip }: Hand) {
+export function bankActions({ live, assignment, legend, maker, get, set, run, draw, kindOfChip }: Hand) {
   const place = (chip: Chip, at: Spot): string | null => {
     const wanted = {
       text: chip.text,
@@ -14,7 +14,7 @@ export function bankActions({ live, assignment, legend, maker, get, set, run, ki
       at,
       ...ofChip(chip),
     };
-    const id = addedId(run(addTopic(get().map, wanted, maker, legend), ...takeFromBank(chip)), 'topics');
+    const id = addedId(draw(addTopic(get().map, wanted, maker, legend), ...takeFromBank(chip)), 'topics');
     if (!id) return null;
     set({ selection: [id], chip: null });
     announce(`${chip.text} is on the map.`);
@@ -28,7 +28,7 @@ export function bankActions({ live, assignment, legend, maker, get, set, run, ki
     placeUnder: (chip: Chip, from: string): void => {
       const linkKind = get().next.linkKind;
       const wanted = { from, text: chip.text, kind: kindOfChip(chip), linkKind, ...ofChip(chip) };
-      const made = run(growTopic(get().map, wanted, maker, legend), ...takeFromBank(chip));
+      const made = draw(growTopic(get().map, wanted, maker, legend), ...takeFromBank(chip));
       const link = addedId(made, 'links');
       if (link) set({ selection: [link], chip: null, typing: { what: 'phrase', id: link }, words: '' });
     },
@@ -45,7 +45,7 @@ export function bankActions({ live, assignment, legend, maker, get, set, run, ki
       const wanted = { at: near, kind: next.topicKind, linkKind: next.linkKind, ...(under !== null && { under }) };
       const lines = text.split(/\r\n|\r|\n/).map((line) => line.trim());
       const { outcome, messages } = gatherText(get().map, lines.join('\n'), wanted, maker, legend);
-      const changes = run(outcome);
+      const changes = draw(outcome);
       if (!changes) return false;
       const made = changes.filter((change) => change.do === 'add' && change.to === 'topics').length;
       if (made === 0) set({ refusal: 'That is on the map already.' });

@@ -1,4 +1,4 @@
-import { isStructural, kindOfLink, reasonOf } from '@ichnograph/core';
+import { isFixed, isStructural, kindOfLink, reasonOf, roomFor } from '@ichnograph/core';
 import type { Assignment, Change, Chip, Legend, Maker, Outcome } from '@ichnograph/core';
 import type { LiveMap } from '@ichnograph/livemap';
 import type { StoreApi } from 'zustand/vanilla';
@@ -27,6 +27,15 @@ export function createHand(
     if (changes.some((one) => one.do === 'add' && one.to === 'links' && one.item.kind === next.linkKind))
       set({ next: { ...next, linkKind: usualLinkKind(assignment.legend) } });
   };
+  /** Applies an outcome as one gesture. @returns the changes, or false when it was refused */
+  const run = (outcome: Outcome, ...more: Change[]): readonly Change[] | false => {
+    if (!outcome.ok) return refuse(reasonOf(outcome));
+    set({ refusal: null });
+    const changes = [...outcome.changes, ...more];
+    live.apply(changes);
+    fallBack(changes);
+    return changes;
+  };
   return {
     live,
     /** whether the map is the assignment's, whose given topics are one's own */
@@ -37,14 +46,13 @@ export function createHand(
     get,
     set,
     refuse,
-    /** Applies an outcome as one gesture. @returns the changes, or false when it was refused */
-    run: (outcome: Outcome, ...more: Change[]): readonly Change[] | false => {
-      if (!outcome.ok) return refuse(reasonOf(outcome));
-      set({ refusal: null });
+    run,
+    /** The same, and makes room for what it makes, hangs or lets grow: neighbours move aside, lines keep clear. */
+    draw: (outcome: Outcome, ...more: Change[]): readonly Change[] | false => {
+      if (!outcome.ok) return run(outcome);
       const changes = [...outcome.changes, ...more];
-      live.apply(changes);
-      fallBack(changes);
-      return changes;
+      const room = roomFor(get().map, changes, assignment.legend, isFixed(assignment));
+      return run(outcome, ...more, ...room);
     },
     kindOfChip: (chip: Chip): string | null => chip.kind ?? get().next.topicKind,
     selectedTopics: (): string[] =>

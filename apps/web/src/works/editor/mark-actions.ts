@@ -1,5 +1,8 @@
 import {
   addLink,
+  boxOf,
+  freeSpot,
+  unionOf,
   asItsKind,
   askToComplete,
   copyMarks,
@@ -28,14 +31,17 @@ import type { Spot } from './state';
 /** How far below what is there another map is laid, canvas units. */
 const BESIDE = 80;
 
-/** The step that takes what is held with its middle to a place. */
-function stepTo(held: Copied, at: Spot): Spot {
-  const spots = held.flatMap(({ marks }) => marks.flatMap((mark) => ('x' in mark ? [mark] : [])));
-  const middle = (along: 'x' | 'y'): number => {
-    const all = spots.map((spot) => spot[along]);
-    return (Math.min(...all) + Math.max(...all)) / 2;
-  };
-  return spots.length === 0 ? { x: 30, y: 30 } : { x: at.x - middle('x'), y: at.y - middle('y') };
+/** The step that takes what is held to the free place nearest to a wanted one, else beside where it was. */
+function freeStep(map: TopicMap, held: Copied, at?: Spot): Spot {
+  const boxes = held.flatMap(({ marks }) =>
+    marks.flatMap((mark) => ('width' in mark && 'x' in mark ? [boxOf(mark)] : [])),
+  );
+  const box = unionOf(boxes);
+  if (!box) return { x: 30, y: 30 };
+  const middle = { x: (box.left + box.right) / 2, y: (box.top + box.bottom) / 2 };
+  const wanted = at ?? { x: middle.x + 30, y: middle.y + 30 };
+  const spot = freeSpot(map, wanted, { width: box.right - box.left, height: box.bottom - box.top });
+  return { x: spot.x - middle.x, y: spot.y - middle.y };
 }
 
 /** What is done to topics and links that are there. */
@@ -48,6 +54,7 @@ export function markActions({
   get,
   set,
   run,
+  draw,
   selectedTopics,
   selectedLinks,
   refuse,
@@ -65,7 +72,7 @@ export function markActions({
   };
   const paste = (held: Copied | undefined, at?: Spot): void => {
     if (!held || held.length === 0) return;
-    const changes = run(pasteMarks(get().map, held, at ? stepTo(held, at) : { x: 30, y: 30 }, maker));
+    const changes = draw(pasteMarks(get().map, held, freeStep(get().map, held, at), maker));
     if (!changes) return;
     set({ selection: changes.flatMap((change) => (change.do === 'add' ? [change.item.id] : [])) });
     // The next paste lies beside this one.
@@ -74,7 +81,7 @@ export function markActions({
   return {
     move: (ids: readonly string[], step: Spot): void => void run(moveMarks(get().map, ids, step)),
     resize: (id: string, size: { width: number; height: number }): void =>
-      void run(
+      void draw(
         get().map.pictures.some((picture) => picture.id === id)
           ? setLoosePicture(get().map, id, size)
           : resizeTopic(get().map, id, size, legend),
@@ -84,7 +91,7 @@ export function markActions({
      * was meant for a link, never for a topic.
      */
     link: (from: string, to: string): void => {
-      const made = run(addLink(get().map, { from, to, phrase: '', kind: get().next.linkKind }, maker));
+      const made = draw(addLink(get().map, { from, to, phrase: '', kind: get().next.linkKind }, maker));
       const there = get().map.links.find((one) => one.from === from && one.to === to);
       const id = addedId(made, 'links') ?? there?.id;
       if (id) set({ asking: null, selection: [id], typing: { what: 'phrase', id }, words: there?.phrase ?? '' });

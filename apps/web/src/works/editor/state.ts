@@ -7,10 +7,10 @@ export interface Spot {
 
 /**
  * What is being typed: a new topic that is not on the map yet, a topic's text, or a link's phrase; `also` are links that get
- * the same words.
+ * the same words. What hangs on a trunk finds its place there when its words, and so its size, are known.
  */
 export type Typing =
-  | { what: 'new'; at: Spot; from: string | null; between?: string }
+  | { what: 'new'; at: Spot; from: string | null; between?: string; onTrunk?: true }
   | { what: 'topic'; id: string; fresh?: boolean }
   | { what: 'phrase'; id: string; fresh?: boolean; also?: readonly string[] };
 

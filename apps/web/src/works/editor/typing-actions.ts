@@ -6,6 +6,7 @@ import {
   hangsBy,
   isBlank,
   normalForm,
+  placeUnder,
   refused,
   setPhrases,
   LIMITS,
@@ -18,8 +19,22 @@ import { addedId, ofChip, takeFromBank } from './hand';
 import type { Hand } from './hand';
 import type { Spot, Typing } from './state';
 
+/** The size of a topic before its words are known, canvas units. */
+const GUESSED = { width: 110, height: 40 };
+
 /** Words on the map, from the first letter to the last. */
-export function typingActions({ assignment, legend, maker, get, set, run, refuse, kindOfChip, selectedTopics }: Hand) {
+export function typingActions({
+  assignment,
+  legend,
+  maker,
+  get,
+  set,
+  run,
+  draw,
+  refuse,
+  kindOfChip,
+  selectedTopics,
+}: Hand) {
   const make = (at: Spot, from: string | null = null): void =>
     set({ typing: { what: 'new', at, from }, words: '', refusal: null });
   const edit = (id: string): void => {
@@ -40,11 +55,15 @@ export function typingActions({ assignment, legend, maker, get, set, run, refuse
       const topic = map.topics.find((one) => one.id === id);
       if (!topic) return;
       const from = sibling ? (map.links.find(({ to }) => to === id)?.from ?? null) : topic.id;
+      const parent = map.topics.find((one) => one.id === from);
+      const on = parent && placeUnder(map, parent, GUESSED, legend);
+      if (on?.course.bend !== undefined)
+        return set({ typing: { what: 'new', at: on.spot, from, onTrunk: true }, words: '', refusal: null });
       const beside = {
         x: topic.x + (sibling ? topic.width + 40 : 0),
         y: sibling ? topic.y : topic.y + topic.height / 2 + 90,
       };
-      make(freeSpot(map, beside, { width: 110, height: 40 }), from);
+      make(freeSpot(map, beside, GUESSED), from);
     },
     /** A topic in the middle of the selected link, or of the link by which the selected topic hangs. */
     between: (): void => {
@@ -89,7 +108,7 @@ export function typingActions({ assignment, legend, maker, get, set, run, refuse
       if (typing.what !== 'new' && typing.fresh && words === '') return;
       /** What was refused is not lost: the field stays open, with its words, beside the reason. */
       const runOrKeep = (outcome: Outcome, ...more: Change[]): readonly Change[] | false => {
-        const made = run(outcome, ...more);
+        const made = draw(outcome, ...more);
         if (!made && words !== '') set({ typing, words });
         return made;
       };
@@ -113,7 +132,12 @@ export function typingActions({ assignment, legend, maker, get, set, run, refuse
         typing.between !== undefined
           ? splitLink(map, typing.between, wanted, maker, legend)
           : parent
-            ? growTopic(map, { ...wanted, fill, from: parent, linkKind: next.linkKind }, maker, legend)
+            ? growTopic(
+                map,
+                { ...wanted, fill, from: parent, linkKind: next.linkKind, ...(typing.onTrunk && { at: undefined }) },
+                maker,
+                legend,
+              )
             : addTopic(map, wanted, maker, legend),
         ...takeFromBank(chip),
       );

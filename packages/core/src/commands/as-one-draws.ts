@@ -1,0 +1,76 @@
+import { boxesMeet, entersBox } from '../geometry/boxes.js';
+import { drawLink } from '../geometry/draw-link.js';
+import { boxOf, polyline } from '../geometry/points.js';
+import { applyChanges } from '../map/changes.js';
+import type { Change } from '../map/changes.js';
+import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
+import { pullApart } from '../tidy/pull-apart.js';
+import { onMap } from './maker.js';
+import { pushedAside } from './aside.js';
+import { keptTurns } from './trunk.js';
+
+/**
+ * What else changes so that something made, hung or grown by its words has room: neighbours move aside, elbows turn where they
+ * turned, and lines and words of the neighbourhood that would run through something take a clear way, save where a hand has
+ * led them. Nothing else moves.
+ * @param changes what a command answered, which this comes behind in the same gesture
+ * @param keepRoutes whether links stay on the routes they have
+ */
+export function roomFor(
+  map: TopicMap,
+  changes: readonly Change[],
+  legend: Legend | undefined,
+  keepRoutes = false,
+): Change[] {
+  const made = applyChanges(map, changes);
+  const before = new Map(map.topics.map((topic) => [topic.id, topic]));
+  const stand = new Set(made.topics.filter((topic) => isElsewhere(before.get(topic.id), topic)).map(({ id }) => id));
+  const met = (one: string, other: string): boolean => {
+    const [a, b] = [before.get(one), before.get(other)];
+    return a !== undefined && b !== undefined && boxesMeet(boxOf(a), boxOf(b));
+  };
+  const aside = (stand.size > 0 && pushedAside(made.topics, stand, met)) || new Map();
+  const steps = [...aside].map(([id, spot]): Change => ({
+    do: 'set',
+    in: 'topics',
+    id,
+    fields: { ...onMap(spot as Topic) },
+  }));
+  const pushed = applyChanges(made, steps);
+  const turns = keptTurns(made, pushed, new Set(aside.keys()), legend);
+  const turned = applyChanges(pushed, turns);
+  const unclear = unclearLinks(map, turned, new Set([...stand, ...aside.keys()]), legend);
+  return [...steps, ...turns, ...(unclear.length > 0 ? pullApart(turned, unclear, legend, keepRoutes) : [])];
+}
+
+const isElsewhere = (before: Topic | undefined, { x, y, width, height }: Topic): boolean =>
+  !before || before.x !== x || before.y !== y || width > before.width || height > before.height;
+
+/** Links that are new or led otherwise, or have to do with what moved, and run through a topic or have words on one. */
+function unclearLinks(
+  before: TopicMap,
+  now: TopicMap,
+  moved: ReadonlySet<string>,
+  legend: Legend | undefined,
+): string[] {
+  const known = new Map(before.links.map((link) => [link.id, link]));
+  const byId = new Map(now.topics.map((topic) => [topic.id, topic]));
+  const isNew = (link: Link): boolean => {
+    const was = known.get(link.id);
+    return was?.from !== link.from || was.to !== link.to || was.phrase !== link.phrase;
+  };
+  return now.links.flatMap((link) => {
+    const own = isNew(link) || moved.has(link.from) || moved.has(link.to);
+    const against = own ? now.topics : now.topics.filter(({ id }) => moved.has(id));
+    if (against.length === 0) return [];
+    const { line, phrase } = drawLink(link, byId.get(link.from)!, byId.get(link.to)!, legend);
+    const course = polyline(line);
+    const isUnder = against.some(
+      (topic) =>
+        topic.id !== link.from &&
+        topic.id !== link.to &&
+        (entersBox(course, boxOf(topic)) || (phrase !== null && boxesMeet(phrase.box, boxOf(topic)))),
+    );
+    return isUnder ? [link.id] : [];
+  });
+}
