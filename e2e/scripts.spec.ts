@@ -158,12 +158,7 @@ test('a map in ten scripts is the same on the screen and on paper, dot for dot',
     const box = boxes.get(text)!;
     const there = foundAgain(screen, paper, box, shift);
     const corner = shift(box);
-    const here = foundAgain(
-      paper,
-      screen,
-      { ...box, ...corner, width: box.width, height: box.height } as DOMRect,
-      back,
-    );
+    const here = foundAgain(paper, screen, { ...box, ...corner, width: box.width, height: box.height }, back);
     if (there < 0.97 || here < 0.97) console.log(text, there.toFixed(3), here.toFixed(3));
     expect([text, there > 0.97 && here > 0.97]).toEqual([text, true]);
   }

@@ -35,6 +35,7 @@ import { FindBar } from './on-canvas/find-bar';
 import { Finder } from './on-canvas/finder';
 import { FoldSigns } from './on-canvas/fold-signs';
 import { LinkGrips } from './on-canvas/link-grips';
+import { Moves, MovesShown } from './on-canvas/moves';
 import { NoteCard } from './on-canvas/note-card';
 import { PaperPins } from './on-canvas/paper-pins';
 import { RoomLine } from './on-canvas/room-line';
@@ -170,6 +171,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
               <ResizeGrips />
               <PaperPins />
               <RowGrips />
+              <MovesShown />
               <RoomLine />
               <LinkGrips assignment={open.assignment} />
               <TypingOverlay
@@ -193,6 +195,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
       <NoteCard />
       <FindBar host={host} />
       {detail.mayEdit && <Finder host={host} />}
+      {detail.mayEdit && <Moves host={host} />}
       <Margin
         map={map}
         legend={legend}

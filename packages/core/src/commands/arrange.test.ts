@@ -1,4 +1,5 @@
 import { boxesMeet, entersBox } from '../geometry/boxes.js';
+import { drawLink } from '../geometry/draw-link.js';
 import { drawnPart } from '../geometry/drawn-part.js';
 import { boxOf, polyline } from '../geometry/points.js';
 import { applyChanges } from '../map/changes.js';
@@ -11,7 +12,7 @@ import { EDGES, lineUp, makeRoom, moveClear, sameSize, setInRow, setLayer, stret
 import { chooseBy } from './choose.js';
 import { foldedOf, foldToLevel, mapWithout, toggleFold, unfoldAll } from './fold.js';
 import { makeGroup, makeRegion, setRegion, ungroup, withGroups } from './together.js';
-import { CrossingCounter, uncross } from './uncross.js';
+import { CrossingCounter, makeMove, uncross } from './uncross.js';
 
 const rules = assignmentOf();
 const { legend } = rules;
@@ -132,6 +133,48 @@ test('folded to a level, nothing below it is seen and nothing above it is folded
   expect(shown(after(first, foldToLevel(first, 0)))).toEqual(['a']);
   expect(shown(after(first, foldToLevel(first, 2)))).toEqual(shown(heap));
   expect(foldToLevel(first, 1)).toMatchObject({ code: 'foldedSo' });
+});
+
+/** Which lines run through which words of others, and which words lie on topics. */
+const wordsUnder = (map: TopicMap): string[] => {
+  const drawn = map.links.map((one) => {
+    const [from, to] = [one.from, one.to].map((id) => map.topics.find((each) => each.id === id)!);
+    return { one, ...drawLink(one, from!, to!, legend) };
+  });
+  return drawn.flatMap(({ one, phrase }) => {
+    if (!phrase) return [];
+    const through = drawn.filter((other) => other.one !== one && entersBox(polyline(other.line), phrase.box));
+    const on = map.topics.filter((each) => boxesMeet(boxOf(each), phrase.box));
+    return [...through.map((other) => other.one), ...on].map(({ id }) => `${id} and the words of ${one.id}`);
+  });
+};
+
+test('no move lays a line over words or words on a topic; several are offered, that which takes most away first', () => {
+  const random = seeded(7);
+  const any = (most: number): number => Math.floor(random() * most);
+  let offered = 0;
+  for (let round = 0; round < 10; round++) {
+    const map = mapOf(
+      Array.from({ length: 9 }, (_, i) =>
+        topic(`t${i}`, { x: (i % 3) * 230 + any(60), y: Math.floor(i / 3) * 150 + any(40) }),
+      ),
+      Array.from({ length: 10 }, (_, i) =>
+        link(`t${i % 9}`, `t${(i * 2 + 4) % 9}`, { id: `l${i}`, phrase: 'leads to' }),
+      ),
+    );
+    const moves = new CrossingCounter(map, legend).moves(4);
+    const before = new Set(wordsUnder(map));
+    const all = new Set(map.topics.map(({ id }) => id));
+    const crossings = new CrossingCounter(map, legend).of(all);
+    expect(moves.map(({ fewer }) => fewer)).toEqual(moves.map(({ fewer }) => fewer).toSorted((a, b) => b - a));
+    for (const move of moves) {
+      const next = after(map, makeMove(move));
+      expect(new CrossingCounter(next, legend).of(all)).toBe(crossings - move.fewer);
+      expect(wordsUnder(next).filter((pair) => !before.has(pair))).toEqual([]);
+    }
+    offered += moves.length;
+  }
+  expect(offered).toBeGreaterThan(10);
 });
 
 test('groups move as one, a topic is in one at most, and regions are named', () => {

@@ -41,7 +41,7 @@ const blocks = starterFrom(
         ...Array.from({ length: 5 }, (_, i) => ({ text: `${under} ${i}`, place: 'map', under }) as const),
       ]),
     ],
-  } as Parameters<typeof starterFrom>[0],
+  },
   { width: 500, height: 420 },
 );
 const named = (map: TopicMap, text: string): Topic => map.topics.find((one) => one.text === text)!;

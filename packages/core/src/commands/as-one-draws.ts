@@ -6,6 +6,7 @@ import type { Change } from '../map/changes.js';
 import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
 import { pullApart } from '../tidy/pull-apart.js';
 import { onMap } from './maker.js';
+import type { Spot } from './maker.js';
 import { pushedAside } from './aside.js';
 import { keptTurns } from './trunk.js';
 
@@ -29,12 +30,12 @@ export function roomFor(
     const [a, b] = [before.get(one), before.get(other)];
     return a !== undefined && b !== undefined && boxesMeet(boxOf(a), boxOf(b));
   };
-  const aside = (stand.size > 0 && pushedAside(made.topics, stand, met)) || new Map();
+  const aside = (stand.size > 0 && pushedAside(made.topics, stand, met)) || NOBODY;
   const steps = [...aside].map(([id, spot]): Change => ({
     do: 'set',
     in: 'topics',
     id,
-    fields: { ...onMap(spot as Topic) },
+    fields: { ...onMap(spot) },
   }));
   const pushed = applyChanges(made, steps);
   const turns = keptTurns(made, pushed, new Set(aside.keys()), legend);
@@ -42,6 +43,8 @@ export function roomFor(
   const unclear = unclearLinks(map, turned, new Set([...stand, ...aside.keys()]), legend);
   return [...steps, ...turns, ...(unclear.length > 0 ? pullApart(turned, unclear, legend, keepRoutes) : [])];
 }
+
+const NOBODY: ReadonlyMap<string, Spot> = new Map();
 
 const isElsewhere = (before: Topic | undefined, { x, y, width, height }: Topic): boolean =>
   !before || before.x !== x || before.y !== y || width > before.width || height > before.height;

@@ -2,7 +2,7 @@ import { boxOf, holdsPoint, unionOf } from '../geometry/points.js';
 import { applyChanges, done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
 import { LIMITS } from '../map/types.js';
-import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
+import type { Legend, Topic, TopicMap } from '../map/types.js';
 import { freeSpot } from './free-spot.js';
 import { newLink } from './links.js';
 import { branchOf, hangsBy } from './hanging.js';

@@ -82,6 +82,8 @@ export const ARRANGING: readonly Command[] = [
   arranging('clear', 'K', 'Move clear of what it lies on', someTopic, (a) => a.moveClear()),
   arranging('pull-apart', 'J', 'Pull lines and words apart', isMap, (a) => void a.pullApart()),
   arranging('uncross', 'X', 'Make the one move that takes most crossings away', isMap, (a) => a.uncross()),
+  arranging('moves', null, 'Show the moves that take crossings away', isMap, (a) => a.showMoves(true)),
+  arranging('keep', 'N', 'Keep where it is, or let it go', someTopic, (a) => a.toggleMark('kept')),
   arranging('colour-branches', 'P', 'Give each branch a fill of its own', isMap, (a) => a.colourBranches()),
   {
     id: 'whole-looks',

@@ -13,6 +13,7 @@ import {
   lineUp,
   linkAll,
   makeGroup,
+  makeMove,
   makeRoom,
   moveClear,
   moveMarks,
@@ -40,6 +41,7 @@ import type {
   Frame,
   Layer,
   LinkLooks,
+  Move,
   SafeHelp,
   TidyWay,
   TopicLooks,
@@ -103,6 +105,8 @@ export function arrangeActions({
     setLayer: (to: Layer): void => void run(setLayer(get().map, get().selection, to, legend)),
     moveClear: (): void => void run(moveClear(get().map, several())),
     uncross: (): void => void run(uncross(get().map, legend)),
+    showMoves: (moves: boolean): void => set({ moves }),
+    takeMove: (move: Move): void => void run(makeMove(move)),
     /** Pushes what stands beyond the selected topics aside, to make room behind them. */
     makeRoom: (along: Along): void => {
       const topics = get().map.topics.filter(({ id }) => get().selection.includes(id));

@@ -74,6 +74,8 @@ export interface EditorState {
   sought: string | null;
   /** whether the next key says how to arrange */
   leading: boolean;
+  /** whether the moves that take crossings away are shown */
+  moves: boolean;
   /** the line of *make room* that waits to be pulled: across which axis, and where */
   room: { along: 'x' | 'y'; at: number } | null;
   /** whether a drag takes along what hangs from what is in the hand */
