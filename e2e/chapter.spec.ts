@@ -61,6 +61,27 @@ test('a chapter of ninety terms is pasted, becomes a starter that can be read, a
     expect(await smallestLetters(student)).toBeGreaterThanOrEqual(8);
     await student.screenshot({ path: test.info().outputPath('starter.png') });
   });
+  await test.step('from afar the headings can still be read; a press on one goes there, and so does a word that is typed', async () => {
+    const further = student.getByRole('button', { name: 'Zoom out' });
+    await expect(student.locator('[data-heading]')).toHaveCount(0);
+    for (let i = 0; i < 2; i++) await further.click();
+    for (const heading of HEADINGS) await expect(student.locator(`[data-heading="${heading}"]`)).toBeVisible();
+    await expect(desk.topic('lime').locator('text').first()).toBeHidden();
+    await student.locator('[data-heading="Drains"]').click();
+    await expect(desk.topic('hip').locator('text').first()).toBeVisible();
+    await expect(desk.topic('trench')).toBeInViewport({ ratio: 0.99 });
+    await expect(desk.topic('lime')).not.toBeInViewport();
+    for (let i = 0; i < 3; i++) await student.getByRole('button', { name: 'Zoom in' }).click();
+    await expect(student.getByRole('img', { name: 'Overview of the map' })).toBeVisible();
+    await desk.canvas.focus();
+    await student.keyboard.press('Control+f');
+    await student.keyboard.type('tra');
+    await student.getByRole('list', { name: 'What has these words' }).getByRole('button', { name: 'transom' }).click();
+    await expect(desk.topic('transom')).toBeInViewport({ ratio: 0.99 });
+    await student.keyboard.press('Escape');
+    await student.getByRole('button', { name: 'Fit', exact: true }).click();
+    await expect(desk.topic('lime')).toBeInViewport({ ratio: 0.99 });
+  });
   await test.step('twenty terms are hung elsewhere, by keys', async () => {
     for (const [term, heading] of MOVES) {
       await desk.topic(term).click();

@@ -12,7 +12,9 @@ import type { Bounds, Piece, Way, WordsPlace } from './ways.js';
 export type Course = Pick<LinkStyle, 'route' | 'bend' | 'phraseAt'>;
 
 /** Of what lies beside it: words on words, a line through words, lines that cross. */
-const COST = { wordsOnWords: 50, lineInWords: 160, crossing: 6 } as const;
+const COST = { wordsOnWords: 170, lineInWords: 160, crossing: 6 } as const;
+/** What words cost at least that lie on something or under a line. */
+const UNREADABLE = Math.min(COST.wordsOnWords, COST.lineInWords);
 const PASSES = 3;
 /** Of more links than this each is looked at once. */
 const MANY = 800;
@@ -30,7 +32,7 @@ interface Around {
 }
 
 /** How many links are looked at again, through many more ways, where words are hard to read. */
-const POLISHED = 30;
+const POLISHED = 300;
 
 function polish(drawing: Drawing, ground: Ground, links: readonly Link[]): void {
   let left = POLISHED;
@@ -153,7 +155,7 @@ class Drawing {
   /** Whether its words lie on nothing and under no line, and its line runs through no others. */
   isReadable(link: Link): boolean {
     const { way, words } = this.now.get(link)!.choice;
-    return (words === null || this.wordsCost(words, link, Infinity) < COST.wordsOnWords) && this.textsUnder(way) === 0;
+    return (words === null || this.wordsCost(words, link, Infinity) < UNREADABLE) && this.textsUnder(way) === 0;
   }
 
   /** How many words a link's line runs through, and how many lines run through its words. */
@@ -197,26 +199,30 @@ class Drawing {
   private lineCost(way: Way, enough: number): number {
     const sum = way.cost;
     if (sum > enough) return sum;
-    const over = sum + COST.lineInWords * this.textsUnder(way);
-    return over > enough ? over : over + COST.crossing * this.crossed(way);
+    const over = sum + COST.lineInWords * this.textsUnder(way, (enough - sum) / COST.lineInWords);
+    return over > enough ? over : over + COST.crossing * this.crossed(way, (enough - over) / COST.crossing);
   }
 
-  /** How many lines a way crosses, of links that share no end with its own. */
-  private crossed({ pieces, link }: Way): number {
+  /** How many lines a way crosses, of links that share no end with its own; more than `most` are not counted. */
+  private crossed({ pieces, link }: Way, most: number): number {
     const crossed = new Set<Way>();
-    for (const piece of pieces)
+    for (const piece of pieces) {
       for (const other of this.lines.search(piece))
         if (!crossed.has(other.way) && !sharesEnd(link, other.way.link) && cross(piece.segment, other.segment))
           crossed.add(other.way);
+      if (crossed.size > most) break;
+    }
     return crossed.size;
   }
 
-  /** How many words a way runs through, its own left out. */
-  private textsUnder({ pieces, link }: Way): number {
+  /** How many words a way runs through, its own left out; more than `most` are not counted. */
+  private textsUnder({ pieces, link }: Way, most = Infinity): number {
     const under = new Set<Text>();
-    for (const piece of pieces)
+    for (const piece of pieces) {
       for (const text of this.texts.search(piece))
         if (text.link !== link && !under.has(text) && entersBox(piece.segment, text)) under.add(text);
+      if (under.size > most) break;
+    }
     return under.size;
   }
 

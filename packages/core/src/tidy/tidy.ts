@@ -65,14 +65,18 @@ const PLAIN_ENOUGH = 0.9;
 /** What is enough for a plain drawing that moves things half as far. */
 const STAYS = 0.75;
 
+/** Maps of more topics are drawn in blocks wherever they can be: drawn plainly they are never read as large in a frame. */
+const PLAIN_ONCE = 100;
+
 /** Plainly drawn, or in blocks where that is read better in its frame. What is in blocks now stays so while it can. */
 function inFrame(tidied: Tidied): Drawing {
   const { way, topics, inside, map, legend } = tidied;
-  const plain = plainly(tidied);
-  if (!tidied.frame || way === 'timeline') return plain;
+  if (!tidied.frame || way === 'timeline') return plainly(tidied);
   // What is chosen alone stays within its own place.
   const frame = topics.length < map.topics.length ? sizeOf(topics, [], legend) : tidied.frame;
   const blocks = blocked(tidied, frame);
+  if (blocks && topics.length > PLAIN_ONCE) return blocks;
+  const plain = plainly(tidied);
   if (!blocks) return plain;
   const letters = ({ places, courses }: Drawing): number =>
     lettersIn(

@@ -13,14 +13,16 @@ import type { Legend, Link, Topic } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
 
 /** What a way costs at least, of whatever stands beside it: words under a topic, and a line through one. */
-const COST = { wordsOnTopic: 60, lineInTopic: 40 } as const;
+const COST = { wordsOnTopic: 170, lineInTopic: 40 } as const;
 const ELBOWS = [0, 0.15, -0.15, 0.3, -0.3];
 /** Where straight lines and curves lead through what is drawn close, the corridors between it do: bends, the least first. */
 const corridorsBy = (step: number): number[] =>
   Array.from({ length: Math.round(1.92 / step) + 1 }, (_, i) => i * step - 0.96)
     .map((bend) => Math.round(bend * 100) / 100)
     .sort((a, b) => Math.abs(a) - Math.abs(b));
-const [COARSE, FINE] = [corridorsBy(0.08), corridorsBy(0.02)];
+const [COARSE, FINE] = [corridorsBy(0.16), corridorsBy(0.02)];
+/** Of these, what does not lead far round. */
+const ROUND = FINE.filter((bend) => Math.abs(bend) <= 0.6);
 const BENDS = [0.15, -0.15, 0.32, -0.32];
 /** Shares of a line at which its words may stand, and more of them. */
 const EVERYWHERE = Array.from({ length: 17 }, (_, i) => 0.5 + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * 0.05);
@@ -60,7 +62,11 @@ const boundsOf = ({ left, top, right, bottom }: Box): Bounds => ({
 });
 
 /** A short straight part of a way: what is near it is soon found. */
-export interface Piece extends Bounds {
+export interface Piece {
+  minX: number;
+  minY: number;
+  maxX: number;
+  maxY: number;
   way: Way;
   segment: Polyline;
 }
@@ -76,7 +82,8 @@ function piecesOf(way: Way): Piece[] {
     const at = (part: number): Point => ({ x: from.x + (x * part) / count, y: from.y + (y * part) / count });
     return Array.from({ length: count }, (_, part): Piece => {
       const segment = polyline([at(part), at(part + 1)]);
-      return { ...boundsOf(segment.box), way, segment };
+      const { left, top, right, bottom } = segment.box;
+      return { minX: left, minY: top, maxX: right, maxY: bottom, way, segment };
     });
   });
 }
@@ -184,10 +191,11 @@ export class Ground {
   /** Many more ways, for a link that is clear on none of the others. */
   moreWaysOf(link: Link): Way[] {
     if (this.corridors) return this.throughCorridors(link, FINE, EVERYWHERE);
-    const set = this.routeSet(link) ?? 'curved';
-    const bends = set === 'straight' ? [0] : COARSE.filter((bend) => Math.abs(bend) <= MOST_BEND);
-    const curved = bends.map((bend) => this.way(link, set, bend, EVERYWHERE));
-    return this.routeSet(link) === undefined ? [this.way(link, 'straight', 0, EVERYWHERE), ...curved] : curved;
+    const set = this.routeSet(link);
+    const routes = set ? [set] : (['straight', 'curved', 'elbow'] as const);
+    return routes.flatMap((route) =>
+      (route === 'straight' ? [0] : ROUND).map((bend) => this.way(link, route, bend, EVERYWHERE)),
+    );
   }
 
   private throughCorridors(link: Link, bends: readonly number[], along: readonly number[]): Way[] {
