@@ -40,7 +40,7 @@ export function blocked(tidied: Tidied, frame: Frame): Drawing | null {
   const drawings: ReturnType<typeof drawn>[] = [];
   const stays = isInBlocks(inside);
   const across = moving.length - (topics.length - roots.length);
-  const [few, most] = [FEW, MOST].map((count) => Math.max(2, Math.min(count, Math.round(LOOKED_AT / (1 + across)))));
+  const [few, most] = [FEW, MOST].map((count) => Math.max(1, Math.min(count, Math.round(LOOKED_AT / (1 + across)))));
   for (const laid of framed({ topics, links: inside, graph, roots, legend, keepRoutes }, frame, SORTS[way], stays)) {
     drawings.push(drawn(laid, false));
     // Among a few the links are the clearest; many are looked at where words would have lines over them.

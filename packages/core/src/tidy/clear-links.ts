@@ -18,6 +18,8 @@ const UNREADABLE = Math.min(COST.wordsOnWords, COST.lineInWords);
 const PASSES = 3;
 /** Of more links than this each is looked at once. */
 const MANY = 800;
+/** Of more links than this each is led through fewer corridors. */
+const SEVERAL = 40;
 
 interface Around {
   legend: Legend | undefined;
@@ -78,7 +80,7 @@ export function clearLinks(
   const ground = new Ground(topics, legend, wayOf, keepRoutes, corridors);
   const drawing = new Drawing();
   const own = links.filter(({ id }) => moving.has(id));
-  const waysOf = new Map(own.map((link) => [link, ground.waysOf(link)]));
+  const waysOf = new Map(own.map((link) => [link, ground.waysOf(link, own.length > SEVERAL)]));
   for (const link of links) {
     const style = linkStyle(link, legend);
     const way = waysOf.get(link)?.[0] ?? ground.wayNow(link, style);

@@ -20,7 +20,7 @@ const corridorsBy = (step: number): number[] =>
   Array.from({ length: Math.round(1.92 / step) + 1 }, (_, i) => i * step - 0.96)
     .map((bend) => Math.round(bend * 100) / 100)
     .sort((a, b) => Math.abs(a) - Math.abs(b));
-const [COARSE, FINE] = [corridorsBy(0.16), corridorsBy(0.02)];
+const [COARSEST, COARSE, FINE] = [corridorsBy(0.16), corridorsBy(0.08), corridorsBy(0.02)];
 /** Of these, what does not lead far round. */
 const ROUND = FINE.filter((bend) => Math.abs(bend) <= 0.6);
 const BENDS = [0.15, -0.15, 0.32, -0.32];
@@ -175,9 +175,12 @@ export class Ground {
     this.all = unionOf(topics.map((topic) => boxOf(topic, OUTSIDE))) ?? { left: 0, top: 0, right: 0, bottom: 0 };
   }
 
-  /** All ways of a link, the plainest first. A kind that sets a route keeps it. */
-  waysOf(link: Link): Way[] {
-    if (this.corridors) return this.throughCorridors(link, COARSE, ALONG);
+  /**
+   * All ways of a link, the plainest first. A kind that sets a route keeps it.
+   * @param isOneOfMany whether so many links are led that each is led through fewer corridors
+   */
+  waysOf(link: Link, isOneOfMany: boolean): Way[] {
+    if (this.corridors) return this.throughCorridors(link, isOneOfMany ? COARSEST : COARSE, ALONG);
     const set = this.routeSet(link);
     if (set === 'elbow') return ELBOWS.map((bend) => this.way(link, 'elbow', bend));
     const straight = set === 'curved' ? [] : [this.way(link, 'straight', 0)];
