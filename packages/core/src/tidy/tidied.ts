@@ -93,20 +93,34 @@ export function centreOf(
 
 export const by = ({ x, y }: Place, step: Place): Place => ({ x: x + step.x, y: y + step.y });
 
-/** About where they were; a selection beside what does not move. Whole units. */
+/** Where they were, as far as most of them can be; a selection beside what does not move. Whole units. */
 export function settled(map: TopicMap, topics: readonly Topic[], { places, ways }: Layout): Layout {
-  const middle = (of: readonly Topic[]): Place & { width: number; height: number } => {
-    const { left, top, right, bottom } = unionOf(of.map((topic) => boxOf(topic)))!;
-    return { x: (left + right) / 2, y: (top + bottom) / 2, width: right - left, height: bottom - top };
-  };
-  const now = middle(topics.map((topic, i) => ({ ...topic, ...places[i]! })));
-  const before = middle(topics);
   const moving = new Set(topics.map(({ id }) => id));
   const others = map.topics.filter(({ id }) => !moving.has(id));
-  const spot = others.length > 0 ? freeSpot({ ...map, topics: others }, before, now) : before;
-  const step = { x: Math.round(spot.x - now.x), y: Math.round(spot.y - now.y) };
+  const laid = topics.map((topic, i) => ({ ...topic, ...places[i]! }));
+  const step = others.length > 0 ? stepBeside({ ...map, topics: others }, topics, laid) : usualStep(topics, laid);
   return {
     places: places.map(({ x, y }) => onMap({ x: Math.round(x) + step.x, y: Math.round(y) + step.y })),
     ways: ways.map((points) => points.map((point) => by(point, step))),
   };
+}
+
+/** The step that most topics would take back: after a small change most stand still. */
+function usualStep(topics: readonly Topic[], laid: readonly Topic[]): Place {
+  const usual = (along: 'x' | 'y'): number => {
+    const steps = topics.map((topic, i) => topic[along] - laid[i]![along]).sort((a, b) => a - b);
+    return Math.round(steps[steps.length >> 1] ?? 0);
+  };
+  return { x: usual('x'), y: usual('y') };
+}
+
+/** The step that takes all of them where they were, or to the free place nearest to it. */
+function stepBeside(map: TopicMap, topics: readonly Topic[], laid: readonly Topic[]): Place {
+  const middle = (of: readonly Topic[]): Place & { width: number; height: number } => {
+    const { left, top, right, bottom } = unionOf(of.map((topic) => boxOf(topic)))!;
+    return { x: (left + right) / 2, y: (top + bottom) / 2, width: right - left, height: bottom - top };
+  };
+  const now = middle(laid);
+  const spot = freeSpot(map, middle(topics), now);
+  return { x: Math.round(spot.x - now.x), y: Math.round(spot.y - now.y) };
 }
