@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { boxesMeet } from '../geometry/boxes.js';
-import { boxOf } from '../geometry/points.js';
+import { boxesMeet, entersBox } from '../geometry/boxes.js';
+import { drawLink } from '../geometry/draw-link.js';
+import { boxOf, polyline } from '../geometry/points.js';
 import { applyChanges } from '../map/changes.js';
 import type { Outcome } from '../map/changes.js';
 import type { Topic, TopicMap } from '../map/types.js';
@@ -14,9 +15,9 @@ import { growTopic, setText, splitLink } from './topics.js';
 import { isOnTrunk } from './trunk.js';
 
 const { legend } = assignmentOf();
-const maker = () => {
+const maker = (named = 'new') => {
   let count = 0;
-  return { newId: () => `new-${(count += 1)}`, by: 'me' };
+  return { newId: () => `${named}-${(count += 1)}`, by: 'me' };
 };
 const drawn = (map: TopicMap, outcome: Outcome): TopicMap => {
   if (!outcome.ok) throw new Error(outcome.code);
@@ -60,6 +61,18 @@ test('what hangs on a trunk is continued at its end; what stood below makes way 
   expect(boxOf(made).left).toBeCloseTo(boxOf(named(map, 'Piers 4')).left);
   expect(boxOf(made).top).toBeGreaterThan(boxOf(named(map, 'Piers 4')).bottom);
   expect(overlaps(map)).toEqual([]);
+  // Its words stand on the part that leads across, and stay there when the trunk grows longer.
+  const words = (of: TopicMap): number => {
+    const own = { ...hangsBy(of).get(made.id)!, phrase: 'is' };
+    return drawLink(own, at(of, own.from), at(of, made.id), legend).phrase!.centre.y;
+  };
+  expect(words(map)).toBeCloseTo(made.y, 0);
+  const longer = drawn(
+    map,
+    setText(map, named(map, 'Piers 0').id, 'a pier in the middle of a very wide river', legend),
+  );
+  expect(at(longer, made.id).y).toBeGreaterThan(made.y);
+  expect(words(longer)).toBeCloseTo(at(longer, made.id).y, 0);
   for (const { id, text, x } of blocks.topics) {
     expect([text, at(map, id).x]).toEqual([text, x]);
     if (id !== named(blocks, 'Bridge').id) expect([text, isTrunk(map, id)]).toEqual([text, isTrunk(blocks, id)]);
@@ -82,6 +95,22 @@ test('below one that hangs on a trunk and has nothing, the first is set in; betw
   expect([isTrunk(split, middle.id), isTrunk(split, leaf.id), overlaps(split)]).toEqual([true, true, []]);
   expect(boxOf(middle).left).toBeCloseTo(boxOf(leaf).left);
   expect(boxOf(at(split, leaf.id)).left).toBeGreaterThan(boxOf(middle).left);
+});
+
+test('where a trunk grows longer, what its line would run through goes down before it', () => {
+  const [one, next] = [named(blocks, 'Piers 1'), named(blocks, 'Piers 2')];
+  let map = blocks;
+  for (const text of ['Stone', 'Brick', 'Timber'])
+    map = drawn(map, growTopic(map, { text, kind: null, from: one.id, linkKind: null }, maker(text), legend));
+  expect(boxOf(at(map, next.id)).top).toBeGreaterThan(boxOf(named(map, 'Timber')).bottom);
+  expect(overlaps(map)).toEqual([]);
+  for (const each of map.links) {
+    const [from, to] = [at(map, each.from), at(map, each.to)];
+    const line = polyline(drawLink(each, from, to, legend).line);
+    for (const other of map.topics)
+      if (other !== from && other !== to)
+        expect([each.id, other.text, entersBox(line, boxOf(other))]).toEqual([each.id, other.text, false]);
+  }
 });
 
 test('hung elsewhere, a branch comes to the end of the trunk there, and its line runs through nothing', () => {

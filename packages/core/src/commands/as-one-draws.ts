@@ -8,7 +8,9 @@ import { pullApart } from '../tidy/pull-apart.js';
 import { onMap } from './maker.js';
 import type { Spot } from './maker.js';
 import { pushedAside } from './aside.js';
-import { keptTurns } from './trunk.js';
+import type { Standing } from './aside.js';
+import { hangsBy } from './hanging.js';
+import { isOnTrunk, keptTurns } from './trunk.js';
 
 /**
  * What else changes so that something made, hung or grown by its words has room: neighbours move aside, elbows turn where they
@@ -25,7 +27,11 @@ export function roomFor(
 ): Change[] {
   const made = applyChanges(map, changes);
   const before = new Map(map.topics.map((topic) => [topic.id, topic]));
-  const stand = new Set(made.topics.filter((topic) => isElsewhere(before.get(topic.id), topic)).map(({ id }) => id));
+  const stand = standing(
+    made,
+    made.topics.filter((topic) => isElsewhere(before.get(topic.id), topic)),
+    legend,
+  );
   const met = (one: string, other: string): boolean => {
     const [a, b] = [before.get(one), before.get(other)];
     return a !== undefined && b !== undefined && boxesMeet(boxOf(a), boxOf(b));
@@ -40,8 +46,23 @@ export function roomFor(
   const pushed = applyChanges(made, steps);
   const turns = keptTurns(made, pushed, new Set(aside.keys()), legend);
   const turned = applyChanges(pushed, turns);
-  const unclear = unclearLinks(map, turned, new Set([...stand, ...aside.keys()]), legend);
+  const unclear = unclearLinks(map, turned, new Set([...stand.keys(), ...aside.keys()]), legend);
   return [...steps, ...turns, ...(unclear.length > 0 ? pullApart(turned, unclear, legend, keepRoutes) : [])];
+}
+
+/** What hangs on a trunk takes the room of its line too, and what is in the way of that goes down, along the trunk. */
+function standing(map: TopicMap, topics: readonly Topic[], legend: Legend | undefined): Map<string, Standing> {
+  const hangs = hangsBy(map);
+  const byId = new Map(map.topics.map((topic) => [topic.id, topic]));
+  return new Map(
+    topics.map((topic): [string, Standing] => {
+      const link = hangs.get(topic.id);
+      const from = byId.get(link?.from ?? '');
+      if (!from || !isOnTrunk(link, from, topic, legend)) return [topic.id, {}];
+      const box = boxOf(topic);
+      return [topic.id, { room: { ...box, left: Math.min(box.left, from.x) }, way: 'down' }];
+    }),
+  );
 }
 
 const NOBODY: ReadonlyMap<string, Spot> = new Map();

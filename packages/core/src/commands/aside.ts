@@ -9,26 +9,32 @@ const [LEAST, MOST] = [12, 30];
 /** Beyond as many pushes a heap is left as it is. */
 const PUSHES = 2000;
 
-type Way = 'right' | 'left' | 'down' | 'up';
+export type Way = 'right' | 'left' | 'down' | 'up';
 const WAYS: readonly Way[] = ['down', 'right', 'up', 'left'];
 const AXIS = { right: 'x', left: 'x', down: 'y', up: 'y' } as const;
 const SIGN = { right: 1, left: -1, down: 1, up: -1 } as const;
 
+/** What makes others move, and stays: the room it takes where that is more than its own, and the one way it pushes them. */
+export interface Standing {
+  room?: Box;
+  way?: Way;
+}
+
 /**
  * Where topics go that are in the way of others: aside by as little as will do, each pushing those it comes too near to on
  * the same way, so that what stood in a row or stack stays so.
- * @param stand ids of those that make the others move, and stay
+ * @param stand by id, those that make the others move
  * @param metBefore whether two lay on each other already, which is nobody's doing
  * @returns places by id of those that move; null where a heap has no room to make
  */
 export function pushedAside(
   topics: readonly Topic[],
-  stand: ReadonlySet<string>,
+  stand: ReadonlyMap<string, Standing>,
   metBefore: (one: string, other: string) => boolean = () => false,
 ): Map<string, Spot> | null {
   const places = new Map<string, Spot>(topics.map(({ id, x, y }) => [id, { x, y }]));
   const original = new Map(topics.map((topic) => [topic.id, boxOf(topic)]));
-  const boxNow = (topic: Topic, air = 0): Box => boxOf({ ...topic, ...places.get(topic.id)! }, air);
+  const boxNow = (topic: Topic): Box => stand.get(topic.id)?.room ?? boxOf({ ...topic, ...places.get(topic.id)! });
   const isFast = ({ id, marks }: Topic): boolean => stand.has(id) || (marks?.includes('kept') ?? false);
   const movable = topics.filter((topic) => !isFast(topic));
   const moved = new Set<string>();
@@ -39,7 +45,8 @@ export function pushedAside(
     const { topic, way } = queue.shift()!;
     for (const other of movable) {
       if (other === topic || (way === null && metBefore(topic.id, other.id))) continue;
-      const ways = way ? [way] : WAYS;
+      const only = way ?? stand.get(topic.id)?.way;
+      const ways = only ? [only] : WAYS;
       const steps = ways.map((one) => ({
         way: one,
         by: reach(boxNow(topic), boxNow(other), one, airOf(topic, other, one)),

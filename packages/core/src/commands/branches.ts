@@ -8,7 +8,7 @@ import { newLink } from './links.js';
 import { branchOf, hangsBy } from './hanging.js';
 import { onMap, topicOf } from './maker.js';
 import type { Spot } from './maker.js';
-import { nextOnTrunk, trunkBend } from './trunk.js';
+import { nextOnTrunk, trunkCourse } from './trunk.js';
 
 /** The topmost topic, other than those in the hand, whose box holds a spot: where a drop would hang them. */
 export function dropTarget(map: TopicMap, held: readonly string[], at: Spot): Topic | undefined {
@@ -62,7 +62,7 @@ export function hangFrom(
     const spot = { x: topic.x + step.x, y: topic.y + step.y };
     // It is led as its new neighbours are; elsewhere the course it had would lead anywhere.
     const course = trunk
-      ? { route: trunk.route, bend: trunkBend(parent, spot), phraseAt: undefined }
+      ? { route: undefined, ...trunkCourse(parent, { ...topic, ...spot }, trunk.route) }
       : { bend: undefined, phraseAt: undefined, ...(link?.route === 'elbow' && { route: undefined }) };
     const its: Change[] = [
       ...moved(map, [...branchIds], step),

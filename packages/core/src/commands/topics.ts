@@ -13,7 +13,7 @@ import { onMap, refitted, topicOf } from './maker.js';
 import type { Spot } from './maker.js';
 import { clearSpot, freeSpot } from './free-spot.js';
 import { branchOf } from './hanging.js';
-import { isOnTrunk, nextOnTrunk, setInBelow, trunkBend } from './trunk.js';
+import { isOnTrunk, nextOnTrunk, setInBelow, trunkCourse } from './trunk.js';
 
 const TOO_LONG = refused('topicTooLong', { most: LIMITS.text });
 const FULL = refused('topicsFull', { most: LIMITS.topics });
@@ -100,14 +100,14 @@ export function placeUnder(
   parent: Topic,
   size: { width: number; height: number },
   legend: Legend,
-): { spot: Spot; course: Pick<Link, 'route' | 'bend'> } {
+): { spot: Spot; course: Pick<Link, 'route' | 'bend' | 'phraseAt'> } {
   const next = nextOnTrunk(map, parent, legend);
   if (!next) {
     const below = { x: parent.x, y: parent.y + parent.height / 2 + 70 + size.height / 2 };
     return { spot: freeSpot(map, below, size), course: {} };
   }
   const spot = { x: next.left + size.width / 2, y: next.top + size.height / 2 };
-  return { spot, course: { ...(next.route && { route: next.route }), bend: trunkBend(parent, spot) } };
+  return { spot, course: trunkCourse(parent, { ...parent, ...size, ...spot }, next.route) };
 }
 
 /**
@@ -148,17 +148,16 @@ function splitOnTrunk(
   const topic = { ...draft, ...onMap({ x: left + draft.width / 2, y: top + draft.height / 2 }) };
   const corner = setInBelow(topic, from);
   const step = { x: corner.left - left, y: corner.top - top };
-  const lower = { x: to.x + step.x, y: to.y + step.y };
+  const lower = { ...to, x: to.x + step.x, y: to.y + step.y };
   const moves = moveMarks(map, branchOf(map, [to.id]), step);
   const [led, on] = leadOver(link, topic.id, maker);
-  const course = link.route && { route: link.route };
   return done(
     { do: 'add', to: 'topics', item: topic },
     ...(moves.ok ? moves.changes : []),
     led,
-    { do: 'set', in: 'links', id: link.id, fields: { bend: trunkBend(from, topic) } },
+    { do: 'set', in: 'links', id: link.id, fields: trunkCourse(from, topic, link.route) },
     on,
-    { do: 'set', in: 'links', id: on.item.id, fields: { ...course, bend: trunkBend(topic, lower) } },
+    { do: 'set', in: 'links', id: on.item.id, fields: trunkCourse(topic, lower, link.route) },
   );
 }
 

@@ -1,4 +1,5 @@
-import { boxOf, unionOf } from '../geometry/points.js';
+import { drawLink } from '../geometry/draw-link.js';
+import { boxOf, lengthOf, unionOf } from '../geometry/points.js';
 import { bendThrough, centreLine } from '../geometry/path.js';
 import type { Change } from '../map/changes.js';
 import { linkStyle } from '../map/style.js';
@@ -12,11 +13,20 @@ const NEAR = 3;
 const FINE = 10_000;
 /** What lies between two that hang on one trunk, and how far they are set in, where nothing else says so; canvas units. */
 const GAP = { usual: 25, least: 12, most: 60 };
+/** Beginnings that lie no further apart are of one column, canvas units. */
+const COLUMN = 80;
 const INDENT = { least: 16, most: 80 };
 
 /** The bend with which an elbow leads straight down (or up) from a topic and then across to another, as along a trunk. */
 export const trunkBend = (from: Spot, to: Spot): number =>
   Math.abs(to.x - from.x) >= Math.abs(to.y - from.y) ? -0.5 : 0.5;
+
+/** The course of a link along a trunk, its words on the part that leads across. */
+export function trunkCourse(from: Topic, to: Topic, route: Link['route']): Pick<Link, 'route' | 'bend' | 'phraseAt'> {
+  const [down, across] = [Math.abs(to.y - from.y) - from.height / 2, Math.abs(to.x - from.x) - to.width / 2];
+  const share = down > 0 && across > 0 ? (down + across / 2) / (down + across) : 0.5;
+  return { ...(route && { route }), bend: trunkBend(from, to), phraseAt: Math.round(share * FINE) / FINE };
+}
 
 /** Whether a link leads along a trunk: down from the middle of its topic, then across. */
 export function isOnTrunk(link: Link | undefined, from: Topic, to: Topic, legend: Legend | undefined): boolean {
@@ -42,15 +52,15 @@ export interface PlaceOnTrunk {
 export function nextOnTrunk(map: TopicMap, parent: Topic, legend: Legend | undefined): PlaceOnTrunk | null {
   const hangs = hangsBy(map);
   const children = map.topics.filter(({ id }) => hangs.get(id)?.from === parent.id);
-  const stack = children
+  const onTrunk = children
     .filter((child) => isOnTrunk(hangs.get(child.id), parent, child, legend))
-    .map((child) => ({ child, box: boxOf(child) }))
-    .sort((a, b) => a.box.left - b.box.left || a.box.top - b.box.top);
-  const last = stack.at(-1);
+    .map((child) => ({ child, box: boxOf(child) }));
+  const furthest = Math.max(...onTrunk.map(({ box }) => box.left));
+  // A long stack stands in several columns, the last of which goes on.
+  const [last, before] = onTrunk
+    .filter(({ box }) => furthest - box.left < COLUMN)
+    .sort((a, b) => b.box.top - a.box.top);
   if (last) {
-    const before = stack.findLast(
-      ({ child, box }) => child !== last.child && Math.abs(box.left - last.box.left) < NEAR,
-    );
     const gap = before ? last.box.top - bottomOf(map, before.child) : GAP.usual;
     const { route } = hangs.get(last.child.id)!;
     return { left: last.box.left, top: bottomOf(map, last.child) + between(gap, GAP), route };
@@ -98,6 +108,15 @@ export function keptTurns(
     const kept = isOnTrunk(link, from, to, legend)
       ? trunkBend(newFrom, newTo)
       : Math.min(1, Math.max(-1, bendThrough(route, newFrom, newTo, by, FINE)));
+    if (isOnTrunk(link, from, to, legend) && link.phraseAt !== undefined) {
+      // Words stay as far from the lower end as they were, however long the trunk is now.
+      const [long, longer] = [
+        lengthOf(drawLink(link, from, to, legend).line),
+        lengthOf(drawLink({ ...link, bend: kept }, newFrom, newTo, legend).line),
+      ];
+      const phraseAt = Math.max(0, 1 - ((1 - link.phraseAt) * long) / (longer || 1));
+      return [{ do: 'set', in: 'links', id: link.id, fields: { bend: kept, phraseAt } }];
+    }
     return kept === bend ? [] : [{ do: 'set', in: 'links', id: link.id, fields: { bend: kept } }];
   });
 }
