@@ -95,7 +95,16 @@ export async function ensureModules() {
 
 const SOURCES = ['packages', 'apps', 'demo', 'scripts'];
 /** What is made from the sources is none: it comes into being after the first look. */
-const LEFT_OUT = new Set(['node_modules', 'dist', 'generated', 'font-tables.ts', 'font-sources.ts', 'script-fonts.css', 'testdata', 'test']);
+const LEFT_OUT = new Set([
+  'node_modules',
+  'dist',
+  'generated',
+  'font-tables.ts',
+  'font-sources.ts',
+  'script-fonts.css',
+  'testdata',
+  'test',
+]);
 
 function* filesUnder(folder) {
   for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
