@@ -1,5 +1,4 @@
 import { boxOf, unionOf } from '../geometry/points.js';
-import type { Legend, Topic } from '../map/types.js';
 import { clearLinks } from './clear-links.js';
 import { partsOf } from './graph.js';
 import type { Box, Graph } from './graph.js';
@@ -19,7 +18,7 @@ const MANY = 150;
 /** As large as it comes: in layers, in rings, or along time. */
 export function plainly(tidied: Tidied): Drawing {
   const { map, topics, inside, moving, graph, way, legend, keepRoutes, pulse } = tidied;
-  const bare = packed(graph, topics, way, legend);
+  const bare = packed(tidied);
   const drawnOn = ({ places, ways }: Layout): Drawing => {
     const waysOf = new Map(inside.map(({ id }, i) => [id, ways[i]!]));
     const clear = clearLinks(movedTo(map, topics, places), map.links, new Set(moving.map(({ id }) => id)), {
@@ -45,10 +44,10 @@ export function plainly(tidied: Tidied): Drawing {
  * Each part laid out by itself, then the parts beside each other in rows; a timeline is one part. Where nothing has a place
  * in time, what leads to something comes before it.
  */
-function packed(graph: Graph, topics: readonly Topic[], way: TidyWay, legend: Legend | undefined): Layout {
+function packed({ graph, topics, way, legend, frame }: Tidied): Layout {
   const times = topics.map(({ sequence }) => sequence);
   if (way === 'timeline' && times.some((time) => time !== undefined))
-    return { places: timeline(graph, times), ways: graph.ties.map(() => []) };
+    return { places: timeline(graph, times, frame), ways: graph.ties.map(() => []) };
   const whole: Layout = { places: topics.map(() => ({ x: 0, y: 0 })), ways: graph.ties.map(() => []) };
   const parts = partsOf(graph).map((part) => {
     const own = partOf(graph, part);

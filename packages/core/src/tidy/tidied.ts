@@ -16,7 +16,7 @@ export interface Wanted {
   way: TidyWay;
   /** the topics that may move; left out: all */
   topicIds?: readonly string[];
-  /** what all of it is to be read in; left out: as large as it comes. A map in time is not fitted. */
+  /** what all of it is to be read in; left out: as large as it comes */
   frame?: Frame;
   /** whether links stay on the routes they have, as where the kind alone decides the looks */
   keepRoutes?: boolean;

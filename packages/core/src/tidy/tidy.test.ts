@@ -191,3 +191,41 @@ test('for a frame a map is tidied in the way that shows it largest there', () =>
   }
   expect(tidyInto(mapOf([], []), { width: 1, height: 1 }, assignment.legend)).toEqual([]);
 });
+
+test('in time, a line that could not be read in its frame goes on in further rows, each in order from the left', () => {
+  const events = Array.from({ length: 40 }, (_, i) => {
+    const one = topic(`e${i}`, { text: `What happened in year ${i}`, sequence: i });
+    return { ...one, ...fitTopic(one, assignment.legend) };
+  });
+  const map = mapOf(
+    events,
+    events
+      .slice(1)
+      .map((_, i) => link(`e${i}`, `e${i + 1}`, { id: `l${i}`, phrase: i % 3 ? 'then' : 'and after that' })),
+  );
+  const inTime = (frame?: Frame): TopicMap =>
+    applyChanges(map, tidyMap(map, { way: 'timeline', ...(frame && { frame }) }, assignment.legend));
+  const rowsOf = ({ topics }: TopicMap): number[][] =>
+    [...new Set(topics.map(({ y }) => y))]
+      .sort((a, b) => a - b)
+      .map((y) => topics.filter((one) => one.y === y).map(({ x }) => x));
+  const [plain, framed] = [inTime(), inTime({ width: 1126, height: 662 })];
+  expect(rowsOf(plain)).toHaveLength(1);
+  const rows = rowsOf(framed);
+  expect(rows.length).toBeGreaterThan(3);
+  for (const row of rows) expect(row).toEqual(row.toSorted((a, b) => a - b));
+  expect(framed.topics.map(({ y }) => y)).toEqual(framed.topics.map(({ y }) => y).toSorted((a, b) => a - b));
+  const widthOf = (of: TopicMap): number => {
+    const box = drawnBox(of, assignment.legend)!;
+    return box.right - box.left;
+  };
+  expect(widthOf(framed)).toBeLessThan(widthOf(plain) / 3);
+  expect([apart(framed), readable(framed)['clear-phrases']]).toEqual([true, 1]);
+  // A few that can be read stay in one row, as a check of their order wants it.
+  const few = mapOf(events.slice(0, 5), []);
+  const short = applyChanges(
+    few,
+    tidyMap(few, { way: 'timeline', frame: { width: 1126, height: 662 } }, assignment.legend),
+  );
+  expect(rowsOf(short)).toHaveLength(1);
+});
