@@ -11,6 +11,7 @@ import { tidyMap } from '../tidy/tidy.js';
 import { roomFor } from './as-one-draws.js';
 import { hangFrom } from './branches.js';
 import { hangsBy } from './hanging.js';
+import { setPhrase } from './links.js';
 import { growTopic, setText, splitLink } from './topics.js';
 import { isOnTrunk } from './trunk.js';
 
@@ -111,6 +112,18 @@ test('where a trunk grows longer, what its line would run through goes down befo
       if (other !== from && other !== to)
         expect([each.id, other.text, entersBox(line, boxOf(other))]).toEqual([each.id, other.text, false]);
   }
+});
+
+test('words that are longer than the way across from the trunk push what hangs there to the right', () => {
+  const leaf = named(blocks, 'Piers 1');
+  const own = hangsBy(blocks).get(leaf.id)!;
+  const map = drawn(blocks, setPhrase(blocks, own.id, 'are held in their places by'));
+  const { phrase } = drawLink(hangsBy(map).get(leaf.id)!, at(map, own.from), at(map, leaf.id), legend);
+  expect(phrase!.box.left).toBeGreaterThan(at(map, own.from).x);
+  expect(phrase!.box.right).toBeLessThan(boxOf(at(map, leaf.id)).left);
+  expect([isTrunk(map, leaf.id), overlaps(map)]).toEqual([true, []]);
+  const short = drawn(blocks, setPhrase(blocks, own.id, 'is'));
+  expect(at(short, leaf.id).x - leaf.x).toBeLessThan(40);
 });
 
 test('hung elsewhere, a branch comes to the end of the trunk there, and its line runs through nothing', () => {

@@ -1,5 +1,6 @@
 import { boxesMeet, entersBox } from '../geometry/boxes.js';
-import { drawLink } from '../geometry/draw-link.js';
+import { drawLink, phraseBlock } from '../geometry/draw-link.js';
+import { isBlank } from '../words/normal-form.js';
 import { boxOf, polyline } from '../geometry/points.js';
 import { applyChanges } from '../map/changes.js';
 import type { Change } from '../map/changes.js';
@@ -9,8 +10,9 @@ import { onMap } from './maker.js';
 import type { Spot } from './maker.js';
 import { pushedAside } from './aside.js';
 import type { Standing } from './aside.js';
-import { hangsBy } from './hanging.js';
-import { isOnTrunk, keptTurns } from './trunk.js';
+import { branchOf, hangsBy } from './hanging.js';
+import { moveMarks } from './topics.js';
+import { isOnTrunk, keptTurns, trunkCourse } from './trunk.js';
 
 /**
  * What else changes so that something made, hung or grown by its words has room: neighbours move aside, elbows turn where they
@@ -25,7 +27,9 @@ export function roomFor(
   legend: Legend | undefined,
   keepRoutes = false,
 ): Change[] {
-  const made = applyChanges(map, changes);
+  const asked = applyChanges(map, changes);
+  const worded = roomForWords(map, asked, legend);
+  const made = applyChanges(asked, worded);
   const before = new Map(map.topics.map((topic) => [topic.id, topic]));
   const stand = standing(
     made,
@@ -47,8 +51,27 @@ export function roomFor(
   const turns = keptTurns(made, pushed, new Set(aside.keys()), legend);
   const turned = applyChanges(pushed, turns);
   const unclear = unclearLinks(map, turned, new Set([...stand.keys(), ...aside.keys()]), legend);
-  return [...steps, ...turns, ...(unclear.length > 0 ? pullApart(turned, unclear, legend, keepRoutes) : [])];
+  return [...worded, ...steps, ...turns, ...(unclear.length > 0 ? pullApart(turned, unclear, legend, keepRoutes) : [])];
 }
+
+/** Words that are longer than the part of a link that leads across from its trunk: what hangs there goes further to the right. */
+function roomForWords(before: TopicMap, now: TopicMap, legend: Legend | undefined): Change[] {
+  const said = new Map(before.links.map(({ id, phrase }) => [id, phrase]));
+  const byId = new Map(now.topics.map((topic) => [topic.id, topic]));
+  return now.links.flatMap((link): Change[] => {
+    const [from, to] = [byId.get(link.from)!, byId.get(link.to)!];
+    if (said.get(link.id) === link.phrase || isBlank(link.phrase) || !isOnTrunk(link, from, to, legend)) return [];
+    const across = boxOf(to).left - from.x;
+    const step = phraseBlock(link).width + BESIDE_WORDS - across;
+    // What hangs to the left of its trunk is left to the hand.
+    if (across < 0 || step <= 0) return [];
+    const moves = moveMarks(now, branchOf(now, [to.id]), { x: step, y: 0 });
+    const course = trunkCourse(from, { ...to, x: to.x + step }, link.route);
+    return [...(moves.ok ? moves.changes : []), { do: 'set', in: 'links', id: link.id, fields: course }];
+  });
+}
+/** What a trunk, an arrow and some air take beside the words of a link, canvas units. */
+const BESIDE_WORDS = 34;
 
 /** What hangs on a trunk takes the room of its line too, and what is in the way of that goes down, along the trunk. */
 function standing(map: TopicMap, topics: readonly Topic[], legend: Legend | undefined): Map<string, Standing> {
