@@ -5,7 +5,7 @@ import type { Box, Point } from '../geometry/points.js';
 import { layoutText } from '../geometry/text.js';
 import type { TextLine } from '../geometry/text.js';
 import { topicStyle } from '../map/style.js';
-import type { Legend, Topic, TopicMap } from '../map/types.js';
+import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
 
 /** Letters that are smaller cannot be read, screen pixels; the size of headings, and how wide and high they may become. */
 const [READABLE, SIZE, LINES] = [8, 13, 2] as const;
@@ -68,18 +68,33 @@ interface Branch {
 /** All topics from which something hangs, that from which most does first. */
 function branchesOf(map: TopicMap): Branch[] {
   const hangs = hangsBy(map);
-  const below = new Map<string, Topic[]>();
-  for (const topic of map.topics)
-    for (let at: string | undefined = topic.id; at !== undefined; at = hangs.get(at)?.from)
-      below.set(at, [...(below.get(at) ?? []), topic]);
-  return map.topics
-    .filter(({ id }) => below.get(id)!.length > 1)
-    .sort((a, b) => below.get(b.id)!.length - below.get(a.id)!.length)
-    .map((head) => ({
-      head,
-      box: unionOf(below.get(head.id)!.map((topic) => boxOf(topic)))!,
-      isRoot: !hangs.has(head.id),
-    }));
+  const branches = new Map(
+    map.topics.map((head): [string, Branch & { count: number }] => [
+      head.id,
+      { head, box: boxOf(head), isRoot: !hangs.has(head.id), count: 1 },
+    ]),
+  );
+  // From the leaves up: each is whole before what it hangs from takes it in.
+  for (const { id } of fromLeaves(map.topics, hangs)) {
+    const { box, count } = branches.get(id)!;
+    const above = branches.get(hangs.get(id)?.from ?? '');
+    if (above) Object.assign(above, { box: unionOf([above.box, box])!, count: above.count + count });
+  }
+  return [...branches.values()].filter(({ count }) => count > 1).sort((a, b) => b.count - a.count);
+}
+
+function fromLeaves(topics: readonly Topic[], hangs: ReadonlyMap<string, Link>): Topic[] {
+  const waiting = new Map(topics.map(({ id }) => [id, 0]));
+  const byId = new Map(topics.map((topic) => [topic.id, topic]));
+  for (const { from } of hangs.values()) waiting.set(from, waiting.get(from)! + 1);
+  const order = topics.filter(({ id }) => waiting.get(id) === 0);
+  for (const { id } of order) {
+    const from = hangs.get(id)?.from;
+    if (from === undefined) continue;
+    waiting.set(from, waiting.get(from)! - 1);
+    if (waiting.get(from) === 0) order.push(byId.get(from)!);
+  }
+  return order;
 }
 
 /** Over the middle of what hangs from it, or where it stands itself; that of all at its own place first. */
