@@ -17,7 +17,7 @@ const MANY = 150;
 
 /** As large as it comes: in layers, in rings, or along time. */
 export function plainly(tidied: Tidied): Drawing {
-  const { map, topics, inside, moving, graph, way, legend, keepRoutes, pulse } = tidied;
+  const { map, topics, inside, moving, legend, keepRoutes, pulse } = tidied;
   const bare = packed(tidied);
   const drawnOn = ({ places, ways }: Layout): Drawing => {
     const waysOf = new Map(inside.map(({ id }, i) => [id, ways[i]!]));
