@@ -31,11 +31,11 @@ test('from afar headings stand over their branches, in letters of one size on th
     const { words, headings } = detailAt(map, legend, scale);
     expect(words).toBe(false);
     expect(headings.map(({ id }) => id).sort()).toEqual(['h0', 'h1', 'h2', 'h3', 'h4', 'root']);
-    for (const [i, { fontSize, box, branch, at }] of headings.entries()) {
+    for (const [i, { fontSize, box, around, at }] of headings.entries()) {
       expect(fontSize * scale).toBeCloseTo(13);
       expect(headings.slice(i + 1).some((other) => boxesMeet(box, other.box))).toBe(false);
-      expect(at.x).toBeGreaterThanOrEqual(branch.left);
-      expect(at.x).toBeLessThanOrEqual(branch.right);
+      expect(at.x).toBeGreaterThanOrEqual(around.left);
+      expect(at.x).toBeLessThanOrEqual(around.right);
     }
   }
 });

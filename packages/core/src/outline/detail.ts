@@ -25,7 +25,7 @@ export interface Heading {
   lines: (TextLine & Point)[];
   box: Box;
   /** around all that hangs from it */
-  branch: Box;
+  around: Box;
   /** the topics and links that are nearer to it than to any other heading */
   marks: string[];
 }
@@ -103,7 +103,8 @@ function placesOf({ head, box, isRoot }: Branch): Point[] {
   return isRoot ? [head, middle] : [middle, head];
 }
 
-function headingAt({ head: { id, text }, box: branch }: Branch, { x, y }: Point, wide: number, scale: number): Heading {
+function headingAt({ head, box: around }: Branch, { x, y }: Point, wide: number, scale: number): Heading {
+  const { id, text } = head;
   const fontSize = SIZE / scale;
   const { lines, lineHeight } = layoutText(text, { fontSize, bold: true }, wide / scale);
   const shown = lines.slice(0, LINES);
@@ -125,7 +126,7 @@ function headingAt({ head: { id, text }, box: branch }: Branch, { x, y }: Point,
       top: y - height / 2 - air,
       bottom: y + height / 2 + air,
     },
-    branch,
+    around,
     marks: [],
   };
 }

@@ -49,7 +49,7 @@ export const FromAfar = memo(function FromAfar({
           key={heading.id}
           heading={heading}
           flagged={heading.marks.reduce((sum, id) => sum + (flags.get(id)?.length ?? 0), 0)}
-          onGo={() => show(heading.branch, { duration: 200 })}
+          onGo={() => show(heading.around, { duration: 200 })}
         />
       ))}
     </svg>
