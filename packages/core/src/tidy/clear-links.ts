@@ -35,17 +35,37 @@ interface Around {
 
 /** How many links are looked at again, through many more ways, where words are hard to read. */
 const POLISHED = 300;
+/** How often at most all of them are gone through, each time with what stayed hard to read weighing more. */
+const ROUNDS = 24;
+/** What words weigh that are not to be given up. */
+const HELD = 20;
 
+/**
+ * Guided local search (Voudouris and Tsang 1999): words that stay hard to read weigh more each time, until what is in
+ * their way makes room for them. The best that was found is drawn.
+ */
 function polish(drawing: Drawing, ground: Ground, links: readonly Link[]): void {
+  const ways = new Map<Link, readonly Way[]>();
+  const waysOf = (link: Link): readonly Way[] => {
+    if (!ways.has(link)) ways.set(link, ground.moreWaysOf(link));
+    return ways.get(link)!;
+  };
   let left = POLISHED;
-  for (let pass = 0, changed = true; changed && pass < PASSES; pass++) {
-    changed = false;
-    for (const link of links) {
+  let best = { count: Infinity, choices: drawing.choices() };
+  for (let round = 0; round < ROUNDS && left > 0; round++) {
+    const hard = links.filter((link) => !drawing.isReadable(link));
+    if (hard.length < best.count) best = { count: hard.length, choices: drawing.choices() };
+    if (hard.length === 0) return;
+    // What lies on words and whose words they are take turns in being led anew first.
+    for (const link of round % 2 === 0 ? hard : hard.toReversed()) {
       if (left <= 0 || drawing.isReadable(link)) continue;
       left--;
-      changed = drawing.redraw(link, ground.moreWaysOf(link)) || changed;
+      drawing.redraw(link, waysOf(link));
     }
+    for (const link of links) if (!drawing.areWordsClear(link)) drawing.weigh(link);
   }
+  const count = links.filter((link) => !drawing.isReadable(link)).length;
+  if (count > best.count) drawing.restore(best.choices);
 }
 
 export interface Cleared {
@@ -53,6 +73,8 @@ export interface Cleared {
   courses: ReadonlyMap<string, Course>;
   /** of how many links the words lie on something or under a line, or the line runs through a topic or words */
   unclear: number;
+  /** of how many the words lie on something or under a line, or the line runs over words */
+  unreadable: number;
   /** how many words have a line over them; worked out when it is asked for */
   readonly covered: number;
   /** what all courses cost together, likewise */
@@ -97,10 +119,16 @@ export function clearLinks(
       changed = drawing.redraw(link, waysOf.get(link)!) || changed;
     }
   }
-  if (isPolished) polish(drawing, ground, own);
+  if (isPolished) {
+    polish(drawing, ground, own);
+    // What made room may be led better now, as long as that costs no words.
+    drawing.keepWordsClear();
+    for (const link of own) drawing.redraw(link, [drawing.wayOf(link), ...waysOf.get(link)!]);
+  }
   return {
     courses: new Map(own.map((link) => [link.id, drawing.courseOf(link)])),
     unclear: own.filter((link) => !drawing.isClear(link)).length,
+    unreadable: own.filter((link) => !drawing.isReadable(link)).length,
     get cost() {
       return own.reduce((sum, link) => sum + drawing.costNow(link), 0);
     },
@@ -129,6 +157,9 @@ class Drawing {
   private readonly lines = new RBush<Piece>();
   private readonly texts = new RBush<Text>();
   private readonly now = new Map<Link, { choice: Choice; text: Text | null }>();
+  /** of whose words more than once was hard to read */
+  private readonly weights = new Map<Link, number>();
+  private least = 1;
 
   put(choice: Choice): void {
     const { link, pieces } = choice.way;
@@ -144,6 +175,10 @@ class Drawing {
     if (text) this.texts.remove(text);
   }
 
+  wayOf(link: Link): Way {
+    return this.now.get(link)!.choice.way;
+  }
+
   courseOf(link: Link): Course {
     const { way, words } = this.now.get(link)!.choice;
     return { ...way.route, phraseAt: words?.at ?? 0.5 };
@@ -156,8 +191,37 @@ class Drawing {
 
   /** Whether its words lie on nothing and under no line, and its line runs through no others. */
   isReadable(link: Link): boolean {
-    const { way, words } = this.now.get(link)!.choice;
-    return (words === null || this.wordsCost(words, link, Infinity) < UNREADABLE) && this.textsUnder(way) === 0;
+    return this.areWordsClear(link) && this.textsUnder(this.now.get(link)!.choice.way) === 0;
+  }
+
+  /** Whether its words lie on nothing and under no line. */
+  areWordsClear(link: Link): boolean {
+    const { words } = this.now.get(link)!.choice;
+    return words === null || this.wordsCost(words, link, Infinity) < UNREADABLE;
+  }
+
+  /** Whatever lies on these words costs more from now on. */
+  weigh(link: Link): void {
+    this.weights.set(link, this.weightOf(link) + 1);
+  }
+  private weightOf(link: Link): number {
+    return this.weights.get(link) ?? this.least;
+  }
+  /** From now on no words are given up for anything else. */
+  keepWordsClear(): void {
+    this.least = HELD;
+  }
+
+  choices(): ReadonlyMap<Link, Choice> {
+    return new Map([...this.now].map(([link, { choice }]) => [link, choice]));
+  }
+
+  restore(choices: ReadonlyMap<Link, Choice>): void {
+    for (const [link, choice] of choices)
+      if (!isSame(choice, this.now.get(link)!.choice)) {
+        this.take(link);
+        this.put(choice);
+      }
   }
 
   /** How many words a link's line runs through, and how many lines run through its words. */
@@ -201,7 +265,7 @@ class Drawing {
   private lineCost(way: Way, enough: number): number {
     const sum = way.cost;
     if (sum > enough) return sum;
-    const over = sum + COST.lineInWords * this.textsUnder(way, (enough - sum) / COST.lineInWords);
+    const over = sum + COST.lineInWords * this.textsUnder(way, (enough - sum) / COST.lineInWords, true);
     return over > enough ? over : over + COST.crossing * this.crossed(way, (enough - over) / COST.crossing);
   }
 
@@ -218,14 +282,18 @@ class Drawing {
   }
 
   /** How many words a way runs through, its own left out; more than `most` are not counted. */
-  private textsUnder({ pieces, link }: Way, most = Infinity): number {
+  private textsUnder({ pieces, link }: Way, most = Infinity, weighed = false): number {
     const under = new Set<Text>();
+    let sum = 0;
     for (const piece of pieces) {
       for (const text of this.texts.search(piece))
-        if (text.link !== link && !under.has(text) && entersBox(piece.segment, text)) under.add(text);
-      if (under.size > most) break;
+        if (text.link !== link && !under.has(text) && entersBox(piece.segment, text)) {
+          under.add(text);
+          sum += weighed ? this.weightOf(text.link) : 1;
+        }
+      if (sum > most) break;
     }
-    return under.size;
+    return sum;
   }
 
   /** How many lines run through a box, that of a link left out. */
@@ -237,10 +305,11 @@ class Drawing {
   }
 
   private wordsCost({ box, cost }: WordsPlace, link: Link, enough: number): number {
-    let sum = cost;
+    const weight = this.weightOf(link);
+    let sum = cost * weight;
     if (sum > enough) return sum;
-    for (const text of this.texts.search(box)) if (text.link !== link) sum += COST.wordsOnWords;
-    return sum > enough ? sum : sum + COST.lineInWords * this.linesOver(box, link);
+    for (const text of this.texts.search(box)) if (text.link !== link) sum += COST.wordsOnWords * weight;
+    return sum > enough ? sum : sum + COST.lineInWords * weight * this.linesOver(box, link);
   }
 }
 

@@ -1,5 +1,6 @@
 import { boxOf, unionOf } from '../geometry/points.js';
 import { clearLinks } from './clear-links.js';
+import type { Cleared } from './clear-links.js';
 import { partsOf } from './graph.js';
 import type { Box, Graph } from './graph.js';
 import { layered } from './layered.js';
@@ -19,7 +20,7 @@ const MANY = 150;
 export function plainly(tidied: Tidied): Drawing {
   const { map, topics, inside, moving, legend, keepRoutes, pulse } = tidied;
   const bare = packed(tidied);
-  const drawnOn = ({ places, ways }: Layout): Drawing => {
+  const drawnOn = ({ places, ways }: Layout): Drawing & Pick<Cleared, 'unreadable'> => {
     const waysOf = new Map(inside.map(({ id }, i) => [id, ways[i]!]));
     const clear = clearLinks(movedTo(map, topics, places), map.links, new Set(moving.map(({ id }) => id)), {
       legend,
@@ -27,14 +28,15 @@ export function plainly(tidied: Tidied): Drawing {
       wayOf: ({ id }) => waysOf.get(id) ?? [],
       ...(pulse && { pulse }),
     });
-    return { places, courses: clear.courses, unclear: clear.unclear };
+    return { places, courses: clear.courses, unclear: clear.unclear, unreadable: clear.unreadable };
   };
   let best = drawnOn(settled(map, topics, bare));
-  // Where words still lie on something, all is moved further apart, as far as that helps and does not take long.
-  for (const wider of moving.length > MANY ? [] : WIDER) {
-    if (best.unclear === 0) break;
+  // Where words still lie on something, all is moved further apart, as far as that helps; where lines run behind topics,
+  // only as long as that is soon tried.
+  for (const wider of WIDER) {
+    if (best.unreadable === 0 && (best.unclear === 0 || moving.length > MANY)) break;
     const next = drawnOn(settled(map, topics, stretched(bare, wider)));
-    if (next.unclear >= best.unclear) break;
+    if ((next.unreadable - best.unreadable || next.unclear - best.unclear) >= 0) break;
     best = next;
   }
   return best;

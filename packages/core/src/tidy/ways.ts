@@ -21,8 +21,9 @@ const corridorsBy = (step: number): number[] =>
     .map((bend) => Math.round(bend * 100) / 100)
     .sort((a, b) => Math.abs(a) - Math.abs(b));
 const [COARSEST, COARSE, FINE] = [corridorsBy(0.16), corridorsBy(0.08), corridorsBy(0.02)];
-/** Of these, what does not lead far round. */
-const ROUND = FINE.filter((bend) => Math.abs(bend) <= 0.6);
+/** Of these, what does not lead far round: no further than a share of the way or, of a short one, so many canvas units. */
+const roundBy = (length: number): number[] =>
+  FINE.filter((bend) => Math.abs(bend) <= 0.6 || Math.abs(bend) * length <= 300);
 const BENDS = [0.15, -0.15, 0.32, -0.32];
 /** Shares of a line at which its words may stand, and more of them. */
 const EVERYWHERE = Array.from({ length: 17 }, (_, i) => 0.5 + (i % 2 === 0 ? 1 : -1) * Math.ceil(i / 2) * 0.05);
@@ -31,8 +32,6 @@ const ALONG: readonly number[] = [0.5, 0.42, 0.58, 0.34, 0.66, 0.24, 0.76, 0.18,
 const [LEAST_BEND, MOST_BEND] = [0.03, 0.6];
 /** How far a link may lead round what is drawn close, canvas units. */
 const OUTSIDE = 24;
-/** Steps of a curve while ways are tried. */
-const STEPS = 8;
 
 /** What words keep clear round them, canvas units: the lines that they are chosen by are a little coarser than those drawn. */
 const CLEAR = 2;
@@ -196,8 +195,10 @@ export class Ground {
     if (this.corridors) return this.throughCorridors(link, FINE, EVERYWHERE);
     const set = this.routeSet(link);
     const routes = set ? [set] : (['straight', 'curved', 'elbow'] as const);
+    const [from, to] = [this.byId.get(link.from)!, this.byId.get(link.to)!];
+    const round = roundBy(Math.hypot(to.x - from.x, to.y - from.y));
     return routes.flatMap((route) =>
-      (route === 'straight' ? [0] : ROUND).map((bend) => this.way(link, route, bend, EVERYWHERE)),
+      (route === 'straight' ? [0] : round).map((bend) => this.way(link, route, bend, EVERYWHERE)),
     );
   }
 
@@ -263,12 +264,18 @@ export class Ground {
   }
 }
 
-/** `centreLine` in fewer steps: near enough to choose by. */
+/** How far off the line that ways are chosen by may be from the one that is drawn, canvas units. */
+const OFF = 1;
+const STEPS = [4, 8, 16, 32] as const;
+
+/** `centreLine` in as few steps as keep a curve within `OFF` of itself: a quadratic one is off by |P″| / 8 over the steps squared. */
 function coarseLine(a: Point, b: Point, route: Route['route'], bend: number): Point[] {
   if (route !== 'curved') return centreLine(a, b, route, bend);
   const c = { x: (a.x + b.x) / 2 - bend * (b.y - a.y), y: (a.y + b.y) / 2 + bend * (b.x - a.x) };
-  return Array.from({ length: STEPS + 1 }, (_, i) => {
-    const t = i / STEPS;
+  const most = (Math.abs(bend) * Math.hypot(b.x - a.x, b.y - a.y)) / 2 / OFF;
+  const steps = STEPS.find((count) => count ** 2 >= most) ?? 32;
+  return Array.from({ length: steps + 1 }, (_, i) => {
+    const t = i / steps;
     const [p, q, r] = [(1 - t) ** 2, 2 * t * (1 - t), t ** 2];
     return { x: p * a.x + q * c.x + r * b.x, y: p * a.y + q * c.y + r * b.y };
   });
