@@ -1,14 +1,14 @@
 import type { Box, Point, Polyline } from './points.js';
 
-/** Whether a polyline has a point inside a box; one shrunk to nothing or less has no inside. */
+/** Whether a polyline has a point inside a box. */
 export function entersBox({ points: line }: Polyline, box: Box): boolean {
-  if (box.right <= box.left || box.bottom <= box.top) return false;
   for (let i = 1; i < line.length; i++) if (segmentEnters(line[i - 1]!, line[i]!, box)) return true;
   return false;
 }
 
-/** Whether some of the segment ab is strictly inside a box (Liang and Barsky, 1984). */
-function segmentEnters(a: Point, b: Point, { left, top, right, bottom }: Box): boolean {
+/** Whether some of the segment ab is strictly inside a box (Liang and Barsky, 1984); one shrunk to nothing has no inside. */
+export function segmentEnters(a: Point, b: Point, { left, top, right, bottom }: Box): boolean {
+  if (right <= left || bottom <= top) return false;
   const dx = b.x - a.x;
   const dy = b.y - a.y;
   if (dx === 0 && !(left < a.x && a.x < right)) return false;

@@ -3,7 +3,7 @@ import { bendThrough } from '../geometry/path.js';
 import { shareAt } from '../geometry/points.js';
 import { kindOfLink, linkStyle } from '../map/style.js';
 import type { Legend, Link, Topic } from '../map/types.js';
-import type { Course } from './clear-links.js';
+import type { Course } from './laid-links.js';
 import type { Frame } from './frame.js';
 import type { Graph } from './graph.js';
 import { inBlocks } from './in-blocks.js';

@@ -1,6 +1,6 @@
 import type { Graph } from './graph.js';
 import { orderLayers } from './order.js';
-import type { Passing, Tied } from './order.js';
+import type { Passing, Tied } from './layer-order.js';
 import { ranksOf } from './ranks.js';
 import { spread } from './spread.js';
 

@@ -12,9 +12,8 @@ import { timeline } from './timeline.js';
 
 /** Canvas units between parts that nothing joins. */
 const APART = 60;
-/** How much further apart things are tried where words have no room, and up to how many links. */
+/** How much further apart things are tried where words have no room. */
 const WIDER = [1.15, 1.35];
-const MANY = 150;
 
 /** As large as it comes: in layers, in rings, or along time. */
 export function plainly(tidied: Tidied): Drawing {
@@ -31,12 +30,11 @@ export function plainly(tidied: Tidied): Drawing {
     return { places, courses: clear.courses, unclear: clear.unclear, unreadable: clear.unreadable };
   };
   let best = drawnOn(settled(map, topics, bare));
-  // Where words still lie on something, all is moved further apart, as far as that helps; where lines run behind topics,
-  // only as long as that is soon tried.
+  // Where words still lie on something, all is moved further apart, as far as that helps.
   for (const wider of WIDER) {
-    if (best.unreadable === 0 && (best.unclear === 0 || moving.length > MANY)) break;
+    if (best.unreadable === 0) break;
     const next = drawnOn(settled(map, topics, stretched(bare, wider)));
-    if ((next.unreadable - best.unreadable || next.unclear - best.unclear) >= 0) break;
+    if (next.unreadable >= best.unreadable) break;
     best = next;
   }
   return best;

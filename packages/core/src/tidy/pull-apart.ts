@@ -3,7 +3,7 @@ import type { Change } from '../map/changes.js';
 import type { Legend, Link, TopicMap } from '../map/types.js';
 import type { Pulse } from '../pulse.js';
 import { clearLinks } from './clear-links.js';
-import type { Course } from './clear-links.js';
+import type { Course } from './laid-links.js';
 
 /** A course as a link holds it: what its kind or the default says anyway is left to that. */
 export const asGiven = ({ route, bend, phraseAt }: Course, kinds: Course['route'] = 'straight') => ({

@@ -1,5 +1,5 @@
 import Flatbush from 'flatbush';
-import { boxesMeet, entersBox } from '../geometry/boxes.js';
+import { boxesMeet, segmentEnters } from '../geometry/boxes.js';
 import { phraseBlocks, phraseBoxOn } from '../geometry/draw-link.js';
 import { longestOutside, solidOf } from '../geometry/drawn-part.js';
 import type { Solid } from '../geometry/drawn-part.js';
@@ -60,31 +60,42 @@ const boundsOf = ({ left, top, right, bottom }: Box): Bounds => ({
   maxY: bottom,
 });
 
-/** A short straight part of a way: what is near it is soon found. */
+/** A short straight part of a way, from `a` to `b`: what is near it is soon found. */
 export interface Piece {
   minX: number;
   minY: number;
   maxX: number;
   maxY: number;
   way: Way;
-  segment: Polyline;
+  a: Point;
+  b: Point;
 }
 /** The longest that a slanting part may be, canvas units. */
 const SLANTING = 160;
 
 function piecesOf(way: Way): Piece[] {
+  const pieces: Piece[] = [];
   const { points } = way.line;
-  return points.slice(1).flatMap((to, i) => {
-    const from = points[i]!;
+  for (let i = 1; i < points.length; i++) {
+    const [from, to] = [points[i - 1]!, points[i]!];
     const [x, y] = [to.x - from.x, to.y - from.y];
     const count = Math.ceil(Math.min(Math.abs(x), Math.abs(y)) / SLANTING) || 1;
-    const at = (part: number): Point => ({ x: from.x + (x * part) / count, y: from.y + (y * part) / count });
-    return Array.from({ length: count }, (_, part): Piece => {
-      const segment = polyline([at(part), at(part + 1)]);
-      const { left, top, right, bottom } = segment.box;
-      return { minX: left, minY: top, maxX: right, maxY: bottom, way, segment };
-    });
-  });
+    let a = from;
+    for (let part = 1; part <= count; part++) {
+      const b = part === count ? to : { x: from.x + (x * part) / count, y: from.y + (y * part) / count };
+      pieces.push({
+        minX: Math.min(a.x, b.x),
+        minY: Math.min(a.y, b.y),
+        maxX: Math.max(a.x, b.x),
+        maxY: Math.max(a.y, b.y),
+        way,
+        a,
+        b,
+      });
+      a = b;
+    }
+  }
+  return pieces;
 }
 
 /** Where words could stand on a way, and what that costs whatever other links do. */
@@ -253,9 +264,9 @@ export class Ground {
 
   topicsEntered({ pieces, link: { from, to } }: Way): number {
     const entered = new Set<number>();
-    for (const { segment } of pieces)
-      for (const t of this.within(segment.box))
-        if (!entered.has(t) && entersBox(segment, this.boxes[t]!)) entered.add(t);
+    for (const { minX, minY, maxX, maxY, a, b } of pieces)
+      for (const t of this.tree?.search(minX, minY, maxX, maxY) ?? [])
+        if (!entered.has(t) && segmentEnters(a, b, this.boxes[t]!)) entered.add(t);
     return [...entered].filter((t) => this.topics[t]!.id !== from && this.topics[t]!.id !== to).length;
   }
 
