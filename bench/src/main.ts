@@ -1,3 +1,4 @@
+import { benchAnneal } from './annealed.js';
 import { benchChecks, benchHeap } from './checks.js';
 import { benchClass } from './class.js';
 import { benchEditor } from './editor.js';
@@ -8,6 +9,7 @@ import { benchSizes } from './sizes.js';
 import { benchTidy } from './tidy.js';
 
 const PARTS: Record<string, () => void | Promise<void>> = {
+  anneal: benchAnneal,
   checks: benchChecks,
   class: benchClass,
   editor: benchEditor,
