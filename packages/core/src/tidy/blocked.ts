@@ -8,10 +8,16 @@ import { partsOf } from './graph.js';
 import { centreOf, movedTo, partOf, settled } from './tidied.js';
 import type { Drawing, Tidied, TidyWay } from './tidied.js';
 
-/** How much more the links of a drawing that is better otherwise may cost. */
-const AS_CLEAR = 1.15;
+/** How much more the links of a drawing that is better otherwise may cost, and of one that moves less. */
+const [AS_CLEAR, CLEAR_ENOUGH] = [1.15, 2];
+/** What of the largest letters is kept for lines that are clearer; for words without lines over them more is given up. */
+const LARGE = 0.88;
 /** How many drawings in blocks are looked at. */
 const [FEW, MOST] = [4, 16];
+/** How many more words may be under lines in a drawing that comes near the best. */
+const NEAR = 2;
+/** With more links than this that are hard to read, no other drawing is likely to have none. */
+const FAR = 4;
 /** How many links across the branches are led through all that are looked at. */
 const LOOKED_AT = 80;
 
@@ -34,8 +40,8 @@ export function blocked(tidied: Tidied, frame: Frame): Drawing | null {
       new Set(moving.flatMap(({ id }) => (set.has(id) ? [] : [id]))),
       { legend, keepRoutes, corridors: true, isPolished, ...(pulse && { pulse }) },
     );
-    const { unclear, covered, cost } = clear;
-    return { laid, places, courses: new Map([...set, ...clear.courses]), unclear, covered, cost };
+    const { unclear, unreadable, covered, cost } = clear;
+    return { laid, places, courses: new Map([...set, ...clear.courses]), unclear, unreadable, covered, cost };
   };
   const drawings: ReturnType<typeof drawn>[] = [];
   const stays = isInBlocks(inside);
@@ -47,8 +53,19 @@ export function blocked(tidied: Tidied, frame: Frame): Drawing | null {
     if (drawings.length >= (drawings.at(-1)!.covered === 0 ? few! : most!)) break;
   }
   const fewest = Math.min(...drawings.map(({ covered }) => covered));
-  const clearest = drawings.filter(({ covered }) => covered === fewest);
-  const least = Math.min(...clearest.map(({ cost }) => cost));
-  const best = clearest.find(({ cost }) => cost <= AS_CLEAR * least);
-  return best ? (best.covered === 0 ? best : drawn(best.laid, true)) : null;
+  const readable = drawings.filter(({ covered }) => covered === fewest);
+  const large = readable.filter(({ laid }) => laid.share >= LARGE);
+  const chosen = large.length > 0 ? large : readable;
+  const least = Math.min(...chosen.map(({ cost }) => cost));
+  const best = chosen.find(({ cost }) => cost <= (stays ? CLEAR_ENOUGH : AS_CLEAR) * least);
+  if (!best || best.unreadable === 0) return best ?? null;
+  // What is hard to read is looked at more closely, in the drawings that come near.
+  const near = drawings.filter((one) => one !== best && one.covered <= fewest + NEAR);
+  let clearer: typeof best | null = null;
+  for (const { laid } of [best, ...near].slice(0, most)) {
+    const polished = drawn(laid, true);
+    if (polished.unreadable < (clearer?.unreadable ?? Infinity)) clearer = polished;
+    if (polished.unreadable === 0 || polished.unreadable > FAR) break;
+  }
+  return clearer;
 }

@@ -10,6 +10,8 @@ export interface Twig extends Size {
   /** by its position in the graph */
   box: number;
   words: Size | null;
+  /** the words of a tie to what hangs right before it from the same head */
+  beside: Size | null;
 }
 
 /** How airily blocks are drawn, canvas units. */
@@ -73,9 +75,9 @@ export const besides = ({ words }: Twig, { lead }: Gaps): number =>
 
 /** Hanging from a line that comes from the left: the words stand on it before the head. */
 export function fromTheSide(block: Block, twig: Twig, gaps: Gaps): Slot {
-  const { box, words } = twig;
+  const { box, words, beside } = twig;
   const left = besides(twig, gaps);
-  const y = Math.max(block.head.y, (words?.height ?? 0) / 2);
+  const y = Math.max(block.head.y, (words?.height ?? 0) / 2) + (beside ? beside.height + ARROW : 0);
   const top = y - block.head.y;
   return {
     box,
@@ -90,10 +92,10 @@ export function fromTheSide(block: Block, twig: Twig, gaps: Gaps): Slot {
 }
 
 /** Hanging from a line that comes from above: the words stand on it over the head. */
-export function fromAbove(block: Block, { box, words }: Twig, { drop }: Gaps): Slot {
+export function fromAbove(block: Block, { box, words, beside }: Twig, { drop }: Gaps): Slot {
   const half = (words?.width ?? 0) / 2;
   const top = words ? Math.max(drop, words.height + ARROW + 2 * AROUND) : drop;
-  const x = Math.max(block.head.x, half);
+  const x = Math.max(block.head.x, half) + (beside ? beside.width + ARROW : 0);
   return {
     box,
     width: x + Math.max(block.width - block.head.x, half),

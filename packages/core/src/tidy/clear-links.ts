@@ -51,7 +51,7 @@ function polish(drawing: LaidLinks, ground: Ground, links: readonly Link[]): voi
       drawing.redraw(link, waysOf(link));
     }
     hard = links.filter((link) => !drawing.isReadable(link));
-    for (const link of hard) if (!drawing.areWordsClear(link)) drawing.weigh(link);
+    for (const link of hard) drawing.weigh(link);
     if (hard.length < best.count) best = { count: hard.length, choices: drawing.choices() };
   }
   if (hard.length > best.count) drawing.restore(best.choices);

@@ -15,6 +15,8 @@ export interface Framed {
   topics: Topic[];
   /** by position of the link */
   courses: (Course | null)[];
+  /** its letters beside the largest that any drawing has */
+  share: number;
 }
 
 /** What is laid out to be read in a frame. */
@@ -37,7 +39,7 @@ export function* framed(wanted: Wanted, frame: Frame, sort: Sort, stays: boolean
   const { topics, links, graph, roots, legend, keepRoutes } = wanted;
   const mayElbow = links.map((link) => (routeSet(link, legend, keepRoutes) ?? 'elbow') === 'elbow');
   if (mayElbow.filter(Boolean).length < ELBOWS * links.length) return;
-  for (const { places, turns, words, hangsBy } of inBlocks(graph, roots, frame, sort, stays)) {
+  for (const { places, turns, words, hangsBy, share } of inBlocks(graph, roots, frame, sort, stays)) {
     const moved = topics.map((topic, i) => ({ ...topic, x: Math.round(places[i]!.x), y: Math.round(places[i]!.y) }));
     const courses: Framed['courses'] = links.map(() => null);
     hangsBy.forEach((tie, box) => {
@@ -46,7 +48,7 @@ export function* framed(wanted: Wanted, frame: Frame, sort: Sort, stays: boolean
       const at = { turn: turns[box] ?? null, words: words[box]!, legend };
       courses[tie] = courseThrough(links[tie]!, [moved[from]!, moved[to]!], at);
     });
-    yield { topics: moved, courses };
+    yield { topics: moved, courses, share };
   }
 }
 

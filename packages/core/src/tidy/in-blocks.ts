@@ -15,13 +15,15 @@ const AIR = [1.8, 1.5, 1.25, 1, 0.85];
 /** What of the largest letters is as good as they are, and what is worth a look where lines are clearer then. */
 const [SAME, NEARLY] = [0.97, 0.8];
 /** What of them is enough for what is there to stay about where it is. */
-const STAYS = 0.9;
+const STAYS = 0.86;
 /** Between parts that nothing joins. */
 const APART = 44;
 
 export interface InBlocks extends Laid {
   /** by box, the tie that it hangs by; null for roots */
   hangsBy: (number | null)[];
+  /** its letters beside the largest that any drawing has */
+  share: number;
 }
 
 /**
@@ -39,14 +41,14 @@ export function inBlocks(graph: Graph, roots: readonly number[], frame: Frame, s
     return packings(blocks, frame, APART * air);
   });
   const best = Math.max(...drawn.flat().map(({ letters }) => letters));
-  const laid = ({ put }: Packed): InBlocks => {
+  const laid = ({ letters, put }: Packed): InBlocks => {
     const into: Laid = {
       places: graph.boxes.map(() => ({ x: 0, y: 0 })),
       turns: graph.boxes.map(() => null),
       words: graph.boxes.map(() => null),
     };
     put(into);
-    return { ...into, hangsBy };
+    return { ...into, hangsBy, share: letters / best };
   };
   const all = drawn.flat();
   if (stays) return byWayMoved(all.filter(({ letters }) => letters >= STAYS * best).map(laid), graph.boxes);
@@ -87,8 +89,8 @@ function blocksOf({ boxes, ties }: Graph, tree: Branches, air: number, sort: Sor
   const twigs: Twig[] = [];
   for (const box of tree.order) {
     const { width, height } = boxes[box]!;
-    const tie = tree.hangsBy[box]!;
-    twigs[box] = { box, width, height, words: tie === null ? null : ties[tie]!.words };
+    const wordsOf = (tie: number | null): Twig['words'] => (tie === null ? null : ties[tie]!.words);
+    twigs[box] = { box, width, height, words: wordsOf(tree.hangsBy[box]!), beside: wordsOf(tree.besides[box]!) };
   }
   return shapesOf(tree, boxes, twigs, gaps, sort);
 }

@@ -77,9 +77,12 @@ export class LaidLinks {
     return words === null || this.wordsCost(words, link, Infinity) < UNREADABLE;
   }
 
-  /** Whatever lies on these words costs more from now on. */
+  /** Whatever lies on words that this link hides, or on its own where they are hidden, costs more from now on. */
   weigh(link: Link): void {
-    this.weights.set(link, this.weightOf(link) + 1);
+    const { way } = this.now.get(link)!.choice;
+    const hidden = new Set([...this.under(way)].map((text) => text.link));
+    if (!this.areWordsClear(link)) hidden.add(link);
+    for (const one of hidden) this.weights.set(one, this.weightOf(one) + 1);
   }
   private weightOf(link: Link): number {
     return this.weights.get(link) ?? this.least;
@@ -141,7 +144,7 @@ export class LaidLinks {
   private lineCost(way: Way, enough: number): number {
     const sum = way.cost;
     if (sum > enough) return sum;
-    const over = sum + COST.lineInWords * this.textsUnder(way, (enough - sum) / COST.lineInWords, true);
+    const over = sum + COST.lineInWords * this.weightUnder(way, (enough - sum) / COST.lineInWords);
     return over > enough ? over : over + COST.crossing * this.crossed(way, (enough - over) / COST.crossing);
   }
 
@@ -150,25 +153,32 @@ export class LaidLinks {
     const crossed = new Set<Way>();
     for (const piece of pieces) {
       for (const other of this.lines.search(piece))
-        if (!crossed.has(other.way) && !sharesEnd(link, other.way.link) && cross(piece, other))
-          crossed.add(other.way);
+        if (!crossed.has(other.way) && !sharesEnd(link, other.way.link) && cross(piece, other)) crossed.add(other.way);
       if (crossed.size > most) break;
     }
     return crossed.size;
   }
 
-  /** How many words a way runs through, its own left out; more than `most` are not counted. */
-  private textsUnder({ pieces, link }: Way, most = Infinity, weighed = false): number {
-    const under = new Set<Text>();
-    let sum = 0;
-    for (const piece of pieces) {
-      for (const text of this.texts.search(piece))
-        if (text.link !== link && !under.has(text) && segmentEnters(piece.a, piece.b, text)) {
-          under.add(text);
-          sum += weighed ? this.weightOf(text.link) : 1;
+  /** Words that a way runs through, its own left out. */
+  private *under({ pieces, link }: Way): Generator<Text> {
+    const seen = new Set<Text>();
+    for (const { minX, minY, maxX, maxY, a, b } of pieces)
+      for (const text of this.texts.search({ minX, minY, maxX, maxY }))
+        if (text.link !== link && !seen.has(text) && segmentEnters(a, b, text)) {
+          seen.add(text);
+          yield text;
         }
-      if (sum > most) break;
-    }
+  }
+
+  /** How many words a way runs through. */
+  private textsUnder(way: Way): number {
+    return [...this.under(way)].length;
+  }
+
+  /** What the words weigh that a way runs through, up to `most` and a little more. */
+  private weightUnder(way: Way, most: number): number {
+    let sum = 0;
+    for (const { link } of this.under(way)) if ((sum += this.weightOf(link)) > most) break;
     return sum;
   }
 

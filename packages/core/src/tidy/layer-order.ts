@@ -71,7 +71,8 @@ export class LayerOrder {
   private changed(l: number): void {
     this.crossed[l] = -1;
     if (l > 0) this.crossed[l - 1] = -1;
-    for (let near = Math.max(0, l - 1); near <= l + 1 && near < this.layers.length; near++) this.isUnsifted[near] = true;
+    for (let near = Math.max(0, l - 1); near <= l + 1 && near < this.layers.length; near++)
+      this.isUnsifted[near] = true;
   }
 
   /** Each layer by the mean place of what its slots are tied to, above or below. */
