@@ -225,7 +225,7 @@ export { TIDY_WAYS } from './tidy/tidied.js';
 export { tidyInto } from './tidy/tidy-into.js';
 export { frameBeside, lettersIn, SCREEN } from './tidy/frame.js';
 export type { Frame } from './tidy/frame.js';
-export { pullApart } from './tidy/pull-apart.js';
+export { pullApart } from './tidy/links/pull-apart.js';
 export type { TidyWay } from './tidy/tidied.js';
 export { gatherText } from './commands/gather.js';
 export type { Gathered, Gathering } from './commands/gather.js';

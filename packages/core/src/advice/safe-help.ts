@@ -11,7 +11,7 @@ import { withDefaults } from '../requirements/params.js';
 import { fanStyle } from '../requirements/style/fan-style.js';
 import { textSize } from '../requirements/style/text-size.js';
 import type { Result } from '../requirements/types.js';
-import { pullApart } from '../tidy/pull-apart.js';
+import { pullApart } from '../tidy/links/pull-apart.js';
 import { breaksOf } from './breaks.js';
 
 /** What can be done for a student without giving anything away: looks and places alone. ICU messages in English. */

@@ -5,7 +5,7 @@ import { boxOf, polyline } from '../geometry/points.js';
 import { applyChanges } from '../map/changes.js';
 import type { Change } from '../map/changes.js';
 import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
-import { pullApart } from '../tidy/pull-apart.js';
+import { pullApart } from '../tidy/links/pull-apart.js';
 import { onMap } from './maker.js';
 import type { Spot } from './maker.js';
 import { pushedAside } from './aside.js';

@@ -1,4 +1,4 @@
-import type { Layout, Place } from './layered.js';
+import type { Layout, Place } from './layers/layered.js';
 import type { Box, Graph, Tie } from './graph.js';
 
 /** Canvas units between what stands on neighbouring rings, and between any two boxes. */

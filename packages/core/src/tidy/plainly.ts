@@ -1,10 +1,10 @@
 import { boxOf, unionOf } from '../geometry/points.js';
-import { clearLinks } from './clear-links.js';
-import type { Cleared } from './clear-links.js';
+import { clearLinks } from './links/clear-links.js';
+import type { Cleared } from './links/clear-links.js';
 import { partsOf } from './graph.js';
 import type { Box, Graph } from './graph.js';
-import { layered } from './layered.js';
-import type { Layout, Place } from './layered.js';
+import { layered } from './layers/layered.js';
+import type { Layout, Place } from './layers/layered.js';
 import { outward } from './outward.js';
 import { by, centreOf, movedTo, partOf, settled } from './tidied.js';
 import type { Drawing, Tidied, TidyWay } from './tidied.js';

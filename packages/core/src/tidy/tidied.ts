@@ -4,10 +4,10 @@ import { boxOf, unionOf } from '../geometry/points.js';
 import { kindOfTopic } from '../map/style.js';
 import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
 import type { Pulse } from '../pulse.js';
-import type { Cleared } from './clear-links.js';
+import type { Cleared } from './links/clear-links.js';
 import type { Frame } from './frame.js';
 import type { Graph } from './graph.js';
-import type { Layout, Place } from './layered.js';
+import type { Layout, Place } from './layers/layered.js';
 
 export const TIDY_WAYS = ['downward', 'outward', 'sideways', 'timeline'] as const;
 export type TidyWay = (typeof TIDY_WAYS)[number];

@@ -9,7 +9,7 @@ import { drawnBox } from '../drawn/drawn.js';
 import { seeded } from '../random.js';
 import { bridges, bridgesMap } from '../testing/bridges.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
-import { spread } from './spread.js';
+import { spread } from './layers/spread.js';
 import { tidyInto } from './tidy-into.js';
 import type { Frame } from './frame.js';
 import { TIDY_WAYS } from './tidied.js';

@@ -7,12 +7,12 @@ import { emptyMap } from '../map/types.js';
 import type { Legend, Link, Topic, TopicMap } from '../map/types.js';
 import type { Pulse } from '../pulse.js';
 import { isBlank } from '../words/normal-form.js';
-import { blocked, isInBlocks } from './blocked.js';
+import { blocked, isInBlocks } from './blocks/blocked.js';
 import { lettersIn } from './frame.js';
 import type { Graph, Tie } from './graph.js';
 import { mirroredChanges, mirroredMap, readsLeftward } from './leftward.js';
 import { plainly } from './plainly.js';
-import { asGiven } from './pull-apart.js';
+import { asGiven } from './links/pull-apart.js';
 import type { Drawing, Tidied, Wanted } from './tidied.js';
 
 /**

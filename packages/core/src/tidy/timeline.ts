@@ -1,7 +1,7 @@
 import { lettersIn } from './frame.js';
 import type { Frame } from './frame.js';
 import type { Graph } from './graph.js';
-import type { Place } from './layered.js';
+import type { Place } from './layers/layered.js';
 
 /** Canvas units between columns beside the words of ties, between what stands in one, and between rows of columns. */
 const [BETWEEN, BELOW, ROWS] = [40, 46, 70];

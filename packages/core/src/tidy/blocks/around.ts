@@ -1,6 +1,6 @@
 import type { Block, Seat, Twig } from './blocks.js';
 import { asRead } from './branches.js';
-import type { Box } from './graph.js';
+import type { Box } from '../graph.js';
 
 /** The four quarters about a middle: whether they lie to its right or left, below or above it; clockwise from the top. */
 const QUARTERS = [

@@ -1,12 +1,12 @@
-import type { Link } from '../map/types.js';
+import type { Link } from '../../map/types.js';
 import type { Sort } from './block-shapes.js';
-import { clearLinks } from './clear-links.js';
-import type { Frame } from './frame.js';
+import { clearLinks } from '../links/clear-links.js';
+import type { Frame } from '../frame.js';
 import { framed } from './framed.js';
 import type { Framed } from './framed.js';
-import { partsOf } from './graph.js';
-import { centreOf, movedTo, partOf, settled } from './tidied.js';
-import type { Drawing, Tidied, TidyWay } from './tidied.js';
+import { partsOf } from '../graph.js';
+import { centreOf, movedTo, partOf, settled } from '../tidied.js';
+import type { Drawing, Tidied, TidyWay } from '../tidied.js';
 
 /** How much more the links of a drawing that is better otherwise may cost, and of one that moves less. */
 const [AS_CLEAR, CLEAR_ENOUGH] = [1.15, 2];

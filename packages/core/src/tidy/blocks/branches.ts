@@ -1,4 +1,4 @@
-import type { Box, Graph } from './graph.js';
+import type { Box, Graph } from '../graph.js';
 
 /** A part of a graph as a tree. */
 export interface Branches {

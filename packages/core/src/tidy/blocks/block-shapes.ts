@@ -3,7 +3,7 @@ import { beside, comb, fromAbove, fromTheSide, leaf, row } from './blocks.js';
 import type { Block, Gaps, Slot, Twig } from './blocks.js';
 import type { Branches } from './branches.js';
 import { SLOPE, winding } from './chains.js';
-import type { Box } from './graph.js';
+import type { Box } from '../graph.js';
 
 /** How many shapes of a branch are kept, and how many widths or heights of what hangs from it are tried. */
 const [KEPT, TRIED] = [40, 16];

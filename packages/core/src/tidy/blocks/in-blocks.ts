@@ -1,13 +1,13 @@
-import { boxOf, unionOf } from '../geometry/points.js';
+import { boxOf, unionOf } from '../../geometry/points.js';
 import { shapesOf } from './block-shapes.js';
 import type { Sort } from './block-shapes.js';
 import type { Block, Gaps, Laid, Twig } from './blocks.js';
 import { branchesOf } from './branches.js';
 import type { Branches } from './branches.js';
-import { lettersIn } from './frame.js';
-import type { Frame } from './frame.js';
-import type { Box, Graph } from './graph.js';
-import type { Place } from './layered.js';
+import { lettersIn } from '../frame.js';
+import type { Frame } from '../frame.js';
+import type { Box, Graph } from '../graph.js';
+import type { Place } from '../layers/layered.js';
 
 const GAPS = { beside: 24, below: 14, drop: 34, lead: 26 };
 /** How airily blocks are drawn, from wide to close. */

@@ -1,14 +1,14 @@
-import { drawLink } from '../geometry/draw-link.js';
-import { bendThrough } from '../geometry/path.js';
-import { shareAt } from '../geometry/points.js';
-import { kindOfLink, linkStyle } from '../map/style.js';
-import type { Legend, Link, Topic } from '../map/types.js';
-import type { Course } from './laid-links.js';
-import type { Frame } from './frame.js';
-import type { Graph } from './graph.js';
+import { drawLink } from '../../geometry/draw-link.js';
+import { bendThrough } from '../../geometry/path.js';
+import { shareAt } from '../../geometry/points.js';
+import { kindOfLink, linkStyle } from '../../map/style.js';
+import type { Legend, Link, Topic } from '../../map/types.js';
+import type { Course } from '../links/laid-links.js';
+import type { Frame } from '../frame.js';
+import type { Graph } from '../graph.js';
 import { inBlocks } from './in-blocks.js';
 import type { Sort } from './block-shapes.js';
-import type { Place } from './layered.js';
+import type { Place } from '../layers/layered.js';
 
 /** Topics in their places, and the courses of the links that they hang by; all other links are still to be drawn. */
 export interface Framed {

@@ -1,7 +1,7 @@
-import { kindOfLink } from '../map/style.js';
-import type { Change } from '../map/changes.js';
-import type { Legend, Link, TopicMap } from '../map/types.js';
-import type { Pulse } from '../pulse.js';
+import { kindOfLink } from '../../map/style.js';
+import type { Change } from '../../map/changes.js';
+import type { Legend, Link, TopicMap } from '../../map/types.js';
+import type { Pulse } from '../../pulse.js';
 import { clearLinks } from './clear-links.js';
 import type { Course } from './laid-links.js';
 

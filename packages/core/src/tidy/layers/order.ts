@@ -1,4 +1,4 @@
-import { seeded } from '../random.js';
+import { seeded } from '../../random.js';
 import { LayerOrder } from './layer-order.js';
 import type { Layers, Passing, Tied } from './layer-order.js';
 

@@ -1,4 +1,4 @@
-import type { Graph } from './graph.js';
+import type { Graph } from '../graph.js';
 import { shortestRanks } from './network-simplex.js';
 import type { Arc } from './network-simplex.js';
 

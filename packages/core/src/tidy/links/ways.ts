@@ -1,16 +1,16 @@
 import Flatbush from 'flatbush';
-import { boxesMeet, segmentEnters } from '../geometry/boxes.js';
-import { phraseBlocks, phraseBoxOn } from '../geometry/draw-link.js';
-import { longestOutside, solidOf } from '../geometry/drawn-part.js';
-import type { Solid } from '../geometry/drawn-part.js';
-import { bendThrough, centreLine } from '../geometry/path.js';
-import { boxAround, boxOf, polyline, shareAt, unionOf } from '../geometry/points.js';
-import type { Box, Point, Polyline } from '../geometry/points.js';
-import type { TextBlock } from '../geometry/text.js';
-import { kindOfLink, linkStyle } from '../map/style.js';
-import type { LinkStyle } from '../map/style.js';
-import type { Legend, Link, Topic } from '../map/types.js';
-import { isBlank } from '../words/normal-form.js';
+import { boxesMeet, segmentEnters } from '../../geometry/boxes.js';
+import { phraseBlocks, phraseBoxOn } from '../../geometry/draw-link.js';
+import { longestOutside, solidOf } from '../../geometry/drawn-part.js';
+import type { Solid } from '../../geometry/drawn-part.js';
+import { bendThrough, centreLine } from '../../geometry/path.js';
+import { boxAround, boxOf, polyline, shareAt, unionOf } from '../../geometry/points.js';
+import type { Box, Point, Polyline } from '../../geometry/points.js';
+import type { TextBlock } from '../../geometry/text.js';
+import { kindOfLink, linkStyle } from '../../map/style.js';
+import type { LinkStyle } from '../../map/style.js';
+import type { Legend, Link, Topic } from '../../map/types.js';
+import { isBlank } from '../../words/normal-form.js';
 
 /** What a way costs at least, of whatever stands beside it: words under a topic, and a line through one. */
 const COST = { wordsOnTopic: 170, lineInTopic: 40 } as const;

@@ -1,6 +1,6 @@
 import { besides, fromAbove } from './blocks.js';
 import type { Block, Gaps, Slot, Twig } from './blocks.js';
-import type { Place } from './layered.js';
+import type { Place } from '../layers/layered.js';
 
 /** How much lower each of a row stands than the one before it: a chain leads downward all along, canvas units. */
 export const SLOPE = 2;

@@ -1,7 +1,7 @@
-import type { Point } from '../geometry/points.js';
-import { linkStyle } from '../map/style.js';
-import type { Legend, Link, Topic } from '../map/types.js';
-import type { Pulse } from '../pulse.js';
+import type { Point } from '../../geometry/points.js';
+import { linkStyle } from '../../map/style.js';
+import type { Legend, Link, Topic } from '../../map/types.js';
+import type { Pulse } from '../../pulse.js';
 import { LaidLinks, UNREADABLE } from './laid-links.js';
 import type { Course } from './laid-links.js';
 import { Ground } from './ways.js';

@@ -1,4 +1,4 @@
-import { seeded } from '../random.js';
+import { seeded } from '../../random.js';
 import { shortestRanks } from './network-simplex.js';
 import type { Arc } from './network-simplex.js';
 

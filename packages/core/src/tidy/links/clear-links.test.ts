@@ -1,8 +1,8 @@
-import { boxesMeet, entersBox } from '../geometry/boxes.js';
-import { drawLink } from '../geometry/draw-link.js';
-import { boxOf, distanceToSegment, polyline } from '../geometry/points.js';
-import type { Link, Topic } from '../map/types.js';
-import { link, topic } from '../testing/make.js';
+import { boxesMeet, entersBox } from '../../geometry/boxes.js';
+import { drawLink } from '../../geometry/draw-link.js';
+import { boxOf, distanceToSegment, polyline } from '../../geometry/points.js';
+import type { Link, Topic } from '../../map/types.js';
+import { link, topic } from '../../testing/make.js';
 import { clearLinks } from './clear-links.js';
 import { Ground } from './ways.js';
 

@@ -1,8 +1,8 @@
 import RBush from 'rbush';
-import { segmentEnters } from '../geometry/boxes.js';
-import type { Point } from '../geometry/points.js';
-import type { LinkStyle } from '../map/style.js';
-import type { Link } from '../map/types.js';
+import { segmentEnters } from '../../geometry/boxes.js';
+import type { Point } from '../../geometry/points.js';
+import type { LinkStyle } from '../../map/style.js';
+import type { Link } from '../../map/types.js';
 import type { Bounds, Piece, Way, WordsPlace } from './ways.js';
 
 /** How a link takes its way, and where its words stand on it. */

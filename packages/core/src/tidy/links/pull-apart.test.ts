@@ -1,7 +1,7 @@
-import { checkMap } from '../checking/check-map.js';
-import { applyChanges } from '../map/changes.js';
-import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
-import { need } from '../testing/random-maps.js';
+import { checkMap } from '../../checking/check-map.js';
+import { applyChanges } from '../../map/changes.js';
+import { assignmentOf, link, mapOf, topic } from '../../testing/make.js';
+import { need } from '../../testing/random-maps.js';
 import { pullApart } from './pull-apart.js';
 
 const assignment = assignmentOf({ requirements: [need('clear-phrases'), need('clear-text')] });

@@ -1,4 +1,4 @@
-import type { Graph } from './graph.js';
+import type { Graph } from '../graph.js';
 import { orderLayers } from './order.js';
 import type { Passing, Tied } from './layer-order.js';
 import { ranksOf } from './ranks.js';

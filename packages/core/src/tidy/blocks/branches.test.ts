@@ -1,5 +1,5 @@
 import { branchesOf } from './branches.js';
-import type { Graph } from './graph.js';
+import type { Graph } from '../graph.js';
 
 const words = { width: 60, height: 20 };
 /** A head (0) with boxes below each other that hang from it, further ones from the fourth, and ties between some. */

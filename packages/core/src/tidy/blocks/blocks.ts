@@ -1,4 +1,4 @@
-import type { Place } from './layered.js';
+import type { Place } from '../layers/layered.js';
 
 interface Size {
   width: number;
