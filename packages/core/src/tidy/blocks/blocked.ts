@@ -52,15 +52,10 @@ export function blocked(tidied: Tidied, frame: Frame): Drawing | null {
     // Among a few the links are the clearest; many are looked at where words would have lines over them.
     if (drawings.length >= (drawings.at(-1)!.covered === 0 ? few! : most!)) break;
   }
-  const fewest = Math.min(...drawings.map(({ covered }) => covered));
-  const readable = drawings.filter(({ covered }) => covered === fewest);
-  const large = readable.filter(({ laid }) => laid.share >= LARGE);
-  const chosen = large.length > 0 ? large : readable;
-  const least = Math.min(...chosen.map(({ cost }) => cost));
-  const best = chosen.find(({ cost }) => cost <= (stays ? CLEAR_ENOUGH : AS_CLEAR) * least);
+  const best = clearest(drawings, stays ? CLEAR_ENOUGH : AS_CLEAR);
   if (!best || best.unreadable === 0) return best ?? null;
   // What is hard to read is looked at more closely, in the drawings that come near.
-  const near = drawings.filter((one) => one !== best && one.covered <= fewest + NEAR);
+  const near = drawings.filter((one) => one !== best && one.covered <= best.covered + NEAR);
   let clearer: typeof best | null = null;
   for (const { laid } of [best, ...near].slice(0, most)) {
     const polished = drawn(laid, true);
@@ -68,4 +63,20 @@ export function blocked(tidied: Tidied, frame: Frame): Drawing | null {
     if (polished.unreadable === 0 || polished.unreadable > FAR) break;
   }
   return clearer;
+}
+
+interface Looked {
+  laid: Framed;
+  covered: number;
+  cost: number;
+}
+
+/** Of those that hide the fewest words, if they can be large, the first whose links cost little more than any's. */
+function clearest<T extends Looked>(drawings: readonly T[], more: number): T | undefined {
+  const fewest = Math.min(...drawings.map(({ covered }) => covered));
+  const readable = drawings.filter(({ covered }) => covered === fewest);
+  const large = readable.filter(({ laid }) => laid.share >= LARGE);
+  const chosen = large.length > 0 ? large : readable;
+  const least = Math.min(...chosen.map(({ cost }) => cost));
+  return chosen.find(({ cost }) => cost <= more * least);
 }

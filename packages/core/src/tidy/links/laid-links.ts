@@ -52,10 +52,6 @@ export class LaidLinks {
     if (text) this.texts.remove(text);
   }
 
-  wayOf(link: Link): Way {
-    return this.now.get(link)!.choice.way;
-  }
-
   courseOf(link: Link): Course {
     const { way, words } = this.now.get(link)!.choice;
     return { ...way.route, phraseAt: words?.at ?? 0.5 };
