@@ -13,8 +13,8 @@ const QUARTERS = [
 /** Proportions of width to height that are tried, and steps by which a size grows until everything has room in it. */
 const PROPORTIONS = Array.from({ length: 25 }, (_, i) => 1.14 ** (i - 8));
 const [GROWS, MOST_STEPS] = [1.04, 120];
-/** Quarters are kept as the person has them while none holds more of all than this. */
-const MOST = 0.45;
+/** Quarters are kept as the person has them while none holds more of all than this, or little more than dealt anew. */
+const [MOST, AS_EVEN] = [0.45, 1.15];
 
 /**
  * Divides what hangs from a middle among its quarters: as it stands, where that is about even; else clockwise by where it
@@ -32,8 +32,10 @@ export function quartersOf(
   const standing = QUARTERS.map(({ across, down }) =>
     children.filter((box) => isTowards(boxes[box]!.x - middle.x, across) && isTowards(boxes[box]!.y - middle.y, down)),
   );
-  const isEven = children.length > 3 && standing.every((list) => sum(list) <= MOST * sum(children));
-  return (isEven ? standing : dealt(children, middle, boxes, room)).map((list, q) => {
+  const anew = dealt(children, middle, boxes, room);
+  const fullest = (quarters: readonly number[][]): number => Math.max(...quarters.map(sum));
+  const isEven = fullest(standing) <= Math.max(MOST * sum(children), AS_EVEN * fullest(anew));
+  return (children.length > FEW.length && isEven ? standing : anew).map((list, q) => {
     const { across, down } = QUARTERS[q]!;
     const seen = boxes.map(({ x, y, width, height }) => ({ x: across * x, y: down * y, width, height }));
     return asRead(list, seen);

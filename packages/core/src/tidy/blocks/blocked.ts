@@ -55,7 +55,7 @@ export function blocked(tidied: Tidied, frame: Frame): Drawing | null {
   const best = clearest(drawings, stays ? CLEAR_ENOUGH : AS_CLEAR);
   if (!best || best.unreadable === 0) return best ?? null;
   // What is hard to read is looked at more closely, in the drawings that come near.
-  const near = drawings.filter((one) => one !== best && one.covered <= best.covered + NEAR);
+  const near = stays ? [] : drawings.filter((one) => one !== best && one.covered <= best.covered + NEAR);
   let clearer: typeof best | null = null;
   for (const { laid } of [best, ...near].slice(0, most)) {
     const polished = drawn(laid, true);
