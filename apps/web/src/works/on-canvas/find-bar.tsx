@@ -55,7 +55,14 @@ export function FindBar({ host }: { host: RefObject<HTMLDivElement | null> }) {
   };
   const place = at >= 0 && at < ids.length ? `${at + 1} of ${ids.length}` : `${ids.length}`;
   return (
-    <search className="card absolute right-3 top-3 z-30 grid gap-1.5 p-1.5">
+    <search
+      className="card absolute right-3 top-3 z-30 grid gap-1.5 p-1.5"
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return;
+        event.stopPropagation();
+        close();
+      }}
+    >
       <div className="flex items-center gap-1.5">
         <input
           autoFocus
@@ -68,12 +75,12 @@ export function FindBar({ host }: { host: RefObject<HTMLDivElement | null> }) {
             setAt(-1);
           }}
           onKeyDown={(event) => {
+            if (event.key === 'Escape') return;
             event.stopPropagation();
             if (event.key === 'Enter') {
               event.preventDefault();
               go(event.shiftKey ? -1 : 1);
             }
-            if (event.key === 'Escape') close();
           }}
         />
         <span role="status" className="min-w-14 text-center font-mono text-xs text-quiet">
