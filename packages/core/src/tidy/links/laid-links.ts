@@ -81,7 +81,7 @@ export class LaidLinks {
     for (const one of hidden) this.weights.set(one, this.weightOf(one) + 1);
   }
   private weightOf(link: Link): number {
-    return this.weights.get(link) ?? this.least;
+    return Math.max(this.least, this.weights.get(link) ?? 1);
   }
   /** From now on no words are given up for anything else. */
   keepWordsClear(): void {
