@@ -26,9 +26,11 @@ interface Around {
 }
 
 /** How many links are looked at again, through many more ways, where words are hard to read. */
-const POLISHED = 300;
+const POLISHED = 200;
 /** How often at most all of them are gone through, each time with what stayed hard to read weighing more. */
 const ROUNDS = 24;
+/** After so many in turn that brought nothing no other is likely to. */
+const STUCK = 4;
 
 /**
  * Guided local search (Voudouris and Tsang 1999): words that stay hard to read weigh more each time, until what is in
@@ -43,7 +45,7 @@ function polish(drawing: LaidLinks, ground: Ground, links: readonly Link[]): voi
   let left = POLISHED;
   let hard = links.filter((link) => !drawing.isReadable(link));
   let best = { count: hard.length, choices: drawing.choices() };
-  for (let round = 0; round < ROUNDS && hard.length > 0 && left > 0; round++) {
+  for (let round = 0, worse = 0; round < ROUNDS && worse < STUCK && hard.length > 0 && left > 0; round++) {
     // What lies on words and whose words they are take turns in being led anew first.
     for (const link of round % 2 === 0 ? hard : hard.toReversed()) {
       if (left <= 0 || drawing.isReadable(link)) continue;
@@ -52,7 +54,8 @@ function polish(drawing: LaidLinks, ground: Ground, links: readonly Link[]): voi
     }
     hard = links.filter((link) => !drawing.isReadable(link));
     for (const link of hard) drawing.weigh(link);
-    if (hard.length < best.count) best = { count: hard.length, choices: drawing.choices() };
+    worse = hard.length < best.count ? 0 : worse + 1;
+    if (worse === 0) best = { count: hard.length, choices: drawing.choices() };
   }
   if (hard.length > best.count) drawing.restore(best.choices);
 }
