@@ -1,3 +1,4 @@
+import { flattest, narrowest } from './blocks.js';
 import type { Block, Seat, Twig } from './blocks.js';
 import { asRead } from './branches.js';
 import type { Box } from '../graph.js';
@@ -67,58 +68,64 @@ function dealt(children: readonly number[], middle: Box, boxes: readonly Box[], 
 }
 
 /**
- * A head with what hangs from it in all four quarters about it, for each of some proportions as small as it can be.
+ * A head with what hangs from it in all four quarters about it: for each of some proportions as small as it can be, and about
+ * each shape of the largest quarter.
  * @param quarters for each the shapes of the head with what hangs from it there, as if it hung to the right below
  */
-export function around(twig: Twig, quarters: readonly (readonly Block[])[]): Block[] {
-  const [left, right] = WAYS.map((way) => sideOf(quarters, 'across', way));
-  const [above, below] = WAYS.map((way) => sideOf(quarters, 'down', way));
-  const all = left!.area + right!.area;
-  const fitting = (proportion: number, share: typeof byArea): Block[] => {
+export const around = (twig: Twig, quarters: readonly (readonly Block[])[]): Block[] => [
+  ...inProportion(twig, quarters),
+  ...aboutTheLargest(twig, quarters),
+];
+
+const smallestArea = (shapes: readonly Block[]): number =>
+  shapes.reduce((least, { width, height }) => Math.min(least, width * height), Infinity);
+
+/** Small quarters beside one that holds nearly everything: they stand where its shapes leave them room. */
+function aboutTheLargest(twig: Twig, quarters: readonly (readonly Block[])[]): Block[] {
+  const areas = quarters.map((shapes) => (shapes.length === 0 ? 0 : smallestArea(shapes)));
+  const largest = areas.indexOf(Math.max(...areas));
+  const { across, down } = QUARTERS[largest]!;
+  const at = (one: 1 | -1, other: 1 | -1): number =>
+    QUARTERS.findIndex((quarter) => quarter.across === one && quarter.down === other);
+  const [next, over, opposite] = [
+    at(-across as 1 | -1, down),
+    at(across, -down as 1 | -1),
+    at(-across as 1 | -1, -down as 1 | -1),
+  ];
+  return quarters[largest]!.map((shape) => {
+    const chosen: (Block | undefined)[] = [];
+    chosen[largest] = shape;
+    chosen[next] = narrowest(quarters[next]!, shape.height);
+    chosen[over] = flattest(quarters[over]!, shape.width);
+    chosen[opposite] = flattest(quarters[opposite]!, chosen[next]?.width ?? 0);
+    return together(
+      twig,
+      QUARTERS.map((_, q) => chosen[q]),
+    );
+  });
+}
+
+function inProportion(twig: Twig, quarters: readonly (readonly Block[])[]): Block[] {
+  const areas = quarters.map(smallestArea);
+  const areaOf = (is: (quarter: (typeof QUARTERS)[number]) => boolean): number =>
+    QUARTERS.reduce((sum, quarter, q) => sum + (is(quarter) && Number.isFinite(areas[q]) ? areas[q]! : 0), 0);
+  const all = areaOf(() => true);
+  const [right, below] = [areaOf(({ across }) => across === 1) / all, areaOf(({ down }) => down === 1) / all];
+  const room = QUARTERS.map(({ across, down }) => ({
+    width: across === 1 ? right : 1 - right,
+    height: down === 1 ? below : 1 - below,
+  }));
+  return PROPORTIONS.flatMap((proportion) => {
     for (let step = 0, size = Math.sqrt(all); step < MOST_STEPS; step++, size *= GROWS) {
-      const rightward = share(size * Math.sqrt(proportion), right!, left!);
-      const downward = share(size / Math.sqrt(proportion), below!, above!);
-      const chosen = quarters.map((shapes, q) => {
-        const { across, down } = QUARTERS[q]!;
-        const [width, height] = [rightward[across], downward[down]];
-        return shapes.find((one) => one.height <= height && one.width <= width);
-      });
+      const [width, height] = [size * Math.sqrt(proportion), size / Math.sqrt(proportion)];
+      const chosen = quarters.map((shapes, q) =>
+        shapes.find((one) => one.height <= height * room[q]!.height && one.width <= width * room[q]!.width),
+      );
       if (chosen.every((one, q) => one || quarters[q]!.length === 0)) return [together(twig, chosen)];
     }
     return [];
-  };
-  return PROPORTIONS.flatMap((proportion) => [...fitting(proportion, byArea), ...fitting(proportion, byNeed)]);
+  });
 }
-
-const WAYS = [-1, 1] as const;
-
-/** What stands on one side of the middle: its area, and how far the smallest shapes there reach. */
-interface Side {
-  area: number;
-  least: number;
-}
-
-function sideOf(quarters: readonly (readonly Block[])[], along: 'across' | 'down', way: 1 | -1): Side {
-  const areaOf = ({ width, height }: Block): number => width * height;
-  const own = quarters
-    .filter((shapes, q) => shapes.length > 0 && QUARTERS[q]![along] === way)
-    .map((shapes) => shapes.reduce((least, one) => (areaOf(one) < areaOf(least) ? one : least)));
-  return {
-    area: own.reduce((sum, block) => sum + areaOf(block), 0),
-    least: Math.max(0, ...own.map(({ width, height }) => (along === 'across' ? width : height))),
-  };
-}
-
-type Shared = Record<1 | -1, number>;
-const parted = (length: number, own: number): Shared => ({ [1]: own, [-1]: length - own });
-
-/** A length shared among two sides by their areas. */
-const byArea = (length: number, one: Side, other: Side): Shared =>
-  parted(length, (length * one.area) / (one.area + other.area));
-
-/** So too, but what is small has room for its smallest shapes. */
-const byNeed = (length: number, one: Side, other: Side): Shared =>
-  parted(length, Math.min(Math.max(byArea(length, one, other)[1], one.least), length - other.least));
 
 function together({ box, width, height }: Twig, chosen: readonly (Block | undefined)[]): Block {
   // How far each side reaches from the middle of the head.

@@ -1,5 +1,5 @@
 import { around, quartersOf } from './around.js';
-import { beside, comb, fromAbove, fromTheSide, leaf, row } from './blocks.js';
+import { beside, comb, flattest, fromAbove, fromTheSide, leaf, narrowest, row } from './blocks.js';
 import type { Block, Gaps, Slot, Twig } from './blocks.js';
 import type { Branches } from './branches.js';
 import { SLOPE, winding } from './chains.js';
@@ -94,7 +94,7 @@ function rows(twig: Twig, hanging: readonly Hanging[], gaps: Gaps): Block[] {
   return spaced(slots.flat().map(({ height }) => height)).map((height) =>
     row(
       twig,
-      slots.map((own) => narrowest(own, height)),
+      slots.map((own) => narrowest(own, height)!),
       gaps,
     ),
   );
@@ -110,7 +110,7 @@ function columns(twig: Twig, hanging: readonly Hanging[], gaps: Gaps): Block[] {
   const slots = hanging.map((one) => one.shapes.cornered.map((block) => fromTheSide(block, one.twig, gaps)));
   return spaced(slots.flat().map(({ width }) => width)).flatMap((width) =>
     fillings(
-      slots.map((own) => flattest(own, width)),
+      slots.map((own) => flattest(own, width)!),
       gaps,
     ).map((filled) => comb(twig, filled, gaps)),
   );
@@ -134,12 +134,6 @@ function fillings(slots: readonly Slot[], { below }: Gaps): Slot[][][] {
     return columns;
   });
 }
-
-/** Shapes come from narrow to wide. */
-const flattest = (slots: readonly Slot[], width: number): Slot =>
-  slots.findLast((slot) => slot.width <= width) ?? slots[0]!;
-const narrowest = (slots: readonly Slot[], height: number): Slot =>
-  slots.find((slot) => slot.height <= height) ?? slots.at(-1)!;
 
 /** From narrow to wide, none higher than a narrower one; of many, some from all along. */
 function thinned(blocks: readonly Block[]): Block[] {

@@ -53,6 +53,12 @@ export interface Block extends Size {
   put: (seat: Seat, into: Laid) => void;
 }
 
+/** Of shapes from narrow to wide the one that is the least of those that are no wider or higher, else the nearest; undefined of none. */
+export const flattest = <T extends Size>(shapes: readonly T[], width: number): T | undefined =>
+  shapes.findLast((shape) => shape.width <= width) ?? shapes[0];
+export const narrowest = <T extends Size>(shapes: readonly T[], height: number): T | undefined =>
+  shapes.find((shape) => shape.height <= height) ?? shapes.at(-1);
+
 /** A block with the room of the words it hangs by. */
 export interface Slot extends Block {
   box: number;
