@@ -232,7 +232,7 @@ export type { Gathered, Gathering } from './commands/gather.js';
 export { freeSpot } from './commands/free-spot.js';
 export { followRules, RULE_PARTS, rulesOf, sheetFrom } from './standing/standing-rules.js';
 export type { RuleChange, StandingRules } from './standing/standing-rules.js';
-export { readOutline } from './outline/outline.js';
+export { beginsWithMark, plainLines, readOutline } from './outline/outline.js';
 export { starterFrom } from './outline/starter.js';
 export type { OutlineMessage, OutlineTerm } from './outline/outline.js';
 export { FileRefused, understood } from './formats/problems.js';

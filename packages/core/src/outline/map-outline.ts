@@ -1,5 +1,5 @@
 import { hangsBy } from '../commands/hanging.js';
-import type { TopicMap } from '../map/types.js';
+import type { Link, TopicMap } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
 
 /** A line of a map told as an outline. */
@@ -11,8 +11,10 @@ export interface OutlineRow {
   phrase: string;
   text: string;
   note: string;
+  /** the link by which it hangs; null at the margin */
+  by: Link | null;
   /** ties to topics elsewhere: their words and what they lead to */
-  ties: { phrase: string; text: string }[];
+  ties: { phrase: string; text: string; link: Link }[];
 }
 
 /**
@@ -23,21 +25,28 @@ export function mapOutline(map: TopicMap): OutlineRow[] {
   const hangs = hangsBy(map);
   const byId = new Map(map.topics.map((topic) => [topic.id, topic]));
   const below = new Map<string, string[]>();
+  const tiesOf = new Map<string, Link[]>();
   for (const link of map.links)
-    if (hangs.get(link.to) === link) below.set(link.from, [...(below.get(link.from) ?? []), link.to]);
+    if (hangs.get(link.to) === link) grow(below, link.from, link.to);
+    else grow(tiesOf, link.from, link);
   const sizeOf = (id: string): number => 1 + (below.get(id) ?? []).reduce((sum, child) => sum + sizeOf(child), 0);
   const rows: OutlineRow[] = [];
   const tell = (id: string, depth: number): void => {
     const { text, note = '' } = byId.get(id)!;
-    const ties = map.links
-      .filter((link) => link.from === id && hangs.get(link.to) !== link)
-      .map(({ phrase, to }) => ({ phrase, text: byId.get(to)!.text }));
-    rows.push({ id, depth, phrase: hangs.get(id)?.phrase ?? '', text, note, ties });
+    const ties = (tiesOf.get(id) ?? []).map((link) => ({ phrase: link.phrase, text: byId.get(link.to)!.text, link }));
+    const by = hangs.get(id) ?? null;
+    rows.push({ id, depth, phrase: by?.phrase ?? '', text, note, by, ties });
     for (const child of below.get(id) ?? []) tell(child, depth + 1);
   };
   const tops = map.topics.filter(({ id }) => !hangs.has(id)).map(({ id }) => ({ id, size: sizeOf(id) }));
   for (const { id } of tops.sort((a, b) => b.size - a.size)) tell(id, 0);
   return rows;
+}
+
+function grow<T>(lists: Map<string, T[]>, key: string, item: T): void {
+  const list = lists.get(key);
+  if (list) list.push(item);
+  else lists.set(key, [item]);
 }
 
 const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();

@@ -99,7 +99,10 @@ const MARK = /^[-*+•–—](?=\s)/;
 /** `1.` `1)` `1.2` `1.2.3.` `a)` `a.` `iv.` `(2)`, in that order. */
 const NUMBER = /^(?:(?<dotted>\d+(?:\.\d+)+\.?|\d+[.)])|[a-z][.)]|[ivx]+\.|\(\d+\))(?=\s)/i;
 
-function linesOf(text: string): Line[] {
+/** `(iv)` too, where a text is read that is no chapter's outline. */
+const ROMAN = /^\([ivx]+\)(?=\s)/i;
+
+function linesOf(text: string, markOf = markBefore): Line[] {
   return text
     .replace(/^\ufeff/, '')
     .split(/\r\n|\r|\n/)
@@ -107,10 +110,27 @@ function linesOf(text: string): Line[] {
       const words = whole.trim();
       if (words === '') return [];
       const indent = /^[\t ]*/.exec(whole)![0];
-      const found = MARK.exec(words) ?? NUMBER.exec(words);
+      const found = markOf(words);
       const parts = found?.groups?.dotted?.match(/\d+/g)?.length ?? 0;
       return [{ number: i + 1, indent, words: tidy(words.slice(found?.[0].length ?? 0)), parts }];
     });
+}
+
+const markBefore = (words: string): RegExpExecArray | null => MARK.exec(words) ?? NUMBER.exec(words);
+const markOfPlainText = (words: string): RegExpExecArray | null => markBefore(words) ?? ROMAN.exec(words);
+
+/** Whether a line that says this would lose its beginning, where lines of plain text are read. */
+export const beginsWithMark = (words: string): boolean => markOfPlainText(words) !== null;
+
+/** The lines of a plain text: how deep each stands, from 0, and what it says without leading marks and numbers. */
+export function plainLines(text: string): { depth: number; words: string }[] {
+  const lines = linesOf(text, markOfPlainText).filter(({ words }) => words !== '');
+  const levelOf = levels(lines);
+  let last = 0;
+  return lines.map((line) => {
+    last = Math.max(1, Math.min(levelOf(line), last + 1));
+    return { depth: last - 1, words: line.words };
+  });
 }
 
 const spacesIn = ({ indent }: Line): number => indent.replaceAll('\t', '').length;

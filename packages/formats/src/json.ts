@@ -1,0 +1,42 @@
+import { readMapText, writeMap } from '@ichnograph/core';
+import { ontoKinds } from './draft/onto-kinds.js';
+import { textOf, utf8 } from './files/text.js';
+import { Unreadable } from './format.js';
+import type { Format, Keeps, Said } from './format.js';
+
+const keeps: Keeps = {
+  notes: 'all',
+  sources: 'all',
+  addresses: 'all',
+  files: 'all',
+  arrows: 'all',
+  kinds: 'all',
+  regions: 'all',
+  groups: 'all',
+  tours: 'all',
+  pictures: 'all',
+  'word bank': 'all',
+};
+
+/** Our own file: all of a map, read strictly. */
+export const json: Format = {
+  name: 'json',
+  label: 'Map file',
+  endings: ['json'],
+  mediaType: 'application/json',
+  keeps,
+  carries: { topics: 'all', links: 'all', titles: 'all', looks: 'all', bearing: 'all', more: 'all' },
+  write: (map, { legend }) => ({
+    content: utf8(`${JSON.stringify({ ...writeMap(map), ...(legend && { legend }) }, null, 2)}\n`),
+    said: [],
+  }),
+  read: (content, { legend }) => {
+    const { value, messages } = readMapText(textOf(content));
+    if (value) {
+      const said: Said[] = [];
+      const map = legend ? ontoKinds(value, legend, (about, reason) => said.push({ about, reason })) : value;
+      return { map, said };
+    }
+    throw new Unreadable(messages.map(({ path, reason }) => `${path} ${reason}`).join('; '));
+  },
+};
