@@ -21,7 +21,7 @@ export default {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '\\.ts$': compile(false), '\\.tsx$': compile(true) },
   moduleNameMapper: {
-    '^@ichnograph/(core|contract|library|livemap)$': '<rootDir>/packages/$1/src/index.ts',
+    '^@ichnograph/(core|contract|formats|library|livemap)$': '<rootDir>/packages/$1/src/index.ts',
     '^#english$': '<rootDir>/packages/core/english-in-node.mjs',
     '\\.css$': '<rootDir>/apps/web/src/testing/no-style.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',

@@ -26,10 +26,13 @@ function decoded(content: Uint8Array, encoding: string): string | null {
   try {
     return new TextDecoder(encoding, { fatal: true }).decode(content);
   } catch (error) {
-    if (!(error instanceof TypeError)) throw error;
+    if (!isNoText(error)) throw error;
     return null;
   }
 }
+
+/** By its name: the class is that of whoever made the decoder. */
+const isNoText = (error: unknown): boolean => (error as Error).name === 'TypeError';
 
 /** Finds the first byte that is no text, by halves: what comes before it can be read. */
 function refuse(content: Uint8Array, encoding: string): never {
@@ -46,7 +49,8 @@ function canBeBegun(content: Uint8Array, encoding: string): boolean {
   try {
     new TextDecoder(encoding, { fatal: true }).decode(content, { stream: true });
     return true;
-  } catch {
+  } catch (error) {
+    if (!isNoText(error)) throw error;
     return false;
   }
 }

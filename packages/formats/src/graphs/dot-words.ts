@@ -16,11 +16,15 @@ export function labelOf(text: string, names: Names): string {
   return decodeHTML(said);
 }
 
+/** In no text: a NUL is refused. */
+const PARTED = '\0';
+
 /** The fields of a record, parted by a space. */
 export function recordOf(text: string, names: Names): string {
   const fields = text
     .replace(/(^|[|{}])\s*<(?:\\.|[^\\>])*>/g, '$1')
-    .split(/(?<!\\)[|{}]/)
+    .replace(/\\[^]|[|{}]/g, (sign) => (sign.length > 1 ? sign : PARTED))
+    .split(PARTED)
     .map((field) => labelOf(field, names).trim());
   return fields.filter((field) => field !== '').join(' ');
 }

@@ -295,7 +295,9 @@ const LISTS = ['pictures', 'regions', 'groups', 'tours', 'wordBank'] as const;
 function moreOf(more: Partial<TopicMap> & { format?: unknown; version?: unknown }): Partial<TopicMap> {
   const { format: _format, version: _version, ...rest } = more;
   const lists = LISTS.map((name) => [name, Array.isArray(rest[name]) ? rest[name].filter(isObject) : []]);
-  return { ...rest, ...(Object.fromEntries(lists) as Partial<TopicMap>) };
+  const all = Object.fromEntries(lists) as Partial<TopicMap>;
+  // In files what waits in the word bank has no id.
+  return { ...rest, ...all, wordBank: all.wordBank!.map((entry, i) => ({ ...entry, id: `bank-${i + 1}` })) };
 }
 const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
 

@@ -27,7 +27,7 @@ export function within(value: number | undefined, least: number, most: number): 
 export function colourOf(text: string | undefined): string | undefined {
   const word = text?.trim().toLowerCase();
   if (!word) return undefined;
-  if (/^#[0-9a-f]{6}$/.test(word)) return word;
+  if (/^#[0-9a-f]{6}$/.test(word)) return text!.trim();
   const hsv = /^([01]?\.\d+|[01])[ ,]+([01]?\.\d+|[01])[ ,]+([01]?\.\d+|[01])$/.exec(word);
   if (hsv) return formatHex({ mode: 'hsv', h: 360 * Number(hsv[1]), s: Number(hsv[2]), v: Number(hsv[3]) });
   const parsed = parse(word);

@@ -141,8 +141,7 @@ class Reader {
 
 const nameIn = (topic: XmlElement): string | undefined => {
   const value = elementsIn(topic, 'name').map((name) => elementIn(name, 'value'))[0];
-  const words = value && textIn(value).trim();
-  return words ? words : undefined;
+  return value && textIn(value).trim();
 };
 
 /** A reference to a topic, whichever way it is made. */

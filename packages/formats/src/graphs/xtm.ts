@@ -2,6 +2,7 @@ import { isBlank } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import { droppedOf } from '../dropped.js';
 import { mapOfDraft } from '../draft/map-of-draft.js';
+import { onLines, onOneLine } from '../draft/words.js';
 import { utf8 } from '../files/text.js';
 import { fitForXml, xml, xmlFile } from '../files/xml.js';
 import type { Format, Keeps, Said } from '../format.js';
@@ -41,7 +42,8 @@ export const xtm: Format = {
 const NC_NAME =
   /^[A-Za-z_\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u02ff\u0370-\u037d\u037f-\u1fff][\w.\-\u00b7\u00c0-\u00d6\u00d8-\u00f6\u00f8-\u037d\u037f-\u1fff]*$/;
 const refTo = (id: string): string => xml('topicRef', { href: `#${id}` });
-const named = (text: string): string[] => (isBlank(text) ? [] : [xml('name', {}, [xml('value', {}, text)])]);
+/** A name that says nothing is one too: without it a topic would be called by its id. */
+const named = (text: string): string => xml('name', {}, [xml('value', {}, text)]);
 const typed = (id: string): string => xml('type', {}, [refTo(id)]);
 
 class Writer {
@@ -68,14 +70,15 @@ class Writer {
 
   map(): string {
     const { topics, links, title } = this.topicMap;
-    const types = [...this.kinds, ...this.phrases, ['from', 'from'], ['to', 'to']] as const;
+    const roles = links.length > 0 ? (['from', 'to'] as const).map((role) => [role, role] as const) : [];
+    const types = [...this.kinds, ...this.phrases, ...roles];
     const bearing = (['note', 'source', 'address'] as const).filter((name) =>
       topics.some((topic) => this.bears(topic, name)),
     );
     return xml('topicMap', { xmlns: XTM, version: '2.0', reifier: '#map' }, [
-      xml('topic', { id: 'map' }, named(title)),
-      ...types.map(([name, id]) => xml('topic', { id }, named(name))),
-      ...bearing.map((name) => xml('topic', { id: name }, named(name))),
+      xml('topic', { id: 'map' }, [named(onOneLine(title))]),
+      ...types.map(([name, id]) => xml('topic', { id }, [named(name)])),
+      ...bearing.map((name) => xml('topic', { id: name }, [named(name)])),
       ...topics.map((topic) => this.topic(topic)),
       ...links.map(({ from, to, phrase }) =>
         xml('association', {}, [
@@ -88,7 +91,7 @@ class Writer {
   }
 
   private said(phrase: string): string {
-    return isBlank(phrase) ? BLANK_PHRASE : fitForXml(phrase);
+    return isBlank(phrase) ? BLANK_PHRASE : fitForXml(onLines(phrase));
   }
 
   private bears(
@@ -106,7 +109,7 @@ class Writer {
     return xml('topic', { id }, [
       ...(id === topic.id ? [] : [xml('itemIdentity', { href: `${ID_BEFORE}${encodeURIComponent(topic.id)}` })]),
       ...(kind === undefined ? [] : [xml('instanceOf', {}, [refTo(this.kinds.get(kind)!)])]),
-      ...named(topic.text),
+      named(onLines(topic.text)),
       ...(isBlank(topic.note) ? [] : [occurrence('note', data(topic.note!))]),
       ...(isBlank(topic.source) ? [] : [occurrence('source', data(topic.source!))]),
       ...(topic.weblinks ?? []).map(({ url }) =>

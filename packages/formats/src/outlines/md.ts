@@ -1,5 +1,5 @@
 import { isBlank } from '@ichnograph/core';
-import type { TopicMap } from '@ichnograph/core';
+import type { Link, TopicMap } from '@ichnograph/core';
 import type { BlockContent, DefinitionContent, ListItem, Paragraph, PhrasingContent, Root, RootContent } from 'mdast';
 import { toMarkdown } from 'mdast-util-to-markdown';
 import type { Join } from 'mdast-util-to-markdown';
@@ -54,30 +54,43 @@ function titlesOf({ title, focusQuestion }: TopicMap): RootContent[] {
   return question === '' ? [heading] : [heading, paragraph([emphasised(question)])];
 }
 
+type Content = RootContent | BlockContent | DefinitionContent;
+
 /** Lines from the margin on: what is deeper is nested in the list of the line above. */
 function linesIn(lines: readonly Line[], textOfId: ReadonlyMap<string, string>): RootContent[] {
   const top: RootContent[] = [];
   /** by depth, what the lists of the last line at that depth are put into */
-  const open: (RootContent | BlockContent | DefinitionContent)[][] = [top];
+  const open: Content[][] = [top];
+  /** ties still to be written, where what hangs from the same topic is */
+  const waiting: { depth: number; inside: Content[]; ties: readonly Link[] }[] = [];
+  const writeTies = (depth: number): void => {
+    while ((waiting.at(-1)?.depth ?? -1) >= depth) {
+      const { inside, ties } = waiting.pop()!;
+      for (const { phrase, to } of ties)
+        addItem(inside, item([paragraph([...tied(phrase), words(textOfId.get(to)!)])]));
+    }
+  };
   for (const { topic, depth, by, ties } of lines) {
-    const inside: BlockContent[] = [];
-    if (!isBlank(topic.note)) inside.push(noteOf(topic.note!));
-    for (const { phrase, to } of ties) addItem(inside, item([paragraph([...tied(phrase), words(textOfId.get(to)!)])]));
+    // After all that hangs: read again, a topic hangs by the first link that leads to it.
+    writeTies(depth);
+    const note = isBlank(topic.note) ? [] : [noteOf(topic.note!)];
     open.length = depth + 1;
     if (depth === 0) {
-      top.push({ type: 'heading', depth: 2, children: [words(onOneLine(topic.text))] }, ...inside);
+      top.push({ type: 'heading', depth: 2, children: worded(onOneLine(topic.text)) }, ...note);
       open.push(top);
     } else {
-      const own = item([paragraph([...said(by?.phrase ?? ''), ...worded(onOneLine(topic.text))]), ...inside]);
+      const own = item([paragraph([...said(by?.phrase ?? ''), ...worded(onOneLine(topic.text))]), ...note]);
       addItem(open[depth]!, own);
       open.push(own.children);
     }
+    waiting.push({ depth, inside: open[depth + 1]!, ties });
   }
+  writeTies(0);
   return top;
 }
 
 /** To the list at the end of some content, or to a new one. */
-function addItem(content: (RootContent | BlockContent | DefinitionContent)[], own: ListItem): void {
+function addItem(content: Content[], own: ListItem): void {
   const last = content.at(-1);
   if (last?.type === 'list') last.children.push(own);
   else content.push({ type: 'list', ordered: false, spread: false, children: [own] });
@@ -96,8 +109,7 @@ const said = (phrase: string): PhrasingContent[] =>
 const tied = (phrase: string): PhrasingContent[] => [words(`${TIE} `), ...said(phrase)];
 
 /** A blank line before and after a note, in lists too. */
-const aboutNotes: Join = (left, right) =>
-  left.type === 'blockquote' || right.type === 'blockquote' ? 1 : undefined;
+const aboutNotes: Join = (left, right) => (left.type === 'blockquote' || right.type === 'blockquote' ? 1 : undefined);
 
 /** A note is Markdown already, so it is taken as it is. */
 const noteOf = (note: string): BlockContent => ({

@@ -36,9 +36,9 @@ export const opml: Format = {
     const said = droppedOf(map, legend, keeps);
     const lines = linesOf(map, (about, reason) => said.push({ about, reason }));
     const head = xml('head', {}, [
-      xml('title', {}, map.title),
+      xml('title', {}, onOneLine(map.title)),
       xml('dateModified', {}, at.toUTCString()),
-      xml('ownerName', {}, map.author),
+      xml('ownerName', {}, onOneLine(map.author)),
     ]);
     const body = xml('body', {}, nested(lines, legend));
     return { content: utf8(xmlFile(xml('opml', { version: '2.0' }, [head, body]))), said };
