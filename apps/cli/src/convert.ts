@@ -5,8 +5,16 @@ import { parseArgs } from 'node:util';
 import { Worker } from 'node:worker_threads';
 import { readAssignmentText } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
-import { COLUMN_NAMES, formatOf, FORMATS, MOST_FILE_BYTES, READING_LIMITS } from '@ichnograph/formats';
-import type { ColumnName, Columns, Format, Said } from '@ichnograph/formats';
+import {
+  COLUMN_NAMES,
+  formatOf,
+  FORMATS,
+  MOST_FILE_BYTES,
+  READING_LIMITS,
+  Unreadable,
+  writeFile,
+} from '@ichnograph/formats';
+import type { ColumnName, Columns, Format, Said, Writing, Written } from '@ichnograph/formats';
 import type { Answer, Question } from './reading.js';
 import { read, Refusal } from './tool.js';
 
@@ -46,7 +54,7 @@ async function convert(args: string[]): Promise<readonly Said[]> {
   const content = contentOf(input);
   const { map, said } = await understood(input, { format: from.name, content, legend: assignment?.legend, columns });
   const legend = assignment?.legend ?? map.legend;
-  const written = await to.write!(map, { legend, at: new Date() });
+  const written = await writtenAs(to, output, map, { legend, at: new Date() });
   keep(output, written.content);
   return [...said, ...written.said];
 }
@@ -70,6 +78,15 @@ function asked(args: string[]): Asked {
   } catch (error) {
     // What the arguments are not, Node says by a TypeError.
     if (error instanceof TypeError) throw new Refusal(`${error.message} usage: ${USAGE}`);
+    throw error;
+  }
+}
+
+async function writtenAs(format: Format, file: string, map: TopicMap, writing: Writing): Promise<Written> {
+  try {
+    return await writeFile(format, map, writing);
+  } catch (error) {
+    if (error instanceof Unreadable) throw new Refusal(`${file}: ${error.message}`);
     throw error;
   }
 }

@@ -5,9 +5,10 @@ export function hangsBy({ topics, links }: Pick<TopicMap, 'topics' | 'links'>): 
   const first = new Map<string, Link>();
   for (const link of links) if (!first.has(link.to)) first.set(link.to, link);
   // In a ring each would hang from the next: the topic that comes first in the map hangs from nothing.
+  const led = new Set<string>();
   for (const { id } of topics) {
     const seen = new Set<string>();
-    for (let at: string | undefined = id; at !== undefined; at = first.get(at)?.from) {
+    for (let at: string | undefined = id; at !== undefined && !led.has(at); at = first.get(at)?.from) {
       if (seen.has(at)) {
         const ring = new Set<string>();
         for (let on = at; !ring.has(on); on = first.get(on)!.from) ring.add(on);
@@ -16,6 +17,8 @@ export function hangsBy({ topics, links }: Pick<TopicMap, 'topics' | 'links'>): 
       }
       seen.add(at);
     }
+    // From all of these a way leads up to one that hangs from nothing.
+    for (const at of seen) led.add(at);
   }
   return first;
 }

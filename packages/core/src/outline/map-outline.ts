@@ -29,18 +29,27 @@ export function mapOutline(map: TopicMap): OutlineRow[] {
   for (const link of map.links)
     if (hangs.get(link.to) === link) grow(below, link.from, link.to);
     else grow(tiesOf, link.from, link);
-  const sizeOf = (id: string): number => 1 + (below.get(id) ?? []).reduce((sum, child) => sum + sizeOf(child), 0);
-  const rows: OutlineRow[] = [];
-  const tell = (id: string, depth: number): void => {
+  const tops = map.topics.filter(({ id }) => !hangs.has(id)).map(({ id }) => inOrder(id, below));
+  tops.sort((a, b) => b.length - a.length);
+  const depths = new Map<string, number>();
+  return tops.flat().map((id): OutlineRow => {
     const { text, note = '' } = byId.get(id)!;
-    const ties = (tiesOf.get(id) ?? []).map((link) => ({ phrase: link.phrase, text: byId.get(link.to)!.text, link }));
     const by = hangs.get(id) ?? null;
-    rows.push({ id, depth, phrase: by?.phrase ?? '', text, note, by, ties });
-    for (const child of below.get(id) ?? []) tell(child, depth + 1);
-  };
-  const tops = map.topics.filter(({ id }) => !hangs.has(id)).map(({ id }) => ({ id, size: sizeOf(id) }));
-  for (const { id } of tops.sort((a, b) => b.size - a.size)) tell(id, 0);
-  return rows;
+    const depth = by ? depths.get(by.from)! + 1 : 0;
+    depths.set(id, depth);
+    const ties = (tiesOf.get(id) ?? []).map((link) => ({ phrase: link.phrase, text: byId.get(link.to)!.text, link }));
+    return { id, depth, phrase: by?.phrase ?? '', text, note, by, ties };
+  });
+}
+
+/** A topic and all that hangs from it, each before what hangs from it. */
+function inOrder(top: string, below: ReadonlyMap<string, readonly string[]>): string[] {
+  const [ids, left]: [string[], string[]] = [[], [top]];
+  for (let id = left.pop(); id !== undefined; id = left.pop()) {
+    ids.push(id);
+    left.push(...(below.get(id) ?? []).toReversed());
+  }
+  return ids;
 }
 
 function grow<T>(lists: Map<string, T[]>, key: string, item: T): void {

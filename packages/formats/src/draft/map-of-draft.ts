@@ -1,23 +1,11 @@
-import {
-  applyChanges,
-  emptyMap,
-  FAR,
-  fitTopic,
-  LIMITS,
-  linkStyle,
-  LONGEST,
-  mend,
-  SCREEN,
-  tidyMap,
-  TITLE_ROOM,
-  topicStyle,
-} from '@ichnograph/core';
+import { emptyMap, FAR, fitTopic, LIMITS, linkStyle, LONGEST, mend, TITLE_ROOM, topicStyle } from '@ichnograph/core';
 import type { Legend, Link, Region, Shape, Topic, TopicMap } from '@ichnograph/core';
 import { Unreadable } from '../format.js';
 import type { Reading, Said, Say, Understood } from '../format.js';
 import type { Draft, DraftLink, DraftTopic } from './draft.js';
 import { Ids } from './ids.js';
 import { Kinds } from './kinds.js';
+import { placed } from './placed.js';
 import { cutTo, named, onLines, onOneLine } from './words.js';
 
 const REGION_FILL = '#f4f5f1';
@@ -34,14 +22,10 @@ export function mapOfDraft(draft: Draft, { legend }: Reading, already: readonly 
   const { map, dropped } = mend(made);
   for (const { what, id, because } of dropped) say(`${what} ${named(id)}`, because);
   const isPlaced = draft.topics.every(({ place }) => place && isOnMap(place.x) && isOnMap(place.y));
-  return { map: isPlaced ? map : tidied(map), said };
+  return { map: isPlaced ? map : placed(map), said };
 }
 
 const isOnMap = (along: number): boolean => Number.isFinite(along) && Math.abs(along) <= FAR;
-
-/** What has no places is laid out to be read on a screen. */
-const tidied = (map: TopicMap): TopicMap =>
-  applyChanges(map, tidyMap(map, { way: 'downward', frame: SCREEN }, map.legend));
 
 class Maker {
   private readonly kinds: Kinds;

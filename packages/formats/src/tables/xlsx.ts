@@ -1,6 +1,6 @@
 import { isBlank } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
-import ExcelJS from 'exceljs';
+import type ExcelJS from 'exceljs';
 import { droppedOf } from '../dropped.js';
 import type { Draft } from '../draft/draft.js';
 import { mapOfDraft } from '../draft/map-of-draft.js';
@@ -33,7 +33,7 @@ export const xlsx: Format = {
   },
   write: async (map, { legend, at }) => {
     const said = droppedOf(map, legend, keeps);
-    const book = new ExcelJS.Workbook();
+    const book = await newBook();
     book.created = at;
     addSheet(
       book,
@@ -58,6 +58,12 @@ export const xlsx: Format = {
     return mapOfDraft(draft, reading, said);
   },
 };
+
+/** The library is read when a workbook is: nothing else needs it. */
+async function newBook(): Promise<ExcelJS.Workbook> {
+  const { default: library } = await import('exceljs');
+  return new library.Workbook();
+}
 
 function addSheet(book: ExcelJS.Workbook, name: string, header: readonly string[], rows: readonly string[][]): void {
   const sheet = book.addWorksheet(name, { views: [{ state: 'frozen', ySplit: 1 }] });
@@ -103,7 +109,7 @@ function topicRows(map: TopicMap, legend: Legend | undefined): string[][] {
 async function draftOf(content: Uint8Array, columns: Parameters<typeof draftOfRows>[1], say: Say): Promise<Draft> {
   // Counted before the library unpacks it.
   unzipped(content, () => false);
-  const book = new ExcelJS.Workbook();
+  const book = await newBook();
   await load(book, content);
   const main = book.getWorksheet(SENTENCES) ?? book.worksheets[0];
   if (!main) throw new Unreadable('holds no sheet');
@@ -155,8 +161,9 @@ function addFromTopics(draft: Draft, [header = [], ...rows]: readonly string[][]
   const at = (name: string): number => header.findIndex((cell) => onOneLine(cell).toLowerCase() === name);
   const [text, kind, note] = [at('text'), at('kind'), at('note')];
   if (text < 0) return;
+  const topics = new Map(draft.topics.map((topic) => [topic.key, topic]));
   for (const row of rows) {
-    const own = draft.topics.find((topic) => topic.key === onLines(row[text] ?? ''));
+    const own = topics.get(onLines(row[text] ?? ''));
     if (!own) continue;
     if (row[kind]?.trim()) own.kind ??= { name: row[kind] };
     if (row[note]?.trim()) own.note ??= row[note];

@@ -1,7 +1,7 @@
 import type { TopicMap } from '@ichnograph/core';
 import { Unreadable } from '../format.js';
 import type { FormatName, Reading } from '../format.js';
-import { readFile } from '../read-file.js';
+import { readFile } from '../reading-and-writing.js';
 import { FORMATS } from '../registry.js';
 
 /** What a file says, in the words of a test. */
