@@ -13,7 +13,7 @@ module.exports = {
     forbid('web-common-knows-no-feature', 'what all pages stand on knows none of them', '^apps/web/src/(common|ui)/', '^apps/web/src/(?!common/|ui/|testing/)[^/]+/'),
     { name: 'the-roof-is-above', comment: 'routes and shell know the pages, and no page knows them', severity: 'error', from: { path: '^apps/web/src/(?!app/|main\\.tsx$)' }, to: { path: '^apps/web/src/app/' } },
     forbid('ui-knows-no-server', 'parts of the interface know nothing of what is asked of the server', '^apps/web/src/ui/', '^apps/web/src/common/(api|queries)'),
-    forbid('core-stands-alone', 'core imports only general-purpose pure libraries', '^packages/core/src', '^(packages/(livemap|contract)|apps|demo)|node_modules/(yjs|react|@nestjs|typeorm|zustand|@xyflow)/'),
+    forbid('core-stands-alone', 'core imports only general-purpose pure libraries', '^packages/core/src', '^(packages/(livemap|contract|formats)|apps|demo)|node_modules/(yjs|react|@nestjs|typeorm|zustand|@xyflow)/'),
     { name: 'core-has-no-node', comment: 'core has no Node', severity: 'error', from: { path: '^packages/core/src', pathNot: '\\.test\\.ts$|/testing/' }, to: { dependencyTypes: ['core'] } },
     forbid('the-map-is-below', 'the model of a map knows no drawing and no requirement', '^packages/core/src/map/(?!.*\\.test)', '^packages/core/src/(geometry|drawn|map-index|requirements|checking|evidence|advice|examples|render|formats|commands|wording)/'),
     forbid('geometry-draws-maps', 'geometry knows the model alone', '^packages/core/src/geometry/(?!.*\\.test)', '^packages/core/src/(drawn|map-index|requirements|checking|evidence|advice|examples|render|formats|commands|wording)/'),
@@ -21,10 +21,11 @@ module.exports = {
     forbid('sentences-at-the-edge', 'checks and commands answer with codes; only what is read by people makes sentences', '^packages/core/src/(map|geometry|drawn|map-index|requirements|checking|evidence|examples|commands|words|propositions)/(?!.*\\.test)', '^packages/core/src/wording/'),
     forbid('types-know-no-checking', 'requirement types are what checking works with', '^packages/core/src/requirements/(?!.*\\.test)', '^packages/core/src/(checking|evidence|advice|examples|formats)/'),
     forbid('contract-below-apps', 'contract is shared by server and web and knows neither', '^packages/contract/src', '^(apps|demo|packages/livemap)'),
+    forbid('formats-above-core', 'formats know core and the library of pictures', '^packages/formats/src', '^(apps|demo|packages/(contract|livemap))'),
     forbid('livemap-below-apps', 'livemap knows core alone', '^packages/livemap/src', '^(apps|demo|packages/contract)'),
     forbid('web-knows-no-server', 'web and server meet in contract', '^apps/web', '^(apps/(server|cli)|demo)'),
     forbid('server-knows-no-web', 'server and web meet in contract; the demo is loaded by name where it is wanted', '^apps/server/src', '^(apps/(web|cli)|demo)'),
-    forbid('tools-know-core', 'the command line needs core alone', '^apps/cli', '^(apps/(web|server)|demo)'),
+    forbid('tools-know-core', 'the command line needs core and formats alone', '^apps/cli', '^(apps/(web|server)|demo)'),
     {
       name: 'features-by-their-index', severity: 'error', comment: 'a feature uses of another what its index exports',
       // The roof alone opens pages one by one, each when it is first needed.

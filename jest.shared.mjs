@@ -22,6 +22,7 @@ export default {
   transform: { '\\.ts$': compile(false), '\\.tsx$': compile(true) },
   moduleNameMapper: {
     '^@ichnograph/(core|contract|formats|library|livemap)$': '<rootDir>/packages/$1/src/index.ts',
+    '^@ichnograph/formats/node$': '<rootDir>/packages/formats/src/node.ts',
     '^#english$': '<rootDir>/packages/core/english-in-node.mjs',
     '\\.css$': '<rootDir>/apps/web/src/testing/no-style.ts',
     '^(\\.{1,2}/.*)\\.js$': '$1',

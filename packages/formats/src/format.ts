@@ -1,6 +1,22 @@
 import type { Legend, TopicMap } from '@ichnograph/core';
 
-export const FORMAT_NAMES = ['json', 'graphml', 'dot', 'xtm', 'opml', 'md', 'txt', 'csv', 'xlsx'] as const;
+export const FORMAT_NAMES = [
+  'json',
+  'graphml',
+  'dot',
+  'xtm',
+  'opml',
+  'md',
+  'txt',
+  'csv',
+  'xlsx',
+  'svg',
+  'png',
+  'jpg',
+  'pdf',
+  'html',
+  'docx',
+] as const;
 export type FormatName = (typeof FORMAT_NAMES)[number];
 
 /** One thing of a file or a map that was understood otherwise than it stands, or left out: what, and why, in a few words. */
@@ -26,10 +42,35 @@ export interface Reading {
   columns?: Columns | undefined;
 }
 
-export interface Writing {
+/** What a document may hold, in this order. */
+export const DOCUMENT_PARTS = ['picture', 'outline', 'notes', 'sentences'] as const;
+export type DocumentPart = (typeof DOCUMENT_PARTS)[number];
+
+/** How a drawing or a document is wanted; each format takes some of these. */
+export interface Wishes {
+  /** the title block below the drawing */
+  block?: boolean;
+  /** pixels to a canvas unit */
+  scale?: 1 | 2 | 4;
+  /** no ground */
+  clear?: boolean;
+  paper?: 'a4' | 'letter' | 'a3';
+  /** at full size over several sheets */
+  tiles?: boolean;
+  grey?: boolean;
+  with?: readonly DocumentPart[];
+}
+export type Wish = keyof Wishes;
+
+/** A picture's content by its `src`; null where it cannot be had, and then its words are drawn. */
+export type PictureOf = (src: string) => Promise<Uint8Array | null>;
+
+export interface Writing extends Wishes {
   legend: Legend | undefined;
   /** the moment that the file bears */
   at: Date;
+  /** left out: the shipped library alone */
+  pictureOf?: PictureOf;
 }
 
 export interface Understood {
@@ -57,6 +98,9 @@ export const SORTS = [
 ] as const;
 export type Sort = (typeof SORTS)[number];
 
+/** Of what keeps everything. */
+export const ALL = Object.fromEntries(SORTS.map((sort) => [sort, 'all'])) as Keeps;
+
 /** In what measure a format keeps a sort; a sort that is not named is dropped. */
 export type Keeps = Partial<Record<Sort, 'all' | 'first' | 'of topics'>>;
 
@@ -80,6 +124,8 @@ export interface Format {
   mediaType: string;
   carries: Carries;
   keeps: Keeps;
+  /** how it can be wanted otherwise */
+  wishes?: readonly Wish[];
   /** @throws Unreadable */
   read?: (content: Uint8Array, reading: Reading) => Understood | Promise<Understood>;
   /** @throws Unreadable */

@@ -1,4 +1,17 @@
-export { COLUMN_NAMES, FORMAT_NAMES, Unreadable } from './format.js';
-export type { ColumnName, Columns, Format, FormatName, Reading, Said, Understood, Writing, Written } from './format.js';
+export { COLUMN_NAMES, DOCUMENT_PARTS, FORMAT_NAMES, Unreadable } from './format.js';
+export type {
+  DocumentPart,
+  Wish,
+  Wishes,
+  ColumnName,
+  Columns,
+  Format,
+  FormatName,
+  Reading,
+  Said,
+  Understood,
+  Writing,
+  Written,
+} from './format.js';
 export { MOST_FILE_BYTES, readFile, READING_LIMITS, writeFile } from './reading-and-writing.js';
 export { formatOf, FORMATS } from './registry.js';

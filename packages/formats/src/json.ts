@@ -1,22 +1,8 @@
 import { readMapText, writeMap } from '@ichnograph/core';
 import { ontoKinds } from './draft/onto-kinds.js';
 import { textOf, utf8 } from './files/text.js';
-import { Unreadable } from './format.js';
-import type { Format, Keeps, Said } from './format.js';
-
-const keeps: Keeps = {
-  notes: 'all',
-  sources: 'all',
-  addresses: 'all',
-  files: 'all',
-  arrows: 'all',
-  kinds: 'all',
-  regions: 'all',
-  groups: 'all',
-  tours: 'all',
-  pictures: 'all',
-  'word bank': 'all',
-};
+import { ALL, Unreadable } from './format.js';
+import type { Format, Said } from './format.js';
 
 /** Our own file: all of a map, read strictly. */
 export const json: Format = {
@@ -24,7 +10,7 @@ export const json: Format = {
   label: 'Map file',
   endings: ['json'],
   mediaType: 'application/json',
-  keeps,
+  keeps: ALL,
   carries: { topics: 'all', links: 'all', titles: 'all', looks: 'all', bearing: 'all', more: 'all' },
   write: (map, { legend }) => ({
     content: utf8(`${JSON.stringify({ ...writeMap(map), ...(legend && { legend }) }, null, 2)}\n`),

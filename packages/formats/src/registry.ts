@@ -13,7 +13,9 @@ import { xlsx } from './tables/xlsx.js';
 export const FORMATS: readonly Format[] = [json, graphml, dot, xtm, opml, md, txt, csv, xlsx];
 
 /** The format that a file's name tells by its ending, in any case. */
-export function formatOf(fileName: string): Format | undefined {
+export const formatOf = (fileName: string): Format | undefined => amongBy(FORMATS, fileName);
+
+export function amongBy(formats: readonly Format[], fileName: string): Format | undefined {
   const ending = /\.([^./\\]+)$/.exec(fileName)?.[1]?.toLowerCase();
-  return FORMATS.find(({ endings }) => endings.some((one) => one === ending));
+  return formats.find(({ endings }) => endings.some((one) => one === ending));
 }

@@ -1,4 +1,5 @@
 import {
+  anchorPoint,
   bearersOf,
   bestPage,
   isBlank,
@@ -15,13 +16,11 @@ import {
   sentenceOf,
   toDecimals,
 } from '@ichnograph/core';
-import type { Assignment, Judgement, MarkLine, Point, Report, TopicMap } from '@ichnograph/core';
+import type { Assignment, Judgement, Legend, MarkLine, Point, Report, TopicMap } from '@ichnograph/core';
 import { spotOf } from '@ichnograph/contract';
 import type { CommentRow, JudgementRow, MapProposition } from '@ichnograph/contract';
-import { drawMap, placeOfRemark } from './draw-map.js';
-import type { LetterAt, Pictures } from './draw-map.js';
-import { readFontsFor } from './paper-fonts.js';
-import { MARGIN, QUIET, Typesetter } from './typesetter.js';
+import { drawMap, MARGIN, QUIET, readFontsFor, Typesetter } from '@ichnograph/formats/node';
+import type { LetterAt, Pictures } from '@ichnograph/formats/node';
 
 /** All that stands on one student's paper. Dates are words already: the school's clock is not the worker's business. */
 export interface MarkedPaper {
@@ -102,8 +101,17 @@ function setMap(pages: Typesetter, paper: MarkedPaper, map: TopicMap, assignment
     return at ? [{ letter: letterOf(i), at }] : [];
   });
   const frame = { left: MARGIN, top: MARGIN + 24, right: width - MARGIN, bottom: height - MARGIN + 10 };
-  drawMap(pages, map, assignment.legend, frame, paper.pictures, letters);
+  drawMap(pages, { map, legend: assignment.legend, pictures: paper.pictures, letters }, frame);
 }
+
+/** Where a remark's letter stands, or null where it speaks of no place. */
+const placeOfRemark = (
+  map: TopicMap,
+  legend: Legend,
+  anchor: string,
+  target: string | null,
+  spot: Point | null,
+): Point | null => (anchor === 'spot' ? spot : target === null ? null : anchorPoint(map, legend, target));
 
 function setHead(pages: Typesetter, paper: MarkedPaper): void {
   const { doc } = pages;

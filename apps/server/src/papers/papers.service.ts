@@ -2,7 +2,8 @@ import { Inject, Injectable } from '@nestjs/common';
 import { judgementOf, markWords, openStoredMap } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import type { Logger } from 'pino';
-import sharp from 'sharp';
+import { libraryPicture, pictureForPaper } from '@ichnograph/formats/node';
+import type { Pictures } from '@ichnograph/formats/node';
 import { Database } from '../common/database.js';
 import type { Account } from '../accounts/index.js';
 import { School } from '../accounts/index.js';
@@ -17,14 +18,10 @@ import { membersOf, nameOf } from '../works/index.js';
 import { WorkerPool } from '../workers/index.js';
 import type { Run } from '../workers/index.js';
 import type * as tasks from './paper.tasks.js';
-import type { Pictures } from './draw-map.js';
-import { libraryPicture } from './library-picture.js';
 import type { MarkedPaper } from './marked-paper.js';
 
 /** Milliseconds that one paper may take. */
 const PATIENCE = 60_000;
-/** Pixels across that a picture on paper has at most: what is more nobody sees in print. */
-const WIDEST = 1400;
 
 /** Papers for students and files: the marked map with everything that was said and given. */
 @Injectable()
@@ -106,11 +103,7 @@ export class Papers {
       [...named].map(async (src): Promise<[string, Uint8Array][]> => {
         try {
           const content = (await libraryPicture(src)) ?? (await this.files.content(src)).content;
-          const png = await sharp(content, { density: 200 })
-            .resize({ width: WIDEST, height: WIDEST, fit: 'inside', withoutEnlargement: true })
-            .png()
-            .toBuffer();
-          return [[src, new Uint8Array(png)]];
+          return [[src, await pictureForPaper(content)]];
         } catch (error) {
           // The paper comes all the same: what cannot be had is drawn in words, as on the screen.
           this.logger.warn({ ...briefly(error), src }, 'a picture could not be put on paper');

@@ -16,6 +16,10 @@ interface Options {
   block?: TitleBlockText;
   /** the part of it that is drawn, as on one of several sheets; left out: all */
   view?: Box;
+  /** what is said of it beside its name */
+  description?: string;
+  /** of a document that stands alone: rules for how it is drawn, such as its fonts */
+  rules?: string;
   /** where a picture's content is: an address, or for a document that stands alone a data address; null draws its words */
   hrefOf?: HrefOf;
 }
@@ -23,7 +27,7 @@ export type HrefOf = (src: string) => string | null;
 
 /** Around all that is drawn of a map with its title block, canvas units, and the block itself. */
 function sheetOf(map: TopicMap, legend: Legend | undefined, margin: number, block: TitleBlockText | undefined) {
-  const drawn = drawnBox(map, legend) ?? { left: 0, top: 0, right: 100, bottom: 60 };
+  const drawn = drawnBox(map, legend) ?? { left: 0, top: 0, right: 0, bottom: 0 };
   const [left, top] = [drawn.left - margin, drawn.top - margin];
   const right = Math.max(drawn.right + margin, block ? left + BLOCK_WIDTH + 2 * margin : -Infinity);
   const below = block ? titleBlockSvg(block, right - BLOCK_WIDTH - margin, drawn.bottom + margin) : null;
@@ -40,7 +44,7 @@ export const sheetBox = (map: TopicMap, legend: Legend | undefined, margin: numb
 export function mapToSvg(
   map: TopicMap,
   legend: Legend | undefined,
-  { margin = 20, title = map.title, block, view, hrefOf = () => null }: Options = {},
+  { margin = 20, title = map.title, description, rules, block, view, hrefOf = () => null }: Options = {},
 ): string {
   const { box, below } = sheetOf(map, legend, margin, block);
   const { left, top, right, bottom } = view ?? box;
@@ -50,6 +54,8 @@ export function mapToSvg(
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${fixed(left)} ${fixed(top)} ${width} ${height}"`,
     ` width="${width}" height="${height}" role="img" font-family="${familyList()}" style="font-kerning:none;text-rendering:geometricPrecision">`,
     `<title>${escaped(title)}</title>`,
+    description === undefined ? '' : `<desc>${escaped(description)}</desc>`,
+    rules === undefined ? '' : `<style>${escaped(rules)}</style>`,
     ...marks,
     below?.svg ?? '',
     '</svg>',

@@ -1,6 +1,6 @@
 import type { Arrow, LinkLooks, Shape, TopicLooks } from '@ichnograph/core';
 import parse from 'dotparser';
-import type { Attr, AttrStmt, EdgeStmt, Graph, NodeId, Stmt, Subgraph } from 'dotparser';
+import type { Attr, AttrStmt, EdgeStmt, Graph, HTMLString, NodeId, Stmt, Subgraph } from 'dotparser';
 import { emptyDraft } from '../draft/draft.js';
 import type { Draft, DraftLink, DraftTopic } from '../draft/draft.js';
 import { named } from '../draft/words.js';
@@ -94,7 +94,8 @@ class Reader {
 
   /** What stands in a subgraph begins with what stands about it; nothing of it goes outward. */
   private subgraph({ id, children }: Subgraph, standard: Standard, inside: readonly Set<string>[]): Set<string> {
-    const [members, own]: [Set<string>, Attributes] = [new Set(), new Map()];
+    const members = new Set<string>();
+    const own: Attributes = new Map();
     if (typeof id === 'string' && id.startsWith('cluster')) this.clusters.push({ id, own, members });
     const inner = { node: new Map(standard.node), edge: new Map(standard.edge) };
     this.statements(children, inner, own, [...inside, members]);
@@ -203,14 +204,9 @@ const nameOf = (id: string | number): string => String(id).replace(/\\\\/g, '\\'
 const plain = (value: Value | undefined): string | undefined => (typeof value === 'string' ? value : undefined);
 
 function setAll(attributes: Attributes, list: readonly Attr[]): void {
-  for (const { id, eq } of list as readonly { id: string | number; eq: unknown }[]) {
-    const isHtml = typeof eq === 'object' && eq !== null && 'html' in eq;
-    // What stands alone is true.
-    attributes.set(
-      String(id),
-      isHtml ? { html: String((eq as unknown as { value: unknown }).value) } : String(eq ?? 'true'),
-    );
-  }
+  // The parser's types are narrower than what it gives: numbers, and null for what stands alone, which is true.
+  for (const { id, eq } of list as readonly { id: string | number; eq: string | number | null | HTMLString }[])
+    attributes.set(String(id), typeof eq === 'object' && eq !== null ? { html: eq.value } : String(eq ?? 'true'));
 }
 
 /** Both are a box with round corners. */

@@ -2,25 +2,13 @@ import { writeMap } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
 import { utf8 } from '../files/text.js';
 import { xml, xmlFile } from '../files/xml.js';
-import type { Format, Keeps, Said } from '../format.js';
+import { ALL } from '../format.js';
+import type { Format, Said } from '../format.js';
 import { mapOfDraft } from '../draft/map-of-draft.js';
 import { NAMESPACE, plainLink, plainMap, plainTopic, WHOLE } from './graphml-plain.js';
 import type { Plain } from './graphml-plain.js';
 import { draftOfGraphml } from './graphml-read.js';
 
-const keeps: Keeps = {
-  notes: 'all',
-  sources: 'all',
-  addresses: 'all',
-  files: 'all',
-  arrows: 'all',
-  kinds: 'all',
-  regions: 'all',
-  groups: 'all',
-  tours: 'all',
-  pictures: 'all',
-  'word bank': 'all',
-};
 const NUMBERS = new Set(['x', 'y', 'width', 'height', 'fontSize', 'lineWidth']);
 /** Keys that are declared, by what they are for. */
 const KEYS = {
@@ -35,7 +23,7 @@ export const graphml: Format = {
   label: 'GraphML',
   endings: ['graphml'],
   mediaType: 'application/graphml+xml',
-  keeps,
+  keeps: ALL,
   carries: {
     topics: 'all',
     links: 'all',

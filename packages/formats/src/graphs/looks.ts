@@ -1,4 +1,4 @@
-import { ALIGNS, ARROWS, DASHES, ROUTES, SHAPES } from '@ichnograph/core';
+import { ARROWS, DASHES, ROUTES, SHAPES } from '@ichnograph/core';
 import { formatHex, parse } from 'culori';
 
 const among =
@@ -11,7 +11,6 @@ export const shapeOf = among(SHAPES);
 export const routeOf = among(ROUTES);
 export const dashOf = among(DASHES);
 export const arrowOf = among(ARROWS);
-export const alignOf = among(ALIGNS);
 
 export function numberOf(text: string | undefined): number | undefined {
   const value = Number(text?.trim() || NaN);

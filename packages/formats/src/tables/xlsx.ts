@@ -152,7 +152,7 @@ function textOf(value: ExcelJS.CellValue): string {
   if (typeof value !== 'object') return String(value);
   if ('richText' in value) return value.richText.map(({ text }) => text).join('');
   if ('formula' in value || 'sharedFormula' in value) return textOf(value.result ?? null);
-  if ('hyperlink' in value) return textOf(value.text as ExcelJS.CellValue);
+  if ('hyperlink' in value) return textOf(value.text);
   return 'error' in value ? String(value.error) : '';
 }
 

@@ -141,7 +141,7 @@ export const anyMap: fc.Arbitrary<TopicMap> = fc
             })
             .map(({ looks: seen, bearing: borne, ...rest }): Topic => ({ id: own, ...rest, ...seen, ...borne })),
         ),
-      ) as unknown as fc.Arbitrary<Topic[]>,
+      ),
       links: links(ids),
       regions: fc.constantFrom([], [{ id: 'r1', topics: ids.slice(0, 2), title: 'Heat', fill: '#f4f5f1' }]),
       groups: fc.constantFrom([], [{ id: 'g1', topics: [...ids] }]),

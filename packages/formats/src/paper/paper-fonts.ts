@@ -31,6 +31,13 @@ export interface Part {
   name: string;
   content: Buffer;
   font: Font;
+  /** as CSS knows it, and the file as it ships (WOFF2) */
+  family: string;
+  weight: string;
+  style: string;
+  packed: Buffer;
+  /** the letters that it is for, as CSS writes them */
+  ranges: string;
 }
 
 const folderOf = (name: string): string => path.dirname(require.resolve(`@fontsource/${name}/package.json`));
@@ -45,18 +52,43 @@ const partOf = (name: string, part: string, face: Face): Part | null => ready.ge
 async function readPart(name: string, part: string): Promise<void> {
   for (const face of Object.keys(FACES) as Face[]) {
     const key = keyOf(name, part, face);
-    if (!read.has(key)) read.set(key, fileOf(path.join(folderOf(name), 'files', `${key}.woff2`), key));
+    if (!read.has(key)) read.set(key, fileOf(name, part, face));
     const found = await read.get(key)!;
     if (found) ready.set(key, found);
   }
 }
 
-/** Unpacked, since what embeds fonts in documents takes parts of plain ones alone; null where the font has no such face. */
-async function fileOf(file: string, name: string): Promise<Part | null> {
+/** Unpacked too, since what embeds fonts in documents takes parts of plain ones alone; null where the font has no such face. */
+async function fileOf(name: string, part: string, face: Face): Promise<Part | null> {
+  const key = keyOf(name, part, face);
+  const file = path.join(folderOf(name), 'files', `${key}.woff2`);
   if (!existsSync(file)) return null;
-  const content = Buffer.from(await decompress(readFileSync(file)));
-  return { name, content, font: fontkit.create(content) as Font };
+  const packed = readFileSync(file);
+  const content = Buffer.from(await decompress(packed));
+  const [weight, style] = FACES[face].split('-') as [string, string];
+  const ranges = rangesIn(name)[part] ?? rangesIn(name)[`[${part}]`] ?? 'U+0-10FFFF';
+  return {
+    name: key,
+    content,
+    font: fontkit.create(content) as Font,
+    family: familyOf(name),
+    weight,
+    style,
+    packed,
+    ranges,
+  };
 }
+
+/** `noto-sans-hebrew` is Noto Sans Hebrew, `noto-sans-sc` Noto Sans SC. */
+const familyOf = (name: string): string =>
+  name
+    .split('-')
+    .map((word) => (word.length === 2 ? word.toUpperCase() : word[0]!.toUpperCase() + word.slice(1)))
+    .join(' ');
+
+/** By part of a font, the letters that it is for. */
+const rangesIn = (name: string): Record<string, string> =>
+  JSON.parse(readFileSync(path.join(folderOf(name), 'unicode.json'), 'utf8')) as Record<string, string>;
 
 /** Reads the fonts that some text needs. All that is drawn has to be in it. */
 export async function readFontsFor(text: string): Promise<void> {
@@ -89,8 +121,7 @@ const ranges = new Map<string, { part: string; first: number; last: number }[]>(
 function rangesOf(name: string): { part: string; first: number; last: number }[] {
   const known = ranges.get(name);
   if (known) return known;
-  const all = JSON.parse(readFileSync(path.join(folderOf(name), 'unicode.json'), 'utf8')) as Record<string, string>;
-  const found = Object.entries(all).flatMap(([part, said]) =>
+  const found = Object.entries(rangesIn(name)).flatMap(([part, said]) =>
     said.split(',').map((range) => {
       const [first, last = first] = range
         .slice(2)

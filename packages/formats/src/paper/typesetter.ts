@@ -61,8 +61,8 @@ export class Typesetter {
     this.doc.font(name).fontSize(size);
   }
 
-  page(layout: 'portrait' | 'landscape'): void {
-    this.doc.addPage({ size: 'A4', layout, margin: MARGIN });
+  page(layout: 'portrait' | 'landscape', size: 'A4' | 'A3' | 'LETTER' = 'A4'): void {
+    this.doc.addPage({ size, layout, margin: MARGIN });
   }
 
   /** Pages of text, set a little closer where that spares a last page that held a few lines alone. */

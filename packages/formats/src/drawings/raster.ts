@@ -1,0 +1,84 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { drawnBox, mend } from '@ichnograph/core';
+import type { TopicMap } from '@ichnograph/core';
+import { Resvg } from '@resvg/resvg-js';
+import sharp from 'sharp';
+import { ALL, Unreadable } from '../format.js';
+import type { Format, Writing } from '../format.js';
+import { partsFor } from '../paper/font-rules.js';
+import type { Part } from '../paper/paper-fonts.js';
+import { wordsDrawn } from './letters.js';
+import { blockOf, drawnWith } from './svg.js';
+
+/** Pixels that a picture may have: what is more no program opens. */
+const MOST_PIXELS = 100_000_000;
+const carries = { topics: 'drawn', links: 'drawn', titles: 'none', looks: 'drawn', bearing: 'drawn', more: 'drawn' };
+
+/** Portable Network Graphics: the drawing in pixels. */
+export const png: Format = {
+  name: 'png',
+  label: 'Picture (PNG)',
+  endings: ['png'],
+  mediaType: 'image/png',
+  keeps: ALL,
+  carries,
+  wishes: ['block', 'scale', 'clear'],
+  write: async (map, writing) => ({ content: await rasterOf(map, writing), said: [] }),
+};
+
+/** JPEG: the drawing in pixels, for what takes nothing else. */
+export const jpg: Format = {
+  name: 'jpg',
+  label: 'Picture (JPEG)',
+  endings: ['jpg', 'jpeg'],
+  mediaType: 'image/jpeg',
+  keeps: ALL,
+  carries,
+  wishes: ['block', 'scale'],
+  write: async (map, writing) => {
+    const pixels = await rasterOf(map, { ...writing, clear: false });
+    return { content: new Uint8Array(await sharp(pixels).jpeg({ quality: 92 }).toBuffer()), said: [] };
+  },
+};
+
+/** The drawing as a PNG. @throws Unreadable where it would be too large to be opened */
+export async function rasterOf(map: TopicMap, writing: Writing): Promise<Uint8Array> {
+  const { scale = 1, clear = false } = writing;
+  const box = drawnBox(mend(map).map, writing.legend);
+  if (box && (box.right - box.left) * (box.bottom - box.top) * scale ** 2 > MOST_PIXELS)
+    throw new Unreadable('would have more than 100 million pixels; take a smaller scale, or svg');
+  const block = writing.block ? blockOf(map, writing) : undefined;
+  const parts = await partsFor(wordsDrawn(mend(map).map, writing.legend, block));
+  const drawn = new Resvg(await drawnWith(map, writing), {
+    ...(!clear && { background: '#ffffff' }),
+    fitTo: { mode: 'zoom', value: scale },
+    font: {
+      loadSystemFonts: false,
+      fontFiles: [...parts].map(fileOf),
+      defaultFontFamily: 'Atkinson Hyperlegible Next',
+    },
+  });
+  return new Uint8Array(drawn.render().asPng());
+}
+
+let folder: string | null = null;
+const written = new Map<string, string>();
+
+/** The library that draws takes fonts from files: each is unpacked into one, once a process. */
+function fileOf({ name, content }: Part): string {
+  let file = written.get(name);
+  if (file === undefined) {
+    file = path.join((folder ??= newFolder()), `${name}.ttf`);
+    writeFileSync(file, content);
+    written.set(name, file);
+  }
+  return file;
+}
+
+function newFolder(): string {
+  const made = mkdtempSync(path.join(os.tmpdir(), 'ichnograph-fonts-'));
+  process.once('exit', () => rmSync(made, { recursive: true, force: true }));
+  return made;
+}
