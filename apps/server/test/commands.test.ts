@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import net from 'node:net';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -37,6 +37,55 @@ describe('class and weigh', () => {
     const { status, stdout, stderr } = node(['apps/cli/dist/weigh.js', assignment!, ...others]);
     expect([status, stdout]).toEqual([2, '']);
     expect(stderr).toMatch(words);
+  });
+});
+
+describe('convert', () => {
+  const kiln = 'packages/formats/testdata/format-cases/kiln.json';
+  let folder = '';
+  beforeAll(() => {
+    folder = mkdtempSync(path.join(tmpdir(), 'ichnograph-convert-'));
+  });
+  afterAll(() => rmSync(folder, { recursive: true, force: true }));
+  const at = (name: string): string => path.join(folder, name);
+  const convert = (...args: string[]) => node(['apps/cli/dist/convert.js', ...args]);
+  /** What was said on standard error, line by line. */
+  const lines = (stderr: string): string[] => stderr.split('\n').filter((line) => line !== '');
+
+  test('writes a file by its ending in any case, and says line by line what it dropped', () => {
+    const { status, stdout, stderr } = convert(kiln, at('kiln.OPML'));
+    expect([status, stdout]).toEqual([0, '']);
+    expect(lines(stderr)).toEqual(['kinds: left out, those of links', 'regions: left out']);
+    expect(readFileSync(at('kiln.OPML'), 'utf8')).toContain('text="Fire &amp; draught"');
+    expect(convert(at('kiln.OPML'), at('back.json')).status).toBe(0);
+    expect(JSON.parse(readFileSync(at('back.json'), 'utf8'))).toMatchObject({ title: 'A kiln', author: 'Alder Quay' });
+  });
+  test.each<[string, string, string, string[], RegExp]>([
+    ['an ending that is not known', kiln, 'x.foo', [], /^.*x\.foo: .*“\.foo”/],
+    ['a file that is written only', 'x.svg', 'x.json', [], /cannot|no file .* can be read/],
+    ['a file that is not there', 'none.csv', 'x.json', [], /none\.csv: could not be read \(ENOENT\)/],
+    ['a folder that is not there', kiln, 'none/x.csv', [], /no such folder/],
+    ['an option of another format', kiln, 'x.csv', ['--grey'], /--grey: is no option of csv/],
+    ['columns where there is no table', kiln, 'x.csv', ['--columns', 'from=1'], /is none/],
+    ['an option that is not known', kiln, 'x.csv', ['--nonsense'], /nonsense/],
+    ['a size that there is not', kiln, 'x.png', ['--scale', '3'], /“3” is none of 1, 2, 4/],
+    ['an assignment that is none', kiln, 'x.csv', ['--assignment', kiln], /\$/],
+  ])('refuses %s by one line, and leaves what is there', (_, input, output, options, words) => {
+    if (!output.includes('/')) writeFileSync(at(output), 'as it was');
+    const { status, stdout, stderr } = convert(input, at(output), ...options);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(lines(stderr)).toHaveLength(1);
+    expect(stderr).toMatch(words);
+    if (!output.includes('/')) expect(readFileSync(at(output), 'utf8')).toBe('as it was');
+  });
+  test('a file that cannot be read leaves nothing behind, nor does one that is written over itself', () => {
+    writeFileSync(at('bad.xtm'), '<topicMap version="1.0"/>');
+    const { status, stderr } = convert(at('bad.xtm'), at('bad.json'));
+    expect([status, existsSync(at('bad.json'))]).toEqual([2, false]);
+    expect(stderr).toContain('bad.xtm: is an XML Topic Map of version 1.0');
+    writeFileSync(at('same.csv'), 'a,b');
+    expect(convert(at('same.csv'), at('same.csv')).status).toBe(2);
+    expect(readFileSync(at('same.csv'), 'utf8')).toBe('a,b');
   });
 });
 

@@ -11,14 +11,13 @@ export interface Drawn {
 /** All words of a drawing and its title block. */
 export function wordsDrawn(map: TopicMap, legend: Legend | undefined, block?: TitleBlockText): Drawn[] {
   const words = drawnMarks(map, legend).flatMap(({ drawing }) => drawing.shapes.flatMap(wordsIn));
-  const about = block
-    ? Object.values(block).flatMap((text): Drawn[] => [
-        { text, face: 'regular' },
-        { text, face: 'bold' },
-      ])
-    : [];
-  const labels = block ? [{ text: 'Map Focus question Drawn by For State Date', face: 'regular' as const }] : [];
-  return [...words, ...about, ...labels];
+  if (!block) return words;
+  const said = [
+    ...Object.values(block as unknown as Record<string, string>),
+    'Map Focus question Drawn by For State Date',
+  ];
+  const faces: readonly Face[] = ['regular', 'bold'];
+  return [...words, ...said.flatMap((text) => faces.map((face) => ({ text, face })))];
 }
 
 /** What stands for a picture that cannot be had is words too. */

@@ -1,5 +1,5 @@
 import { emptyMap } from '@ichnograph/core';
-import type { Legend, Link, Topic, TopicMap } from '@ichnograph/core';
+import type { BankEntry, Group, Legend, Link, Region, Topic, TopicMap, Tour } from '@ichnograph/core';
 import fc from 'fast-check';
 
 /** Texts in which some format or other has a sign of its own. */
@@ -75,12 +75,12 @@ const bearing = fc.record(
   {
     note: fc.constantFrom(...NOTES),
     source: fc.constantFrom('Workshop book, p. 12', 'A "quoted" <source>'),
-    weblinks: fc.constantFrom(
+    weblinks: fc.constantFrom<NonNullable<Topic['weblinks']>[]>(
       [{ url: 'https://example.org/a?b=1&c=2' }],
       [{ url: 'https://example.org/x', title: 'X' }, { url: 'http://example.org/y' }],
     ),
     sequence: fc.integer(),
-    marks: fc.constantFrom(['kept'], ['star', 'question']),
+    marks: fc.constantFrom<string[][]>(['kept'], ['star', 'question']),
   },
   { requiredKeys: [] },
 );
@@ -143,10 +143,10 @@ export const anyMap: fc.Arbitrary<TopicMap> = fc
         ),
       ),
       links: links(ids),
-      regions: fc.constantFrom([], [{ id: 'r1', topics: ids.slice(0, 2), title: 'Heat', fill: '#f4f5f1' }]),
-      groups: fc.constantFrom([], [{ id: 'g1', topics: [...ids] }]),
-      tours: fc.constantFrom([], [{ id: 'w1', title: 'Way', stops: [{ topic: ids[0]!, words: 'Here.' }] }]),
-      wordBank: fc.constantFrom([], [{ id: 'bank-1', text: 'Glaze', note: 'later' }]),
+      regions: fc.constantFrom<Region[][]>([], [{ id: 'r1', topics: ids.slice(0, 2), title: 'Heat', fill: '#f4f5f1' }]),
+      groups: fc.constantFrom<Group[][]>([], [{ id: 'g1', topics: [...ids] }]),
+      tours: fc.constantFrom<Tour[][]>([], [{ id: 'w1', title: 'Way', stops: [{ topic: ids[0]!, words: 'Here.' }] }]),
+      wordBank: fc.constantFrom<BankEntry[][]>([], [{ id: 'bank-1', text: 'Glaze', note: 'later' }]),
       legend: fc.constant(LEGEND),
     }),
   )
