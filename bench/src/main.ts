@@ -2,6 +2,7 @@ import { benchAnneal } from './annealed.js';
 import { benchChecks, benchHeap } from './checks.js';
 import { benchClass } from './class.js';
 import { benchEditor } from './editor.js';
+import { benchFormats } from './formats.js';
 import { benchPile } from './pile.js';
 import { benchRush } from './rush.js';
 import { benchSaving } from './saving.js';
@@ -13,6 +14,7 @@ const PARTS: Record<string, () => void | Promise<void>> = {
   checks: benchChecks,
   class: benchClass,
   editor: benchEditor,
+  formats: benchFormats,
   heap: benchHeap,
   pile: benchPile,
   rush: benchRush,

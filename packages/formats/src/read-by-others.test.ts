@@ -69,7 +69,7 @@ test('another reader of GraphML finds the same graph', async () => {
 });
 
 test('another reader of CSV finds the same rows', async () => {
-  const rows = parseCsv<string[]>(Buffer.from(await written('csv')), { bom: true });
+  const rows: string[][] = parseCsv(Buffer.from(await written('csv')), { bom: true });
   expect(rows.slice(1).map(([from, , to]) => [from, to])).toEqual([
     ['Kiln', 'Fire & draught'],
     ['Kiln', 'Clay\nbody'],

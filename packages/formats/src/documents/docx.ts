@@ -14,6 +14,8 @@ import type { Line } from '../outlines/lines.js';
 /** Twentieths of a point that a level is set in, and pixels that a page has room for between its margins. */
 const STEP = 420;
 const ROOM = { width: 600, height: 800 };
+/** Pixels of a picture at most along its longer side. */
+const FINEST = 2400;
 
 /** Office Open XML (ECMA-376): picture, outline as headings and lists, notes as paragraphs, table of sentences. */
 export const docx: Format = {
@@ -38,7 +40,7 @@ export const docx: Format = {
     const writer = new Writer(library, map);
     const children = [
       ...writer.titles(),
-      ...(parts.has('picture') ? [writer.picture(await rasterOf(map, { ...writing, ...inside(map, writing) }))] : []),
+      ...(parts.has('picture') ? [writer.picture(await rasterOf(map, writing, fineness(map, writing)))] : []),
       ...(parts.has('outline') || parts.has('notes') ? writer.outline(parts) : []),
       ...(parts.has('sentences') ? writer.sentences() : []),
     ];
@@ -47,10 +49,10 @@ export const docx: Format = {
   },
 };
 
-/** Twice as fine as the page shows it, as long as that can be opened. */
-function inside(map: TopicMap, { legend }: Writing): Pick<Writing, 'scale'> {
+/** As fine as a printer shows it on the page's width, and no finer than it is drawn twice over. */
+function fineness(map: TopicMap, { legend }: Writing): number {
   const box = drawnBox(map, legend);
-  return { scale: box && (box.right - box.left) * (box.bottom - box.top) > 4_000_000 ? 1 : 2 };
+  return box ? Math.min(2, FINEST / Math.max(1, box.right - box.left, box.bottom - box.top)) : 1;
 }
 
 class Writer {

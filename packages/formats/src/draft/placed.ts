@@ -2,7 +2,7 @@ import { applyChanges, mapOutline, SCREEN, tidyMap } from '@ichnograph/core';
 import type { Topic, TopicMap } from '@ichnograph/core';
 
 /** Larger maps are only set down: to lay them out takes longer than anybody waits for a file to be read. */
-const MOST = { topics: 600, links: 900 };
+const MOST = { topics: 300, links: 450 };
 /** What stands below another, what hangs from it, columns; canvas units. */
 const [BELOW, INWARD, APART] = [14, 36, 80];
 

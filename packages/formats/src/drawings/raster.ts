@@ -43,9 +43,17 @@ export const jpg: Format = {
   },
 };
 
-/** The drawing as a PNG. @throws Unreadable where it would be too large to be opened */
-export async function rasterOf(map: TopicMap, writing: Writing): Promise<Uint8Array> {
-  const { scale = 1, clear = false } = writing;
+/**
+ * The drawing as a PNG.
+ * @param scale pixels to a canvas unit
+ * @throws Unreadable where it would be too large to be opened
+ */
+export async function rasterOf(
+  map: TopicMap,
+  writing: Writing,
+  scale: number = writing.scale ?? 1,
+): Promise<Uint8Array> {
+  const { clear = false } = writing;
   const box = drawnBox(mend(map).map, writing.legend);
   if (box && (box.right - box.left) * (box.bottom - box.top) * scale ** 2 > MOST_PIXELS)
     throw new Unreadable('would have more than 100 million pixels; take a smaller scale, or svg');

@@ -27,17 +27,24 @@ export function readXml(content: Uint8Array): XmlElement {
   const refuse = (reason: string): never => {
     throw new Unreadable(`${reason} at line ${parser.line}, column ${parser.column + 1}`);
   };
-  const take = (words: string): void => void open.at(-1)?.children.push(words);
+  /** What only sets elements apart is no text. */
+  const take = (words: string): void => {
+    if (!/^\s*\n\s*$/.test(words)) open.at(-1)?.children.push(words);
+  };
   parser.on('error', ({ message }) => refuse(`is no well-formed XML: ${message.replace(/^\d+:\d+: /, '')}`));
   parser.on('doctype', (doctype) => {
     if (doctype.includes('[')) refuse('has a DOCTYPE that defines something, which is refused');
   });
   parser.on('opentag', ({ local, uri, attributes }) => {
     if (open.length >= DEEPEST) refuse(`is nested more than ${DEEPEST} levels deep`);
-    const all = Object.values(attributes);
-    if (all.length > MOST_ATTRIBUTES) refuse(`has an element of more than ${MOST_ATTRIBUTES} attributes`);
-    const own = all.flatMap(({ local: name, uri: of, value }) => (of === '' ? [[name, value] as const] : []));
-    const element = { name: local, namespace: uri, attributes: Object.fromEntries(own), children: [] };
+    const own: Record<string, string> = Object.create(null) as Record<string, string>;
+    let count = 0;
+    for (const name in attributes) {
+      if ((count += 1) > MOST_ATTRIBUTES) refuse(`has an element of more than ${MOST_ATTRIBUTES} attributes`);
+      const attribute = attributes[name]!;
+      if (attribute.uri === '') own[attribute.local] = attribute.value;
+    }
+    const element = { name: local, namespace: uri, attributes: own, children: [] };
     open.at(-1)?.children.push(element);
     root ??= element;
     open.push(element);
