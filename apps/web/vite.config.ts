@@ -2,6 +2,17 @@ import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import type { Plugin } from 'vite';
+
+/** A worker has no document: what would ask one for the names of characters takes its table of them. */
+const namesWithoutPage = (): Plugin => ({
+  name: 'names-without-page',
+  enforce: 'pre',
+  resolveId: (name) =>
+    name === 'decode-named-character-reference'
+      ? fileURLToPath(new URL('../../node_modules/decode-named-character-reference/index.js', import.meta.url))
+      : null,
+});
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
@@ -18,6 +29,6 @@ export default defineConfig({
   },
   // Fonts and pictures stay files: data addresses would need a wider content security policy.
   build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 1500 },
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [namesWithoutPage()] },
   server: { proxy: { '/api': { target: 'http://127.0.0.1:8420', ws: true }, '/library': 'http://127.0.0.1:8420' } },
 });

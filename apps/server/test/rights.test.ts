@@ -314,6 +314,13 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
     expect: [401, 200, 404, 200, 200, 404, 404, 404],
   },
   'GET /own-maps': { ask: plainly('own-maps'), expect: [401, 200, 200, 200, 200, 200, 200, 403] },
+  'POST /drawings': {
+    ask: plainly('drawings', {
+      as: 'svg',
+      map: { format: 'ichnograph-map', version: 1, title: '', author: '', focusQuestion: '', topics: [], links: [] },
+    }),
+    expect: [401, 200, 200, 200, 200, 200, 200, 200],
+  },
   'POST /own-maps': { ask: plainly('own-maps', { title: 'Mine' }), expect: [401, 201, 201, 201, 201, 201, 201, 403] },
   'GET /own-maps/:id': {
     ask: at(async ({ ownMap }) => `own-maps/${await ownMap()}`),

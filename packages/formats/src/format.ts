@@ -114,8 +114,8 @@ export interface Carries {
   more: string;
 }
 
-/** A format of files: what it is called, what it carries, how it is read and written. */
-export interface Format {
+/** What a format of files is called and what it carries. */
+export interface Facts {
   name: FormatName;
   /** as people know it */
   label: string;
@@ -126,6 +126,10 @@ export interface Format {
   keeps: Keeps;
   /** how it can be wanted otherwise */
   wishes?: readonly Wish[];
+}
+
+/** A format of files, and how it is read and written. */
+export interface Format extends Facts {
   /** @throws Unreadable */
   read?: (content: Uint8Array, reading: Reading) => Understood | Promise<Understood>;
   /** @throws Unreadable */

@@ -5,6 +5,7 @@ export type {
   Wishes,
   ColumnName,
   Columns,
+  Facts,
   Format,
   FormatName,
   Reading,
@@ -14,4 +15,6 @@ export type {
   Written,
 } from './format.js';
 export { MOST_FILE_BYTES, readFile, READING_LIMITS, writeFile } from './reading-and-writing.js';
+export { DRAWN_FORMATS } from './drawn-formats.js';
+export { droppedOf } from './dropped.js';
 export { formatOf, FORMATS } from './registry.js';

@@ -1,3 +1,4 @@
+export { shippedPicture } from './drawings/pictures.js';
 import { docx } from './documents/docx.js';
 import { html } from './documents/html.js';
 import { pdf } from './drawings/pdf.js';

@@ -21,6 +21,8 @@ const ROOMS: readonly (readonly [address: string, room: Room | 'a file'])[] = [
   ['/files', 'a file'],
   // An assignment file holds maps.
   ['/assignments', { bytes: 8 * MB, values: 800_000 }],
+  // A map as large as a map may be.
+  ['/drawings', { bytes: 8 * MB, values: 800_000 }],
   ['', { bytes: MB, values: 20_000 }],
 ];
 

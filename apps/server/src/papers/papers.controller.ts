@@ -1,11 +1,12 @@
 import { Body, Controller, Delete, Get, HttpCode, Post, Query, Res } from '@nestjs/common';
-import { BeginExport } from '@ichnograph/contract';
+import { BeginExport, DrawMap } from '@ichnograph/contract';
 import type { ExportState } from '@ichnograph/contract';
 import type { Response } from 'express';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { sendFile } from '../common/send-file.js';
 import { Id } from '../common/ids.js';
+import { Drawings } from './drawings.service.js';
 import { Exports } from './exports.service.js';
 import { Papers } from './papers.service.js';
 
@@ -17,7 +18,15 @@ export class PapersController {
   constructor(
     private readonly papers: Papers,
     private readonly exports: Exports,
+    private readonly drawings: Drawings,
   ) {}
+
+  /** A map as a picture, a page or a document; whoever sends it has it. */
+  @Post('drawings')
+  @HttpCode(200)
+  async draw(@Body() wanted: DrawMap, @Res() response: Response): Promise<void> {
+    sendFile(response, await this.drawings.draw(wanted));
+  }
 
   /** A marked map as PDF; with `pages=one` the map alone, on a single page with nothing cut. */
   @Get('submissions/:id/paper')

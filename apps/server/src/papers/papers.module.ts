@@ -6,6 +6,7 @@ import { MarkingModule } from '../marking/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
 import { ClassReadingsModule } from '../class-readings/index.js';
 import { WorkersModule } from '../workers/index.js';
+import { Drawings } from './drawings.service.js';
 import { Exports } from './exports.service.js';
 import { PapersController } from './papers.controller.js';
 import { Papers } from './papers.service.js';
@@ -21,6 +22,6 @@ import { Papers } from './papers.service.js';
     WorkersModule,
   ],
   controllers: [PapersController],
-  providers: [Exports, Papers],
+  providers: [Drawings, Exports, Papers],
 })
 export class PapersModule {}

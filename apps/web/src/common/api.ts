@@ -57,9 +57,22 @@ async function call<T>(
   headers: Record<string, string> = {},
   isRead = true,
 ): Promise<T> {
-  let response: Response;
+  const response = await answerTo(method, path, body, headers);
+  if (response.ok && !isRead) return undefined as T;
+  if (!response.ok) throw await errorOf(response);
+  const text = await response.text();
+  needFontsOf(text);
+  return (text === '' ? undefined : JSON.parse(text)) as T;
+}
+
+async function answerTo(
+  method: string,
+  path: string,
+  body: unknown,
+  headers: Record<string, string> = {},
+): Promise<Response> {
   try {
-    response = await fetch(`/api/${path}`, {
+    return await fetch(`/api/${path}`, {
       method,
       headers: { ...(body !== undefined && { 'Content-Type': 'application/json' }), ...headers },
       ...(body !== undefined && { body: body instanceof Blob ? body : JSON.stringify(body) }),
@@ -69,15 +82,12 @@ async function call<T>(
     if (!(error instanceof TypeError)) throw error;
     throw new ApiError(UNREACHABLE);
   }
-  if (response.ok && !isRead) return undefined as T;
-  const text = await response.text();
-  if (!response.ok) {
-    const error = new ApiError(problemOf(response, text));
-    if (error.status === 401) for (const listener of signedOutListeners) listener();
-    throw error;
-  }
-  needFontsOf(text);
-  return (text === '' ? undefined : JSON.parse(text)) as T;
+}
+
+async function errorOf(response: Response): Promise<ApiError> {
+  const error = new ApiError(problemOf(response, await response.text()));
+  if (error.status === 401) for (const listener of signedOutListeners) listener();
+  return error;
 }
 
 function problemOf({ status, headers }: Response, text: string): ProblemDetails {
@@ -90,8 +100,16 @@ async function send<T>(path: string, file: Blob): Promise<T> {
   return call<T>('POST', path, file, { 'Content-Type': 'application/octet-stream' });
 }
 
+/** What is made of something and sent back as a file. */
+async function file(path: string, body: unknown): Promise<Blob> {
+  const response = await answerTo('POST', path, body);
+  if (!response.ok) throw await errorOf(response);
+  return response.blob();
+}
+
 export const api = {
   send,
+  file,
   /** Whether something is there, without what it is. */
   head: (path: string): Promise<void> => call('GET', path, undefined, { Range: 'bytes=0-0' }, false),
   get: <T>(path: string): Promise<T> => call('GET', path),

@@ -6,7 +6,8 @@ import { onOneLine } from '../draft/words.js';
 import { rasterOf } from '../drawings/raster.js';
 import { descriptionOf, nameOf } from '../drawings/svg.js';
 import { fitForXml } from '../files/xml.js';
-import { ALL, DOCUMENT_PARTS } from '../format.js';
+import { DRAWN_FORMATS } from '../drawn-formats.js';
+import { DOCUMENT_PARTS } from '../format.js';
 import type { DocumentPart, Format, Writing } from '../format.js';
 import { linesOf } from '../outlines/lines.js';
 import type { Line } from '../outlines/lines.js';
@@ -19,20 +20,7 @@ const FINEST = 2400;
 
 /** Office Open XML (ECMA-376): picture, outline as headings and lists, notes as paragraphs, table of sentences. */
 export const docx: Format = {
-  name: 'docx',
-  label: 'Word processor',
-  endings: ['docx'],
-  mediaType: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
-  keeps: ALL,
-  wishes: ['with'],
-  carries: {
-    topics: 'drawn, and as an outline',
-    links: 'drawn, and as sentences',
-    titles: 'title, question',
-    looks: 'drawn',
-    bearing: 'notes',
-    more: 'drawn',
-  },
+  ...DRAWN_FORMATS.docx,
   write: async (one, writing) => {
     const { map } = mend(one);
     const library = await import('docx');

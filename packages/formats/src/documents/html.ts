@@ -5,7 +5,7 @@ import { onOneLine } from '../draft/words.js';
 import { descriptionOf, drawnAlone, nameOf } from '../drawings/svg.js';
 import { utf8 } from '../files/text.js';
 import { fitForXml } from '../files/xml.js';
-import { ALL } from '../format.js';
+import { DRAWN_FORMATS } from '../drawn-formats.js';
 import type { Format } from '../format.js';
 import { linesOf } from '../outlines/lines.js';
 
@@ -15,19 +15,7 @@ table{border-collapse:collapse}th,td{border:1px solid #c9cdc4;padding:.3rem .6re
 
 /** One page that stands alone (HTML Living Standard): picture, outline with notes, table of sentences; no script. */
 export const html: Format = {
-  name: 'html',
-  label: 'Web page',
-  endings: ['html', 'htm'],
-  mediaType: 'text/html',
-  keeps: ALL,
-  carries: {
-    topics: 'drawn, and as an outline',
-    links: 'drawn, and as sentences',
-    titles: 'title, question',
-    looks: 'drawn',
-    bearing: 'notes',
-    more: 'drawn',
-  },
+  ...DRAWN_FORMATS.html,
   write: async (one, writing) => {
     const { map } = mend(one);
     const name = text(nameOf(map));

@@ -1,6 +1,6 @@
 import { drawnBox, mend } from '@ichnograph/core';
 import type { Box, TopicMap } from '@ichnograph/core';
-import { ALL } from '../format.js';
+import { DRAWN_FORMATS } from '../drawn-formats.js';
 import type { Format, Writing } from '../format.js';
 import { drawMap } from '../paper/draw-map.js';
 import { readFontsFor } from '../paper/paper-fonts.js';
@@ -18,13 +18,7 @@ const EMPTY: Box = { left: 0, top: 0, right: 0, bottom: 0 };
 
 /** Portable Document Format: the drawing on a page, or at full size over as many as it needs. */
 export const pdf: Format = {
-  name: 'pdf',
-  label: 'PDF',
-  endings: ['pdf'],
-  mediaType: 'application/pdf',
-  keeps: ALL,
-  wishes: ['paper', 'tiles', 'grey'],
-  carries: { topics: 'drawn', links: 'drawn', titles: 'title', looks: 'drawn', bearing: 'drawn', more: 'drawn' },
+  ...DRAWN_FORMATS.pdf,
   write: async (map, writing) => ({ content: await documentOf(mend(map).map, writing), said: [] }),
 };
 

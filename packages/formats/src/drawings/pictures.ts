@@ -5,7 +5,7 @@ import type { PictureOf } from '../format.js';
 /** The pictures of a map, each as `make` wants it; what cannot be had is not among them, and is drawn in words. */
 export async function picturesOf<T>(
   { topics, pictures }: TopicMap,
-  pictureOf: PictureOf = fromLibrary,
+  pictureOf: PictureOf = shippedPicture,
   make: (content: Uint8Array) => Promise<T> | T,
 ): Promise<Record<string, T>> {
   const named = new Set([...topics.flatMap((topic) => topic.pictures ?? []), ...pictures].map(({ src }) => src));
@@ -18,7 +18,8 @@ export async function picturesOf<T>(
   return Object.fromEntries(found.flat());
 }
 
-const fromLibrary: PictureOf = async (src) => {
+/** A picture of the shipped library; null for what names none there. */
+export const shippedPicture: PictureOf = async (src) => {
   try {
     return await libraryPicture(src);
   } catch (error) {

@@ -5,7 +5,8 @@ import { drawnBox, mend } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { Resvg } from '@resvg/resvg-js';
 import sharp from 'sharp';
-import { ALL, Unreadable } from '../format.js';
+import { DRAWN_FORMATS } from '../drawn-formats.js';
+import { Unreadable } from '../format.js';
 import type { Format, Writing } from '../format.js';
 import { partsFor } from '../paper/font-rules.js';
 import type { Part } from '../paper/paper-fonts.js';
@@ -14,29 +15,16 @@ import { blockOf, drawnWith } from './svg.js';
 
 /** Pixels that a picture may have: what is more no program opens. */
 const MOST_PIXELS = 100_000_000;
-const carries = { topics: 'drawn', links: 'drawn', titles: 'none', looks: 'drawn', bearing: 'drawn', more: 'drawn' };
 
 /** Portable Network Graphics: the drawing in pixels. */
 export const png: Format = {
-  name: 'png',
-  label: 'Picture (PNG)',
-  endings: ['png'],
-  mediaType: 'image/png',
-  keeps: ALL,
-  carries,
-  wishes: ['block', 'scale', 'clear'],
+  ...DRAWN_FORMATS.png,
   write: async (map, writing) => ({ content: await rasterOf(map, writing), said: [] }),
 };
 
 /** JPEG: the drawing in pixels, for what takes nothing else. */
 export const jpg: Format = {
-  name: 'jpg',
-  label: 'Picture (JPEG)',
-  endings: ['jpg', 'jpeg'],
-  mediaType: 'image/jpeg',
-  keeps: ALL,
-  carries,
-  wishes: ['block', 'scale'],
+  ...DRAWN_FORMATS.jpg,
   write: async (map, writing) => {
     const pixels = await rasterOf(map, { ...writing, clear: false });
     return { content: new Uint8Array(await sharp(pixels).jpeg({ quality: 92 }).toBuffer()), said: [] };

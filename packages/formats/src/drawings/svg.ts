@@ -2,7 +2,7 @@ import { mapToSvg, mend } from '@ichnograph/core';
 import type { TitleBlockText, TopicMap } from '@ichnograph/core';
 import { onOneLine } from '../draft/words.js';
 import { utf8 } from '../files/text.js';
-import { ALL } from '../format.js';
+import { DRAWN_FORMATS } from '../drawn-formats.js';
 import type { Format, Writing } from '../format.js';
 import { fontRules } from '../paper/font-rules.js';
 import { wordsDrawn } from './letters.js';
@@ -10,13 +10,7 @@ import { picturesOf } from './pictures.js';
 
 /** Scalable Vector Graphics 1.1: the drawing as on screen, with its fonts in it. */
 export const svg: Format = {
-  name: 'svg',
-  label: 'Picture (SVG)',
-  endings: ['svg'],
-  mediaType: 'image/svg+xml',
-  keeps: ALL,
-  wishes: ['block'],
-  carries: { topics: 'drawn', links: 'drawn', titles: 'title', looks: 'drawn', bearing: 'drawn', more: 'drawn' },
+  ...DRAWN_FORMATS.svg,
   write: async (map, writing) => ({ content: utf8(await drawnAlone(map, writing)), said: [] }),
 };
 

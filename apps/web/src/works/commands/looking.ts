@@ -60,6 +60,14 @@ export const LOOKING: readonly Command[] = [
     run: ({ show }) => show('print'),
   },
   {
+    id: 'save-as',
+    group: 'map',
+    name: 'Save it as a file: picture, document, table, graph …',
+    keys: [],
+    where: 'page',
+    run: ({ show }) => show('save as'),
+  },
+  {
     id: 'paper',
     group: 'map',
     name: 'Lay a map drawn on paper under it …',

@@ -12,6 +12,7 @@ import { PaperDialog } from './paper-dialog';
 import { PicturesDialog } from './pictures-dialog';
 import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
+import { SaveAsDialog } from './save-as-dialog';
 import { SpellingDialog } from './spelling-dialog';
 import type { Shown } from '../commands/command';
 import type { DrawnMap } from '../drawn-map';
@@ -81,6 +82,7 @@ export function MapDialogs({
         />
       )}
       <PrintDialog {...dialog('print')} block={block} />
+      <SaveAsDialog {...dialog('save as')} />
       <MapKeysDialog {...dialog('keys')} />
       <CommandPalette {...dialog('palette')} onClosed={onClosed} />
       {work && (
