@@ -48,7 +48,7 @@ export default ts.config(
   },
   {
     // Patterns read what people send: none of them may go back and forth over it.
-    files: ['apps/server/src/**', 'packages/contract/src/**', 'packages/core/src/**', 'packages/livemap/src/**'],
+    files: ['apps/server/src/**', 'packages/{contract,core,formats,livemap}/src/**'],
     plugins: regexp['flat/recommended'].plugins,
     rules: {
       'regexp/no-super-linear-backtracking': ['error', { report: 'potential' }],

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import sharp from 'sharp';
 import { expect, enter, MapDesk, test } from './school';
 
 /** A small drawing, as a file from the desktop. */
@@ -168,6 +169,28 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     await page.getByLabel('Words of topics').selectOption('all');
     await expect(page.getByTestId('paper')).toContainText('Words to choose from:');
     await keyboard.press('Escape');
+  });
+  await test.step('it is saved as a file: for another program by the page, as a picture by the server; what has no room there is said', async () => {
+    const savedAs = async (format: string): Promise<{ name: string; content: Buffer }> => {
+      await palette('as a file');
+      // By keys: the chosen one has the focus, and arrows choose the next.
+      await expect(page.getByRole('radio', { name: 'PDF .pdf' })).toBeFocused();
+      const wanted = page.getByRole('radio', { name: format });
+      for (let presses = 0; presses < 20 && !(await wanted.isChecked()); presses++) await keyboard.press('ArrowDown');
+      await expect(page.getByTestId('dropped')).toContainText(
+        format === 'GraphML .graphml' ? 'room for all' : 'Not in it:',
+      );
+      const saving = page.waitForEvent('download');
+      await keyboard.press('Enter');
+      const file = await saving;
+      await expect(page.getByRole('dialog')).toHaveCount(0);
+      return { name: file.suggestedFilename(), content: readFileSync(await file.path()) };
+    };
+    const graph = await savedAs('GraphML .graphml');
+    expect(graph.name).toMatch(/^Storms at sea, .*\d{4}-\d\d-\d\d\.graphml$/);
+    expect(graph.content.toString()).toContain('>raises</data>');
+    const picture = await sharp((await savedAs('Picture .png')).content).metadata();
+    expect(picture.width).toBeGreaterThan(100);
   });
   await test.step('a page drawn on paper is looked over, straightened and laid under the map, where no hand moves it', async () => {
     await palette('drawn on paper');

@@ -5,7 +5,13 @@ import { checkSync } from 'recheck';
 import ts from 'typescript';
 import { root } from './lib/commands.mjs';
 
-const FOLDERS = ['apps/server/src', 'packages/contract/src', 'packages/core/src', 'packages/livemap/src'];
+const FOLDERS = [
+  'apps/server/src',
+  'packages/contract/src',
+  'packages/core/src',
+  'packages/formats/src',
+  'packages/livemap/src',
+];
 /** Milliseconds; what is not answered by then counts as no answer, and is said. */
 const PATIENCE = 4000;
 

@@ -1,6 +1,5 @@
 import { writeMap } from '@ichnograph/core';
 import type { Legend, TopicMap } from '@ichnograph/core';
-import type { DrawMap } from '@ichnograph/contract';
 import { FORMATS } from '@ichnograph/formats';
 import type { FormatName, Wishes } from '@ichnograph/formats';
 import { api, SaidError } from '../common/api';
@@ -15,7 +14,7 @@ export function written(
   newWorker = () => new Worker(new URL('./writing-worker.ts', import.meta.url), { type: 'module' }),
 ): Promise<Blob> {
   const format = FORMATS.find(({ name }) => name === as);
-  if (!format) return api.file('drawings', { ...wishes, as, map: { ...writeMap(map), legend } } as DrawMap);
+  if (!format) return api.file('drawings', { ...wishes, as, map: { ...writeMap(map), legend } });
   const worker = newWorker();
   return new Promise<Blob>((resolve, reject) => {
     worker.onmessage = ({ data }: MessageEvent<WritingAnswer>) => {

@@ -29,7 +29,7 @@ export function readXml(content: Uint8Array): XmlElement {
   };
   /** What only sets elements apart is no text. */
   const take = (words: string): void => {
-    if (!/^\s*\n\s*$/.test(words)) open.at(-1)?.children.push(words);
+    if (words.trim() !== '' || !words.includes('\n')) open.at(-1)?.children.push(words);
   };
   parser.on('error', ({ message }) => refuse(`is no well-formed XML: ${message.replace(/^\d+:\d+: /, '')}`));
   parser.on('doctype', (doctype) => {

@@ -145,7 +145,7 @@ class Reader {
     const names = { N: id, G: this.name };
     const text = isRecord && typeof label === 'string' ? recordOf(label, names) : (this.words(label, names) ?? id);
     const kind = this.words(attributes.get('kind'), names);
-    const at = /^\s*([-+.\deE]+)\s*,\s*([-+.\deE]+)\s*!?\s*$/.exec(get('pos') ?? '');
+    const at = /^\s*([-+.\deE]+)\s*,\s*([-+.\deE]+)\s*(?:!\s*)?$/.exec(get('pos') ?? '');
     const [x, y] = [numberOf(at?.[1]), numberOf(at?.[2])];
     const [width, height] = [numberOf(get('width')), numberOf(get('height'))];
     return {
@@ -188,9 +188,16 @@ class Reader {
   private words(value: Value | undefined, names: Names): string | undefined {
     if (value === undefined) return undefined;
     if (typeof value === 'string') return labelOf(value, names);
-    return htmlOf(value.html) ?? value.html.replace(/<[^>]*>/g, '');
+    return htmlOf(value.html) ?? withoutTags(value.html);
   }
 }
+
+/** What stands outside of signs of lesser and greater, where they are not well formed. */
+const withoutTags = (html: string): string =>
+  html
+    .split('<')
+    .map((part, i) => (i === 0 ? part : part.slice(part.indexOf('>') + 1)))
+    .join('');
 
 const arrowOf = (dir: string | undefined, isDirected: boolean): Arrow => {
   if (dir === 'both' || dir === 'none') return dir;

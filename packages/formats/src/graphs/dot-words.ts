@@ -19,14 +19,22 @@ export function labelOf(text: string, names: Names): string {
 /** In no text: a NUL is refused. */
 const PARTED = '\0';
 
-/** The fields of a record, parted by a space. */
+/** The fields of a record, parted by a space; where lines are to end at them is left out. */
 export function recordOf(text: string, names: Names): string {
   const fields = text
-    .replace(/(^|[|{}])\s*<(?:\\.|[^\\>])*>/g, '$1')
     .replace(/\\[^]|[|{}]/g, (sign) => (sign.length > 1 ? sign : PARTED))
     .split(PARTED)
-    .map((field) => labelOf(field, names).trim());
+    .map((field) => labelOf(withoutPort(field.trimStart()), names).trim());
   return fields.filter((field) => field !== '').join(' ');
+}
+
+function withoutPort(field: string): string {
+  if (!field.startsWith('<')) return field;
+  for (let i = 1; i < field.length; i++) {
+    if (field[i] === '\\') i++;
+    else if (field[i] === '>') return field.slice(i + 1);
+  }
+  return field;
 }
 
 /** The text of a label that is written like HTML; undefined where that is not well formed. */

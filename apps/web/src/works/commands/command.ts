@@ -3,7 +3,17 @@ import type { Editor, EditorState, Spot } from '../editor';
 
 /** What of the map page opens over it. */
 export type Shown =
-  'brief' | 'hand in' | 'keys' | 'palette' | 'versions' | 'own maps' | 'print' | 'save as' | 'spelling' | 'paper' | 'looks';
+  | 'brief'
+  | 'hand in'
+  | 'keys'
+  | 'palette'
+  | 'versions'
+  | 'own maps'
+  | 'print'
+  | 'save as'
+  | 'spelling'
+  | 'paper'
+  | 'looks';
 
 /** The ways to look at a map. */
 export const VIEWS = ['Map', 'Outline', 'Sentences'] as const;
