@@ -11,7 +11,7 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
   browser,
   school,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   const page = await enter(browser, school, 'bastian');
   const { keyboard } = page;
   const desk = new MapDesk(page);
@@ -240,6 +240,36 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     await page.getByRole('menuitem', { name: 'Delete …' }).click();
     await page.getByRole('button', { name: 'Delete it' }).click();
     await expect(page.getByRole('link', { name: 'Storms at sea (copy)' })).toHaveCount(0);
+  });
+  await test.step('a table of another program becomes a map: columns are put right, it is seen before it is made, and nothing is made of a file that cannot be read', async () => {
+    await page.getByRole('button', { name: 'Bring in a file' }).click();
+    const choose = (name: string, content: string): Promise<void> =>
+      page
+        .getByLabel(/Choose (a|another) file/)
+        .setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
+    await choose('broken.graphml', '<graphml>');
+    await expect(page.getByRole('alert')).toContainText('no well-formed XML');
+    await choose('ferry.csv', 'Wo;Was;Wohin;Notiz\nQuay;leads to;Deck;x\nDeck;carries;Cars;y\nDeck;;Deck;z\n');
+    await expect(page.getByRole('alert')).toContainText('has 4 columns');
+    await page.getByRole('combobox', { name: /^From/ }).selectOption({ label: '1 · Wo' });
+    await page.getByRole('combobox', { name: /^To/ }).selectOption({ label: '3 · Wohin' });
+    await page.getByRole('combobox', { name: /^Phrase/ }).selectOption({ label: '2 · Was' });
+    await expect(page.getByTestId('understood')).toHaveText('3 topics and 2 links');
+    await expect(page.getByText('a link from Deck to itself: left out')).toBeVisible();
+    await page.getByRole('button', { name: 'Make the map' }).click();
+    await expect(desk.topic('Quay')).toBeVisible();
+    await expect(desk.link('Deck', 'Cars')).toHaveCount(1);
+    // Beside what is drawn, an outline of another program's; the notes it has come with it.
+    await palette('bring in a file');
+    await page.getByLabel('Choose a file').setInputFiles({
+      name: 'tides.md',
+      mimeType: 'text/markdown',
+      buffer: Buffer.from('# Tides\n\n- *come from the* Moon\n  - *and the* Sun\n\n    Half as strong.'),
+    });
+    await page.getByRole('button', { name: 'Lay it beside what is drawn' }).click();
+    await expect(desk.link('Tides', 'Moon')).toHaveCount(1);
+    await expect(desk.topic('Quay')).toBeVisible();
+    await desk.saved();
   });
   await page.context().close();
 

@@ -10,6 +10,23 @@ const begin = async (person: Person, body: object): Promise<string> =>
 const textsOf = async (person: Person, id: string): Promise<string[]> =>
   openStoredMap((await person.get<OwnMapDetail>(`own-maps/${id}`)).body.map).topics.map(({ text }) => text);
 
+test('begins with a map that was understood of a file, with new ids and its legend; what is no map is refused', async () => {
+  const noor = await Person.signedIn('noor');
+  const kinds = [{ id: 'k', name: 'Thing', purpose: '', givenBy: 'student', shape: 'note', fill: '#ffffff' }];
+  const file = {
+    ...{ format: 'ichnograph-map', version: 1, title: 'Brought', author: '', focusQuestion: '', links: [] },
+    topics: [{ id: 'a', text: 'Quay', kind: 'k', x: 0, y: 0, width: 60, height: 40 }],
+    legend: { topicKinds: kinds, linkKinds: [] },
+  };
+  const id = await begin(noor, { title: '', map: file });
+  const { map, legend } = (await noor.get<OwnMapDetail>(`own-maps/${id}`)).body;
+  const [topic] = openStoredMap(map).topics;
+  expect([topic!.text, topic!.kind, topic!.id === 'a']).toEqual(['Quay', 'k', false]);
+  expect(legend).toMatchObject({ topicKinds: kinds });
+  const { status, body } = await noor.post<{ detail: string }>('own-maps', { title: '', map: { ...file, topics: 5 } });
+  expect([status, body.detail]).toEqual([422, expect.stringContaining('$.topics')]);
+});
+
 test('a map of one’s own is drawn on like any other, found by its words, and nobody else’s to see', async () => {
   const [noor, juno, maren] = await Promise.all(['noor', 'juno', 'maren'].map((name) => Person.signedIn(name)));
   const id = await begin(noor!, { title: 'Storms', folder: 'At home' });

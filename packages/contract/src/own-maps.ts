@@ -29,6 +29,11 @@ export class NewOwnMap {
   @IsOptional()
   @IsUUID(undefined, { message: 'choose a map' })
   fromWork?: string;
+
+  /** a map file to begin with, as it was understood of a file that was brought */
+  @IsOptional()
+  @IsObject({ message: 'a map is what its file holds' })
+  map?: object;
 }
 
 export class ChangeOwnMap {

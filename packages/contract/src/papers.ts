@@ -1,4 +1,4 @@
-import { IsBoolean, IsIn, IsObject, IsOptional } from 'class-validator';
+import { IsArray, IsBoolean, IsIn, IsObject, IsOptional } from 'class-validator';
 
 export const EXPORT_FORMS = ['zip', 'pdf'] as const;
 
@@ -15,6 +15,7 @@ export interface ExportState {
   state: 'running' | 'ready' | 'failed' | 'cancelled';
 }
 
+const DOCUMENT_PARTS = ['picture', 'outline', 'notes', 'sentences'] as const;
 export const DRAWN_AS = ['svg', 'png', 'jpg', 'pdf', 'html', 'docx'] as const;
 
 /** A map to be drawn or set as a file; the same map gives the same file, and nothing of it is kept. */
@@ -49,4 +50,10 @@ export class DrawMap {
   @IsOptional()
   @IsBoolean({ message: 'it is grey or not' })
   grey?: boolean;
+
+  /** the parts of a document */
+  @IsOptional()
+  @IsArray()
+  @IsIn(DOCUMENT_PARTS, { each: true, message: `a document has ${DOCUMENT_PARTS.join(', ')}` })
+  with?: (typeof DOCUMENT_PARTS)[number][];
 }

@@ -137,7 +137,7 @@ export { worksheetOf } from './on-paper/worksheet.js';
 export type { Blanks } from './on-paper/worksheet.js';
 export { bearersOf, bearsWords } from './outline/borne.js';
 export type { Borne } from './outline/borne.js';
-export { mapOutline, outlineMarkdown } from './outline/map-outline.js';
+export { mapOutline } from './outline/map-outline.js';
 export type { OutlineRow } from './outline/map-outline.js';
 export type { LookAgain } from './advice/look-again.js';
 export {

@@ -132,6 +132,8 @@ export interface Facts {
 export interface Format extends Facts {
   /** @throws Unreadable */
   read?: (content: Uint8Array, reading: Reading) => Understood | Promise<Understood>;
+  /** of a table: what stands in its first row. @throws Unreadable */
+  head?: (content: Uint8Array) => readonly string[] | Promise<readonly string[]>;
   /** @throws Unreadable */
   write?: (map: TopicMap, writing: Writing) => Written | Promise<Written>;
 }

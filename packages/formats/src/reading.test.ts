@@ -96,6 +96,14 @@ describe('DOT', () => {
       fill: '#d7e7ec',
     });
   });
+  test('what the parser does not know is read all the same: strings that are joined, capitals, numerals, nothing said', async () => {
+    const { topics, links } = await reading(
+      'dot',
+      'STRICT DiGraph {;;\n# one\n 007 -> -.5; 1.50 [label="a" + /* and */ "b"];; Node [shape=box]; "+" -> x }',
+    );
+    expect(topics).toEqual(['007', '-.5', 'ab', '+', 'x']);
+    expect(links).toEqual(['007 --> -.5', '+ --> x']);
+  });
   test('of several graphs the first is read', async () => {
     expect(await reading('dot', 'digraph a { x } digraph b { y }')).toMatchObject({
       topics: ['x'],

@@ -7,6 +7,7 @@ import {
   LEGEND,
   OWN_LEGEND,
   ownAssignment,
+  readMap,
   readyMade,
   withNewIds,
   writeMap,
@@ -118,7 +119,7 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
 
   /** What a new map begins with, if whoever begins it may see that. */
   private async source(
-    { readyMade: id, copyOf, fromWork }: NewOwnMap,
+    { readyMade: id, copyOf, fromWork, map: brought }: NewOwnMap,
     accountId: string,
   ): Promise<{ map: TopicMap; legend: Legend }> {
     if (copyOf) {
@@ -135,6 +136,12 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
       const made = readyMade(id);
       if (!made) throw notFound('ready-made map');
       return { map: made.starter ?? emptyMap(), legend: made.sheet.legend.legend };
+    }
+    if (brought) {
+      const { value, messages } = readMap(brought);
+      if (!value) throw refused(`That is no map: ${messages[0]!.path} ${messages[0]!.reason}.`);
+      const { legend = OWN_LEGEND, ...map } = value;
+      return { map, legend };
     }
     return { map: emptyMap(), legend: OWN_LEGEND };
   }

@@ -9,7 +9,7 @@ import type { WritingAnswer, WritingQuestion } from './writing-worker';
 export function written(
   as: FormatName,
   map: TopicMap,
-  legend: Legend,
+  legend: Legend | undefined,
   wishes: Wishes,
   newWorker = () => new Worker(new URL('./writing-worker.ts', import.meta.url), { type: 'module' }),
 ): Promise<Blob> {

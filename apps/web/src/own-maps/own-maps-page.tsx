@@ -1,6 +1,6 @@
 import { normalForm } from '@ichnograph/core';
 import type { OwnMapRow } from '@ichnograph/contract';
-import { Folder, MoreHorizontal, Plus, Search } from 'lucide-react';
+import { FileUp, Folder, MoreHorizontal, Plus, Search } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../common/api';
@@ -13,6 +13,7 @@ import { Button } from '../ui/button';
 import { Confirm, Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
+import { BringInDialog } from './bring-in-dialog';
 import { NewMapDialog } from './new-map-dialog';
 import { Thumbnail } from '../map';
 
@@ -25,6 +26,7 @@ export function OwnMapsPage() {
   const [folder, setFolder] = useState<string | null>(null);
   const [words, setWords] = useState('');
   const [begins, setBegins] = useState(false);
+  const [brings, setBrings] = useState(false);
   const [asking, setAsking] = useState<Asking>(null);
   if (maps.data === undefined) return <Waiting of={maps} what="Looking for your maps …" />;
   const folders = [...new Set(maps.data.map((map) => map.folder))].filter((one) => one !== '').sort();
@@ -39,17 +41,24 @@ export function OwnMapsPage() {
       title="Own maps"
       lead="Maps that belong to no assignment. Nobody sees them but you."
       actions={
-        <Button look="action" onClick={() => setBegins(true)}>
-          <Plus aria-hidden size={15} />
-          New map
-        </Button>
+        <>
+          <Button onClick={() => setBrings(true)}>
+            <FileUp aria-hidden size={15} />
+            Bring in a file
+          </Button>
+          <Button look="action" onClick={() => setBegins(true)}>
+            <Plus aria-hidden size={15} />
+            New map
+          </Button>
+        </>
       }
     >
       {trouble && <Trouble>{trouble}</Trouble>}
       {maps.data.length === 0 ? (
         <p className="max-w-prose text-quiet">
           Here will be the maps you draw for yourself: to learn for a test, to plan, to think. Begin with an empty map,
-          or with a ready-made one; on the map of an assignment you can keep a copy of it here.
+          with a ready-made one, or with a file of another program; on the map of an assignment you can keep a copy of
+          it here.
         </p>
       ) : (
         <>
@@ -103,6 +112,7 @@ export function OwnMapsPage() {
           )}
         </>
       )}
+      <BringInDialog open={brings} onOpenChange={setBrings} folder={folder ?? ''} />
       <NewMapDialog open={begins} onOpenChange={setBegins} folder={folder ?? ''} />
       <Rename
         key={`${asking?.what} ${asking?.map.id}`}

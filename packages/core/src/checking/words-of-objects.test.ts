@@ -7,7 +7,7 @@ import { mend } from '../drawn/mend.js';
 import { evidenceMarks } from '../evidence/evidence-marks.js';
 import type { Link, Requirement, Topic, TopicMap } from '../map/types.js';
 import { worksheetOf } from '../on-paper/worksheet.js';
-import { mapOutline, outlineMarkdown } from '../outline/map-outline.js';
+import { mapOutline } from '../outline/map-outline.js';
 import { requirementTypes } from '../requirements/registry.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
 import { whole } from '../testing/random-maps.js';
@@ -82,7 +82,6 @@ test('a map of such words is drawn, laid out, outlined and printed like any othe
         expect(JSON.stringify(drawing)).not.toMatch(/NaN|native/);
       for (const way of TIDY_WAYS) expect(Array.isArray(tidyMap(map, { way }, asked.legend))).toBe(true);
       expect(mapOutline(map).length).toBeGreaterThanOrEqual(map.topics.length);
-      expect(outlineMarkdown(map).split('\n').length).toBeGreaterThan(map.topics.length);
       expect(worksheetOf(map, { topics: 'all', phrases: 'all' }, 1).words).toEqual(
         expect.arrayContaining([...new Set(map.topics.map(({ text }) => text))]),
       );

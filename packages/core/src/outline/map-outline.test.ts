@@ -1,5 +1,5 @@
 import { link, mapOf, topic } from '../testing/make.js';
-import { mapOutline, outlineMarkdown } from './map-outline.js';
+import { mapOutline } from './map-outline.js';
 
 const map = {
   ...mapOf(
@@ -38,13 +38,4 @@ test('in a ring too, and on an empty map', () => {
     ['b', 1],
   ]);
   expect(mapOutline(mapOf([]))).toEqual([]);
-});
-
-test('as Markdown: notes as they were written, signs in topics as words', () => {
-  const text = outlineMarkdown(map);
-  expect(text).toContain('## I claim');
-  expect(text).toContain('- *because* Point \\*B\\*');
-  expect(text).toContain('  A paragraph.\n\n  And another.');
-  expect(text).toContain('  - *as shown by* Proof');
-  expect(text).toContain('  - → *rests on* Proof');
 });

@@ -1,6 +1,5 @@
 import { hangsBy } from '../commands/hanging.js';
 import type { Link, TopicMap } from '../map/types.js';
-import { isBlank } from '../words/normal-form.js';
 
 /** A line of a map told as an outline. */
 export interface OutlineRow {
@@ -56,32 +55,4 @@ function grow<T>(lists: Map<string, T[]>, key: string, item: T): void {
   const list = lists.get(key);
   if (list) list.push(item);
   else lists.set(key, [item]);
-}
-
-const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
-/** Signs that would be taken for Markdown are words here. */
-const plain = (text: string): string => oneLine(text).replace(/([\\`*_[\]<>#])/g, '\\$1');
-
-/** The outline as Markdown: the margin as headings, all else as a list; notes as they were written. */
-export function outlineMarkdown(map: TopicMap): string {
-  const lines: string[] = [`# ${plain(map.title) || 'Map'}`];
-  if (!isBlank(map.focusQuestion)) lines.push('', `*${plain(map.focusQuestion)}*`);
-  for (const { depth, phrase, text, note, ties } of mapOutline(map)) {
-    const indent = '  '.repeat(Math.max(0, depth - 1));
-    if (depth === 0) lines.push('', `## ${plain(text)}`, '');
-    else lines.push(`${indent}- ${isBlank(phrase) ? '' : `*${plain(phrase)}* `}${plain(text)}`);
-    const inside = depth === 0 ? '' : `${indent}  `;
-    for (const tie of ties)
-      lines.push(`${inside}${depth === 0 ? '' : '- '}→ *${plain(tie.phrase)}* ${plain(tie.text)}`);
-    if (!isBlank(note))
-      lines.push(
-        '',
-        ...note
-          .trim()
-          .split('\n')
-          .map((line) => (line.trim() === '' ? '' : `${inside}${line}`)),
-        '',
-      );
-  }
-  return `${lines.join('\n').replace(/\n{3,}/g, '\n\n')}\n`;
 }

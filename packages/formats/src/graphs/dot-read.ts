@@ -7,6 +7,7 @@ import { named } from '../draft/words.js';
 import { Unreadable } from '../format.js';
 import type { Say } from '../format.js';
 import { INCHES, POINTS } from './dot-units.js';
+import { plainDot } from './dot-plain.js';
 import { htmlOf, labelOf, recordOf } from './dot-words.js';
 import type { Names } from './dot-words.js';
 import { colourOf, dashOf, defined, fillOf, numberOf, within } from './looks.js';
@@ -38,7 +39,7 @@ export function draftOfDot(text: string, say: Say): Draft {
 
 function parsed(text: string): Graph[] {
   try {
-    return parse(text);
+    return parse(plainDot(text));
   } catch (error) {
     if (error instanceof RangeError) throw new Unreadable('is nested too deep');
     const { location, message } = error as { location?: { start: { line: number; column: number } }; message: string };

@@ -30,6 +30,7 @@ export const csv: Format = {
     const guarded = [HEADER, ...rows].map((row) => row.map(guard));
     return { content: utf8(`\ufeff${Papa.unparse(guarded, { newline: '\r\n' })}\r\n`), said };
   },
+  head: (content) => rowsOf(textOf(content, 'windows-1252'))[0]?.map(unguard) ?? [],
   read: (content, reading) => {
     const said: Said[] = [];
     const say: Say = (about, reason) => said.push({ about, reason });

@@ -52,6 +52,7 @@ export const xlsx: Format = {
     fitColumns(about);
     return { content: new Uint8Array(await book.xlsx.writeBuffer()), said };
   },
+  head: async (content) => rowsOf(await mainSheet(content))[0] ?? [],
   read: async (content, reading) => {
     const said: Said[] = [];
     const draft = await draftOf(content, reading.columns, (about, reason) => said.push({ about, reason }));
@@ -106,19 +107,31 @@ function topicRows(map: TopicMap, legend: Legend | undefined): string[][] {
     ]);
 }
 
-async function draftOf(content: Uint8Array, columns: Parameters<typeof draftOfRows>[1], say: Say): Promise<Draft> {
+async function bookOf(content: Uint8Array): Promise<ExcelJS.Workbook> {
   // Counted before the library unpacks it.
   unzipped(content, () => false);
   const book = await newBook();
   await load(book, content);
+  return book;
+}
+
+/** Our own sheet of sentences, else the first. */
+function mainOf(book: ExcelJS.Workbook): ExcelJS.Worksheet {
   const main = book.getWorksheet(SENTENCES) ?? book.worksheets[0];
   if (!main) throw new Unreadable('holds no sheet');
+  return main;
+}
+
+const mainSheet = async (content: Uint8Array): Promise<ExcelJS.Worksheet> => mainOf(await bookOf(content));
+
+async function draftOf(content: Uint8Array, columns: Parameters<typeof draftOfRows>[1], say: Say): Promise<Draft> {
+  const book = await bookOf(content);
+  const main = mainOf(book);
   const draft = draftOfRows(rowsOf(main), columns, say);
-  const isOurs = main.name === SENTENCES;
   for (const sheet of book.worksheets) {
     if (sheet === main) continue;
-    if (isOurs && sheet.name === TOPICS) addFromTopics(draft, rowsOf(sheet));
-    else if (isOurs && sheet.name === ABOUT) addFromAbout(draft, rowsOf(sheet));
+    if (sheet.name === TOPICS) addFromTopics(draft, rowsOf(sheet));
+    else if (sheet.name === ABOUT) addFromAbout(draft, rowsOf(sheet));
     else if (sheet.actualRowCount > 0) say(`sheet ${named(sheet.name)}`, 'left out: one sheet is read');
   }
   return draft;

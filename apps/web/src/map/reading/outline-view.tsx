@@ -1,4 +1,4 @@
-import { isBlank, mapOutline, outlineMarkdown } from '@ichnograph/core';
+import { isBlank, mapOutline } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { FileText, Text } from 'lucide-react';
 import { useMemo } from 'react';
@@ -22,27 +22,24 @@ export function OutlineView({
   const rows = useMemo(() => mapOutline(map), [map]);
   const name = fileName(map.title || 'Map');
   const { trouble, send } = useSend([]);
-  const saveDocument = (): Promise<boolean> =>
+  const save = (as: 'md' | 'docx', said: string): Promise<boolean> =>
     send(async () => {
-      const { outlineDocument } = await import('./outline-document').catch(() => {
+      const { written } = await import('../../map-files').catch(() => {
         throw new SaidError('The part that writes it did not load. Try again when you are connected.');
       });
-      saveAs(`${name}.docx`, await outlineDocument(map));
-    }, 'The outline is saved for a word processor.');
+      saveAs(`${name}.${as}`, await written(as, map, map.legend, as === 'docx' ? { with: ['outline', 'notes'] } : {}));
+    }, said);
   return (
     <div className="h-full overflow-y-auto bg-paper px-6 py-5" data-testid="outline">
       <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
         <h2 className="text-lg font-semibold">Outline</h2>
         {rows.length > 0 && (
           <div className="flex gap-1.5">
-            <Button
-              small
-              onClick={() => saveAs(`${name}.md`, new Blob([outlineMarkdown(map)], { type: 'text/markdown' }))}
-            >
+            <Button small onClick={() => void save('md', 'The outline is saved as text.')}>
               <Text aria-hidden size={14} />
               Save as text
             </Button>
-            <Button small onClick={() => void saveDocument()}>
+            <Button small onClick={() => void save('docx', 'The outline is saved for a word processor.')}>
               <FileText aria-hidden size={14} />
               Save for a word processor
             </Button>

@@ -9,6 +9,7 @@ export type Shown =
   | 'palette'
   | 'versions'
   | 'own maps'
+  | 'bring in'
   | 'print'
   | 'save as'
   | 'spelling'

@@ -50,6 +50,16 @@ const BRING_OWN: Command = {
   edits: true,
   run: ({ show }) => show('own maps'),
 };
+/** What another program drew, or a list or a table: laid beside what is drawn here. */
+const BRING_FILE: Command = {
+  id: 'bring-file',
+  group: 'map',
+  name: 'Bring in a file: outline, table, graph, map …',
+  keys: [],
+  where: 'page',
+  edits: true,
+  run: ({ show }) => show('bring in'),
+};
 /** A copy of what is saved of this map, among one's own. */
 const keepCopy = (name: string, wanted: (title: string) => object): Command => ({
   id: 'keep-own',
@@ -114,6 +124,7 @@ export function commandsFor(
     ...(onLegend ? [changeLegend(onLegend)] : []),
     ...(of === 'work' ? [keepOwn(workId)] : of === 'mine' ? [copyOwn(workId)] : []),
     ...(of === 'mine' || assignment.drawing?.ownMaps ? [BRING_OWN] : []),
+    ...(of !== 'work' || assignment.drawing?.ownMaps ? [BRING_FILE] : []),
     ...(mayHandIn ? [handIn] : []),
   ].filter(
     (command) =>

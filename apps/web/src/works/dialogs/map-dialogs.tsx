@@ -2,6 +2,7 @@ import type { TitleBlockText } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { Link } from 'react-router';
 import { Prose } from '../../ui/prose';
+import { BringInDialog } from './bring-in-dialog';
 import { ChooseOwnMap } from './choose-own-map';
 import { Dialog } from '../../ui/dialog';
 import { useEditor } from '../editor';
@@ -106,9 +107,20 @@ export function MapDialogs({
         onChoose={(map) => {
           onShow(null);
           actions.bringIn(map);
-          requestAnimationFrame(bringIn);
+          requestAnimationFrame(() => bringIn());
         }}
       />
+      {detail.mayEdit && (
+        <BringInDialog
+          {...dialog('bring in')}
+          onClosed={onClosed}
+          onMake={(map) => {
+            onShow(null);
+            actions.bringIn(map);
+            requestAnimationFrame(() => bringIn());
+          }}
+        />
+      )}
       <RegionDialog onClosed={onClosed} />
       <LargePicture onClosed={onClosed} />
       {detail.mayEdit && <PicturesDialog onClosed={onClosed} />}

@@ -1,0 +1,129 @@
+import { OWN_LEGEND } from '@ichnograph/core';
+import type { TopicMap } from '@ichnograph/core';
+import type { Columns, Said } from '@ichnograph/formats';
+import { FileUp } from 'lucide-react';
+import { useState } from 'react';
+import type { ReactNode } from 'react';
+import { useSend } from '../common/send';
+import { MapPicture } from '../map';
+import { Button } from '../ui/button';
+import { ChooseFile } from '../ui/choose-file';
+import { Trouble } from '../ui/field';
+import { ColumnsFields } from './columns-fields';
+import { READABLE, readBeside } from '../map-files';
+import type { ReadingAnswer } from '../map-files';
+
+interface Brought {
+  file: File;
+  answer: ReadingAnswer;
+}
+
+/**
+ * A file of another program as a map: read beside the page, drawn as it will be, with what was understood otherwise. Nothing
+ * is made before it is confirmed.
+ */
+export function BringInMap({
+  yes,
+  onMake,
+}: {
+  /** what the button says that makes it */
+  yes: string;
+  onMake: (map: TopicMap) => Promise<unknown>;
+}) {
+  const [brought, setBrought] = useState<Brought | null>(null);
+  const { send, trouble, isSending } = useSend('everything');
+  const look = (file: File, columns?: Columns): Promise<boolean> =>
+    send(
+      async () => {
+        setBrought({ file, answer: await readBeside(file, columns) });
+      },
+      '',
+      { changes: [], as: `read ${file.name} ${JSON.stringify(columns)}` },
+    );
+  const make = (map: TopicMap): Promise<boolean> =>
+    send(
+      () => onMake({ ...map, title: map.title || withoutEnding(brought!.file.name) }),
+      `${brought!.file.name} is brought in.`,
+    );
+  const answer = brought?.answer;
+  return (
+    <div
+      className="grid gap-4"
+      onDragOver={(event) => event.preventDefault()}
+      onDrop={(event) => {
+        event.preventDefault();
+        const [file] = event.dataTransfer.files;
+        if (file) void look(file);
+      }}
+    >
+      <div className="flex flex-wrap items-center gap-3">
+        <ChooseFile accept={READABLE} disabled={isSending} onFile={(file) => void look(file)}>
+          <FileUp aria-hidden size={16} />
+          {brought ? 'Choose another file' : 'Choose a file'}
+        </ChooseFile>
+        <span className="text-quiet" role="status">
+          {isSending ? 'Reading …' : brought ? brought.file.name : 'or drop one here'}
+        </span>
+      </div>
+      {!brought && <WhatCanBeRead />}
+      {answer && answer.head.length > 2 && (
+        <ColumnsFields
+          key={brought.file.name}
+          head={answer.head}
+          onChange={(columns) => void look(brought.file, columns)}
+        />
+      )}
+      {answer && 'refused' in answer && <Trouble>{`“${brought.file.name}” ${answer.refused}.`}</Trouble>}
+      <Trouble>{trouble}</Trouble>
+      {answer && 'map' in answer && (
+        <Preview answer={answer}>
+          <Button look="action" disabled={isSending} onClick={() => void make(answer.map)}>
+            {yes}
+          </Button>
+        </Preview>
+      )}
+    </div>
+  );
+}
+
+function WhatCanBeRead() {
+  return (
+    <p className="text-quiet">
+      A list or an outline (text, Markdown, OPML), a table of two or three columns (spreadsheet, CSV), a graph (GraphML,
+      DOT), an XML Topic Map, or a map file from here.
+    </p>
+  );
+}
+
+function Preview({ answer, children }: { answer: { map: TopicMap; said: readonly Said[] }; children: ReactNode }) {
+  const { map, said } = answer;
+  const count = (list: readonly unknown[], word: string): string =>
+    `${list.length} ${word}${list.length === 1 ? '' : 's'}`;
+  return (
+    <section aria-label="As it will be" className="grid gap-3">
+      <p className="font-semibold" data-testid="understood">
+        {count(map.topics, 'topic')} and {count(map.links, 'link')}
+      </p>
+      {map.topics.length > 0 && (
+        <div className="h-64 overflow-hidden border border-rule bg-canvas">
+          <MapPicture bare map={map} legend={map.legend ?? OWN_LEGEND} title={map.title || 'The map as it will be'} />
+        </div>
+      )}
+      {said.length > 0 && (
+        <details open={said.length <= 6}>
+          <summary className="cursor-pointer font-semibold">Understood otherwise: {said.length}</summary>
+          <ul className="mt-1 max-h-40 list-disc overflow-y-auto pl-5 text-quiet">
+            {said.map(({ about, reason }, i) => (
+              <li key={i} className="words">
+                {about}: {reason}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+      <div className="flex justify-end">{children}</div>
+    </section>
+  );
+}
+
+const withoutEnding = (name: string): string => name.replace(/\.[^.]+$/, '');
