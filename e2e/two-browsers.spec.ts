@@ -55,6 +55,8 @@ test('two browsers on one map end with the same map, and browser, server and com
     return lines;
   };
   expect(await textOf(a)).toEqual(await textOf(b));
+  // What the server alone can say, it says once the map is saved.
+  for (const desk of [a, b]) await expect(desk.checks.getByText('Looked at as soon as it is saved.')).toHaveCount(0);
   const messages = (desk: MapDesk): Promise<string[]> => desk.checks.getByRole('listitem').allInnerTexts();
   await expect(async () => expect(await messages(a)).toEqual(await messages(b))).toPass();
   const shown = await messages(a);
