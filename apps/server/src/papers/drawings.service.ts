@@ -6,7 +6,7 @@ import { DRAWN_FORMATS } from '@ichnograph/formats';
 import type { Logger } from 'pino';
 import { briefly } from '../common/briefly.js';
 import { Clock } from '../common/clock.js';
-import { refused } from '../common/problem.js';
+import { conflict, refused } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
 import { FilesService } from '../files/index.js';
 import { WorkerPool } from '../workers/index.js';
@@ -15,11 +15,21 @@ import type * as tasks from './paper.tasks.js';
 
 /** Milliseconds that one drawing may take. */
 const PATIENCE = 30_000;
+/** So many at once are made for one person: the others of the school wait in the same line. */
+const MOST_OF_ONE = 3;
+
+interface Drawn {
+  name: string;
+  type: string;
+  content: Uint8Array;
+}
 
 /** Maps as pictures, pages and documents, made beside other requests; nothing of them is kept. */
 @Injectable()
 export class Drawings {
   private readonly run: Run<typeof tasks>;
+  /** by account: drawings that are being made */
+  private readonly working = new Map<string, number>();
 
   constructor(
     private readonly files: FilesService,
@@ -30,7 +40,20 @@ export class Drawings {
     this.run = workers.tasks(new URL('./paper.tasks.js', import.meta.url));
   }
 
-  async draw({ as, map: sent, ...wishes }: DrawMap): Promise<{ name: string; type: string; content: Uint8Array }> {
+  async draw(wanted: DrawMap, accountId: string): Promise<Drawn> {
+    const working = this.working.get(accountId) ?? 0;
+    if (working >= MOST_OF_ONE) throw conflict('Three files are being made for you already. Wait for one of them.');
+    this.working.set(accountId, working + 1);
+    try {
+      return await this.drawn(wanted);
+    } finally {
+      const left = this.working.get(accountId)! - 1;
+      if (left > 0) this.working.set(accountId, left);
+      else this.working.delete(accountId);
+    }
+  }
+
+  private async drawn({ as, map: sent, ...wishes }: DrawMap): Promise<Drawn> {
     const { value: map, messages } = readMap(sent);
     if (!map) throw refused(`That is no map: ${messages[0]!.path} ${messages[0]!.reason}.`);
     const at = this.clock.now().toISOString();

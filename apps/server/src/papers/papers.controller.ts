@@ -24,8 +24,8 @@ export class PapersController {
   /** A map as a picture, a page or a document; whoever sends it has it. */
   @Post('drawings')
   @HttpCode(200)
-  async draw(@Body() wanted: DrawMap, @Res() response: Response): Promise<void> {
-    sendFile(response, await this.drawings.draw(wanted));
+  async draw(@Who() { account }: SignedIn, @Body() wanted: DrawMap, @Res() response: Response): Promise<void> {
+    sendFile(response, await this.drawings.draw(wanted, account.id));
   }
 
   /** A marked map as PDF; with `pages=one` the map alone, on a single page with nothing cut. */

@@ -2,7 +2,7 @@ import { OWN_LEGEND } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import type { Columns, Said } from '@ichnograph/formats';
 import { FileUp } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { useSend } from '../common/send';
 import { MapPicture } from '../map';
@@ -32,14 +32,21 @@ export function BringInMap({
 }) {
   const [brought, setBrought] = useState<Brought | null>(null);
   const { send, trouble, isSending } = useSend('everything');
-  const look = (file: File, columns?: Columns): Promise<boolean> =>
-    send(
+  const asked = useRef(0);
+  const look = (file: File, columns?: Columns): Promise<boolean> => {
+    const turn = (asked.current += 1);
+    // What another file said is not made by mistake when this one cannot be read.
+    if (file !== brought?.file) setBrought(null);
+    return send(
       async () => {
-        setBrought({ file, answer: await readBeside(file, columns) });
+        const answer = await readBeside(file, columns);
+        // Who chose on meanwhile sees what was asked last.
+        if (turn === asked.current) setBrought({ file, answer });
       },
       '',
       { changes: [], as: `read ${file.name} ${JSON.stringify(columns)}` },
     );
+  };
   const make = (map: TopicMap): Promise<boolean> =>
     send(
       () => onMake({ ...map, title: map.title || withoutEnding(brought!.file.name) }),
