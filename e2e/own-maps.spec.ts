@@ -156,7 +156,7 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
     const text = readFileSync(await (await saving).path(), 'utf8');
     expect(text).toContain('## Storm');
     expect(text).toContain('- *raises* Waves');
-    const docx = page.waitForEvent('download');
+    const docx = page.waitForEvent('download', { timeout: 90_000 });
     await page.getByRole('button', { name: 'Save for a word processor' }).click();
     expect(
       readFileSync(await (await docx).path())
@@ -180,7 +180,7 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
       await expect(page.getByTestId('dropped')).toContainText(
         format === 'GraphML .graphml' ? 'room for all' : 'Not in it:',
       );
-      const saving = page.waitForEvent('download');
+      const saving = page.waitForEvent('download', { timeout: 90_000 });
       await keyboard.press('Enter');
       const file = await saving;
       await expect(page.getByRole('dialog')).toHaveCount(0);

@@ -14,7 +14,7 @@ import type { Run } from '../workers/index.js';
 import type * as tasks from './paper.tasks.js';
 
 /** Milliseconds that one drawing may take. */
-const PATIENCE = 30_000;
+const PATIENCE = 60_000;
 /** So many at once are made for one person: the others of the school wait in the same line. */
 const MOST_OF_ONE = 3;
 
