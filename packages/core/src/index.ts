@@ -49,6 +49,8 @@ export type { DrawnMark } from './drawn/drawn.js';
 export type { DrawnShape, Drawing, Scene } from './drawn/mark-type.js';
 export type { TitleBlockText } from './render/title-block.js';
 export { dashLengths } from './render/strokes.js';
+export { SENTENCE_SORTS, sentenceRows, sentencesWith, sortedSentences } from './propositions/sentence-rows.js';
+export type { SentenceRow, SentenceSort } from './propositions/sentence-rows.js';
 export { propositionOf, sentenceOf } from './propositions/sentence.js';
 export type { Proposition } from './propositions/sentence.js';
 export { holdsAnswers, reportForStudents, resultForStudents, withoutAnswers } from './checking/for-students.js';
@@ -166,6 +168,8 @@ export {
   wordsAndNote,
 } from './commands/topics.js';
 export { addLink, bendLink, linkAll, reattach, setPhrase, setPhrases, turnLinks } from './commands/links.js';
+export { topicNamed, writeEnd, writeSentence } from './commands/sentences.js';
+export { addInOrder, hangInOrder, indent, moveInOrder, outdent } from './commands/reading-order.js';
 export { cutLoose, dropTarget, hangFrom, headsOf } from './commands/branches.js';
 export { branchOf, hangsBy } from './commands/hanging.js';
 export { roomFor } from './commands/as-one-draws.js';
