@@ -139,6 +139,8 @@ export { worksheetOf } from './on-paper/worksheet.js';
 export type { Blanks } from './on-paper/worksheet.js';
 export { bearersOf, bearsWords } from './outline/borne.js';
 export type { Borne } from './outline/borne.js';
+export { noteAims } from './outline/note-aims.js';
+export type { NoteAim } from './outline/note-aims.js';
 export { mapOutline } from './outline/map-outline.js';
 export type { OutlineRow } from './outline/map-outline.js';
 export type { LookAgain } from './advice/look-again.js';
@@ -169,7 +171,7 @@ export {
 } from './commands/topics.js';
 export { addLink, bendLink, linkAll, reattach, setPhrase, setPhrases, turnLinks } from './commands/links.js';
 export { topicNamed, writeEnd, writeSentence } from './commands/sentences.js';
-export { addInOrder, hangInOrder, indent, moveInOrder, outdent } from './commands/reading-order.js';
+export { addInOrder, deleteRows, hangInOrder, indent, moveInOrder, outdent } from './commands/reading-order.js';
 export { cutLoose, dropTarget, hangFrom, headsOf } from './commands/branches.js';
 export { branchOf, hangsBy } from './commands/hanging.js';
 export { roomFor } from './commands/as-one-draws.js';
@@ -191,6 +193,7 @@ export {
   removeWebAddress,
   setBankNote,
   setNote,
+  setWordGoal,
   setSequence,
   setSource,
   toggleMark,

@@ -145,7 +145,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
       selection={selection}
       flags={flags}
       concern={concern}
-      typing={typing && typing.what !== 'new' ? typing.id : null}
+      typing={typing && 'id' in typing ? typing.id : null}
       padding={{ ...FREE, right: FREE.right + margin }}
       gathering={gathering}
       withBranch={withBranch}

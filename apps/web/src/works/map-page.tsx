@@ -16,7 +16,7 @@ import { useKeys } from '../common/keys';
 import { useMe, useTimeZone, useWork } from '../common/queries';
 import { useIsPast } from '../common/use-is-past';
 import { Waiting } from '../common/waiting';
-import { FREE, MapFoot, OutlineView, SentencesView, useShow, ViewControls } from '../map';
+import { FREE, MapFoot, useShow, ViewControls } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Desk } from '../ui/desk';
 import { Segments } from '../ui/segments';
@@ -30,6 +30,8 @@ import { DeleteGiven } from './dialogs/delete-given';
 import { EditorProvider, useEditor, useEditorState } from './editor';
 import type { Spot } from './editor';
 import { LeftPanel, LeftRail } from './panels/left-panel';
+import { OutlineTree } from './lists/outline-tree';
+import { SentencesGrid } from './lists/sentences-grid';
 import { LooksBar } from './panels/looks-bar';
 import { useKeptTyping } from './kept-typing';
 import { shownOf } from './shown-of';
@@ -101,6 +103,9 @@ function Opened({ detail, work, open }: Drawn & { open: OpenWork }) {
 /** Screen pixels that stay free around what is brought into sight. */
 const ABOUT = { top: 30, right: 40, bottom: 30, left: 40 };
 
+/** How far below the drawing something is made that belongs nowhere yet, canvas units. */
+const BELOW = 60;
+
 /** From this width on who still has terms to place sees them beside the map, pixels. */
 const WIDE_WITH_TERMS = 1280;
 
@@ -147,6 +152,11 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
     const box = host.current!.getBoundingClientRect();
     return flow.screenToFlowPosition({ x: box.x + box.width / 2, y: box.y + box.height / 2 });
   };
+  /** The middle of the drawing, where it is not in sight. */
+  const middle = (): Spot => {
+    const box = drawnBox(editor.store.getState().map, legend);
+    return box ? { x: (box.left + box.right) / 2, y: box.bottom + BELOW } : { x: 0, y: 0 };
+  };
   const go = (ids: readonly string[]): void => {
     setView('Map');
     actions.select(ids);
@@ -171,6 +181,12 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
     mayHandIn,
     centre,
     bringIn,
+    find: () => {
+      const field = document.querySelector<HTMLElement>('#main [data-find]');
+      if (field) return field.focus();
+      setView('Map');
+      actions.seek(editor.store.getState().sought ?? '');
+    },
     leaveCanvas: () => document.getElementById('map-foot')?.focus({ preventScroll: true }),
     go,
     fit: () => show(drawnBox(seen(), legend), { duration: 160 }),
@@ -309,9 +325,9 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
               <WithMap>
                 {(map) =>
                   view === 'Outline' ? (
-                    <OutlineView map={map} language={assignment.language} onGo={(id) => go([id])} />
+                    <OutlineTree map={map} assignment={assignment} mayEdit={mayEdit} onGo={go} onWrite={() => undefined} />
                   ) : (
-                    <SentencesView map={map} legend={legend} language={assignment.language} onGo={(id) => go([id])} />
+                    <SentencesGrid map={map} assignment={assignment} mayEdit={mayEdit} centre={middle} onGo={go} />
                   )
                 }
               </WithMap>

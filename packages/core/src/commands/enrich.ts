@@ -24,6 +24,15 @@ export function setNote(map: TopicMap, id: string, note: string): Outcome {
   return wanted === topic.note ? done() : set(id, { note: wanted });
 }
 
+/** How many words are to be written about a topic and what hangs from it; null for no such goal. */
+export function setWordGoal(map: TopicMap, id: string, words: number | null): Outcome {
+  const topic = topicOf(map, id);
+  if (!topic) return refused('topicGone');
+  if (words !== null && !(Number.isInteger(words) && words >= 1 && words <= 100_000)) return refused('noGoal');
+  const wanted = words ?? undefined;
+  return wanted === topic.wordGoal ? done() : set(id, { wordGoal: wanted });
+}
+
 /** Says where what a topic says comes from. */
 export function setSource(map: TopicMap, id: string, source: string): Outcome {
   const topic = topicOf(map, id);

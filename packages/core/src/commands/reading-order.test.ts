@@ -5,7 +5,7 @@ import type { Outcome } from '../map/changes.js';
 import type { TopicMap } from '../map/types.js';
 import { mapOutline } from '../outline/map-outline.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
-import { addInOrder, hangInOrder, indent, moveInOrder, outdent } from './reading-order.js';
+import { addInOrder, deleteRows, hangInOrder, indent, moveInOrder, outdent } from './reading-order.js';
 
 const { legend } = assignmentOf();
 const maker = () => {
@@ -102,6 +102,16 @@ describe('the order in which a map is read', () => {
     expect(told(made('root', 'beside'))).toBe('root .a ..x ..y .b ..z .c new');
     expect(told(made(null, 'beside'))).toBe('root .a ..x ..y .b ..z .c new');
     expect(made('x', 'beside').links.find(({ to }) => to === 'new-1')!.phrase).toBe('is');
+  });
+
+  test('a row that is deleted leaves what hung from it, one higher and in its place', () => {
+    const map = family();
+    const deleted = (...ids: string[]) => told(after(map, deleteRows(map, ids, maker(), legend)));
+    expect(deleted('a')).toBe('root .x .y .b ..z .c');
+    expect(deleted('b')).toBe('root .a ..x ..y .z .c');
+    expect(deleted('a', 'b')).toBe('root .x .y .z .c');
+    expect(deleted('root')).toBe('a .x .y b .z c');
+    expect(deleted('c')).toBe('root .a ..x ..y .b ..z');
   });
 
   test('only what has to get a new key gets one', () => {

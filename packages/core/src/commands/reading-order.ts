@@ -1,12 +1,14 @@
 import { generateNKeysBetween } from 'fractional-indexing';
 import { applyChanges, done, refused } from '../map/changes.js';
 import type { Change, Maker, Outcome } from '../map/changes.js';
+import { sortMap } from '../map/order.js';
 import type { Legend, Link, TopicMap } from '../map/types.js';
 import { mapOutline } from '../outline/map-outline.js';
 import { cutLoose, hangFrom } from './branches.js';
 import { hangsBy } from './hanging.js';
 import { setPhrase } from './links.js';
 import { addTopic, growTopic } from './topics.js';
+import { deleteMarks } from './whole-map.js';
 import type { NewTopic } from './topics.js';
 
 /**
@@ -97,6 +99,28 @@ export function outdent(map: TopicMap, id: string, maker: Maker, legend: Legend)
   const over = hangs.get(link.from);
   if (!over) return cutLoose(map, [id]);
   return hangInOrder(map, { id, from: over.from, after: over.id, linkKind: link.kind }, maker, legend);
+}
+
+/** Deletes topics as lines of an outline are deleted: what hung from one hangs one higher, in its place, with its words. */
+export function deleteRows(map: TopicMap, ids: readonly string[], maker: Maker, legend: Legend): Outcome {
+  let now = map;
+  const changes: Change[] = [];
+  const take = (outcome: Outcome): Outcome => {
+    if (!outcome.ok) return outcome;
+    changes.push(...outcome.changes);
+    now = sortMap(applyChanges(now, outcome.changes));
+    return outcome;
+  };
+  for (const id of ids) {
+    // The last first: each is read right after what it hung from.
+    for (const { to } of hangsBy(now).has(id) ? hanging(now, id).toReversed() : []) {
+      const out = take(outdent(now, to, maker, legend));
+      // What is linked to the one above already is only cut loose.
+      if (!out.ok && out.code !== 'linkedAlready') return out;
+    }
+  }
+  const gone = deleteMarks(now, ids);
+  return gone.ok ? done(...changes, ...gone.changes) : gone;
 }
 
 const topsOf = (map: TopicMap): string[] =>

@@ -19,18 +19,20 @@ type Named = Omit<NewTopic, 'at'>;
 /**
  * Writes a sentence: topics that bear its ends' texts are taken, others are made, the second where it hangs from the first;
  * then the link with its words.
+ * @param from a topic of the map, or words
  * @param at where the first is made, if it is not there yet
  */
 export function writeSentence(
   map: TopicMap,
-  { from, phrase, to, kind, at }: { from: Named; phrase: string; to: Named; kind: string | null; at: Spot },
+  { from, phrase, to, kind, at }: { from: Named | Topic; phrase: string; to: Named; kind: string | null; at: Spot },
   maker: Maker,
   legend: Legend,
 ): Outcome {
   if (isBlank(from.text) || isBlank(to.text)) return refused('endsWanted');
   if (normalForm(from.text) === normalForm(to.text)) return refused('toItself', { text: from.text });
-  const [first, second] = [topicNamed(map, from.text), topicNamed(map, to.text)];
-  const begun = first ? done() : addTopic(map, { ...from, at: second ? above(second) : at }, maker, legend);
+  const first = 'id' in from ? topicOf(map, from.id) : topicNamed(map, from.text);
+  const second = topicNamed(map, to.text);
+  const begun = first ? done() : 'id' in from ? refused('topicGone') : addTopic(map, { ...from, at: second ? above(second) : at }, maker, legend);
   if (!begun.ok) return begun;
   const now = applyChanges(map, begun.changes);
   const start = first ?? now.topics.at(-1)!;

@@ -32,6 +32,7 @@ export const REASONS = {
   clearAlready: 'It lies on nothing already.',
   noteTooLong: 'There is room for {most, number} characters. Shorten it, or spread it over several topics.',
   notesFull: 'All notes of a map together have room for 2 million characters, and that is used up.',
+  noGoal: 'A goal is a whole number of words, from 1 to 100,000.',
   noAddress: 'That is no web address that can be opened. It begins with http, https or mailto.',
   addressThere: 'This address is there already.',
   addressesFull: 'A topic holds {most, number} addresses.',

@@ -94,6 +94,8 @@ export const TOPIC = record(
     wordless: boolean,
     files: listOf(record({ src: text(SHORT) }, { name: words })),
     marks: listOf(text(100)),
+    /** how many words its author means to write about it and what is below it */
+    wordGoal: number({ least: 1, most: 100_000 }),
     sequence: number(),
     when: words,
     /** the id of the starter topic it came from */

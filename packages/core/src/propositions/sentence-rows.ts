@@ -1,4 +1,5 @@
 import { MapIndex } from '../map-index/map-index.js';
+import { isStructural } from '../map/kinds.js';
 import { kindOfLink } from '../map/style.js';
 import type { Assignment, Link, Topic, TopicMap } from '../map/types.js';
 import { VAGUE } from '../requirements/propositions/precise-phrases.js';
@@ -37,6 +38,7 @@ export function sentenceRows(map: TopicMap, assignment: Assignment): SentenceRow
   const crossing = new Set(index.crossLinks);
   return map.links.map((link) => {
     const [from, to] = index.ends(link);
+    const kind = kindOfLink(assignment.legend, link.kind);
     const levels = [from, to].flatMap(({ id }) => index.levels.get(id) ?? []);
     return {
       link,
@@ -44,10 +46,17 @@ export function sentenceRows(map: TopicMap, assignment: Assignment): SentenceRow
       to,
       fromKind: index.kindOf(from)?.name ?? '',
       toKind: index.kindOf(to)?.name ?? '',
-      linkKind: kindOfLink(assignment.legend, link.kind)?.name ?? '',
+      linkKind: kind?.name ?? '',
       level: levels.length === 2 ? Math.max(...levels) : null,
       crosses: crossing.has(link),
-      concern: isBlank(link.phrase) ? 'blank' : vague.has(normalForm(link.phrase)) ? 'vague' : null,
+      concern: !isBlank(link.phrase)
+        ? vague.has(normalForm(link.phrase))
+          ? 'vague'
+          : null
+        : // A kind beside the structure says what it means by its name.
+          isStructural(kind)
+          ? 'blank'
+          : null,
     };
   });
 }

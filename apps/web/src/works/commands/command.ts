@@ -28,6 +28,8 @@ export interface DeskHand {
   /** the middle of what is seen of the map */
   centre: () => Spot;
   leaveCanvas: () => void;
+  /** opens what finds words in the view that is shown */
+  find: () => void;
   fit: () => void;
   /** what of the screen the map has, in units of a map at full size */
   frame: () => Frame;

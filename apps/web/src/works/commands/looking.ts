@@ -26,10 +26,7 @@ export const LOOKING: readonly Command[] = [
     name: 'Find on the map, and go there',
     keys: ['Mod+F'],
     where: 'page',
-    run: ({ editor, show }) => {
-      show('Map');
-      editor.actions.seek(editor.store.getState().sought ?? '');
-    },
+    run: ({ find }) => find(),
   },
   flagged('next-flag', 'Go to the next thing that is flagged', 'Alt+F', 1),
   flagged('flag-before', 'Go to the flagged thing before', 'Alt+Shift+F', -1),

@@ -272,6 +272,7 @@ describe('keys on the canvas', () => {
     centre: () => ({ x: 1, y: 2 }),
     bringIn: () => undefined,
     leaveCanvas: () => undefined,
+    find: () => undefined,
     go: () => undefined,
     fit: () => undefined,
     frame: () => ({ width: 800, height: 600 }),

@@ -13,6 +13,7 @@ import { createHand, usualLinkKind } from './hand';
 import { markActions } from './mark-actions';
 import { pictureActions } from './picture-actions';
 import type { EditorState, Typing } from './state';
+import { listActions } from './list-actions';
 import { typingActions } from './typing-actions';
 
 export type Editor = ReturnType<typeof createEditor>;
@@ -66,7 +67,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     const there = new Set(marksIn(map));
     const { selection, typing } = get();
     const kept = selection.filter((id) => there.has(id));
-    const lost = typing && typing.what !== 'new' && !there.has(typing.id) ? typing : null;
+    const lost = typing && 'id' in typing && !there.has(typing.id) ? typing : null;
     const before = get().map;
     set({
       map,
@@ -78,7 +79,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     if (lost) keepWords(lost, before);
   });
   /** What one was typing into is gone, by somebody else's hand or by an undo: words typed since are kept and that is said. */
-  const keepWords = (lost: Exclude<Typing, { what: 'new' }>, before: TopicMap): void => {
+  const keepWords = (lost: Extract<Typing, { id: string }>, before: TopicMap): void => {
     const { words } = get();
     const was = [...before.topics, ...before.links].find(({ id }) => id === lost.id);
     const old = was && ('text' in was ? was.text : was.phrase);
@@ -113,6 +114,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     ...arranging,
     ...askingActions(hand, { ...marks, ...arranging }),
     ...enrichActions(hand),
+    ...listActions(hand),
     ...pictureActions(hand),
     /** Shows one branch alone, or everything again. */
     showAlone: (alone: string | null): void => set({ alone }),

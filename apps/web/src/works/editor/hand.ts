@@ -1,4 +1,4 @@
-import { isFixed, isStructural, kindOfLink, reasonOf, roomFor } from '@ichnograph/core';
+import { isFixed, isStructural, kindOfLink, normalForm, reasonOf, roomFor } from '@ichnograph/core';
 import type { Assignment, Change, Chip, Legend, Maker, Outcome } from '@ichnograph/core';
 import type { LiveMap } from '@ichnograph/livemap';
 import type { StoreApi } from 'zustand/vanilla';
@@ -75,6 +75,10 @@ export const addedId = (changes: readonly Change[] | false, to: 'topics' | 'link
   const added = changes && changes.find((change) => change.do === 'add' && change.to === to);
   return added && added.do === 'add' ? added.item.id : null;
 };
+
+/** The term of the bank that some words name. */
+export const chipNamed = (chips: readonly Chip[], words: string): Chip | undefined =>
+  chips.find((one) => normalForm(one.text) === normalForm(words.trim()));
 
 /** What a topic keeps of the chip it was. */
 export const ofChip = (chip: Chip | undefined): { origin?: string; parked?: true } => ({

@@ -12,7 +12,14 @@ export interface Spot {
 export type Typing =
   | { what: 'new'; at: Spot; from: string | null; between?: string; onTrunk?: true }
   | { what: 'topic'; id: string; fresh?: boolean }
-  | { what: 'phrase'; id: string; fresh?: boolean; also?: readonly string[] };
+  | { what: 'phrase'; id: string; fresh?: boolean; also?: readonly string[] }
+  | Listed;
+
+/** What is typed where the map is read as a list: an end of a link, or a new row of the outline. */
+export type Listed =
+  | { what: 'end'; id: string; end: 'from' | 'to'; fresh?: boolean }
+  | { what: 'row'; after: string | null; as: 'beside' | 'below' };
+
 
 export type PictureTab = 'Library' | 'Yours' | 'Sketch';
 /** A picture whose place another is to take: of a topic, or a loose one, whose `src` is null. */

@@ -1,11 +1,11 @@
 import {
+  addInOrder,
   addTopic,
   branchFill,
   freeSpot,
   growTopic,
   hangsBy,
   isBlank,
-  normalForm,
   placeUnder,
   refused,
   setPhrases,
@@ -13,14 +13,27 @@ import {
   setTextOrNote,
   splitLink,
   wordsAndNote,
+  writeEnd,
 } from '@ichnograph/core';
-import type { Change, Outcome } from '@ichnograph/core';
-import { addedId, ofChip, takeFromBank } from './hand';
+import type { Change, Outcome, TopicMap } from '@ichnograph/core';
+import { addedId, chipNamed, ofChip, takeFromBank } from './hand';
 import type { Hand } from './hand';
 import type { Spot, Typing } from './state';
 
 /** The size of a topic before its words are known, canvas units. */
 const GUESSED = { width: 110, height: 40 };
+
+/** Where a new row of the outline is drawn that hangs from nothing: by what it is read after. */
+const besideOf = ({ topics }: TopicMap, id: string | null): Spot =>
+  topics.find((one) => one.id === id) ?? topics.at(-1) ?? { x: 0, y: 0 };
+
+/** What is typed in a list, as it goes on where the map is drawn. */
+function onDrawing(map: TopicMap, typing: Typing): Typing {
+  if (typing.what === 'end') return { what: 'topic', id: map.links.find(({ id }) => id === typing.id)![typing.end] };
+  if (typing.what !== 'row') return typing;
+  const from = typing.as === 'below' ? typing.after : (hangsBy(map).get(typing.after ?? '')?.from ?? null);
+  return { what: 'new', at: freeSpot(map, besideOf(map, typing.after), GUESSED), from };
+}
 
 /** Words on the map, from the first letter to the last. */
 export function typingActions({
@@ -85,7 +98,7 @@ export function typingActions({
       if (get().map.pictures.some((one) => one.id === id)) return;
       edit(id);
       const { typing, map } = get();
-      if (typing === null || typing.what === 'new') return;
+      if (typing === null || !('id' in typing)) return;
       const given = map.topics.find((one) => one.id === id)?.origin !== undefined;
       if (given)
         set({ refusal: 'This topic was given. What you type comes behind its words; Escape leaves it as it was.' });
@@ -94,8 +107,9 @@ export function typingActions({
     /** Takes up what was being typed when the page was left. */
     resume: (typing: Typing, words: string): void => {
       const { map } = get();
-      const there = typing.what === 'new' || [...map.topics, ...map.links].some(({ id }) => id === typing.id);
-      if (there) set({ typing, words });
+      const there = !('id' in typing) || [...map.topics, ...map.links].some(({ id }) => id === typing.id);
+      // The page opens with the drawing: what was typed in a list goes on there.
+      if (there) set({ typing: onDrawing(map, typing), words });
     },
     type: (words: string): void => set({ words }),
     cancelTyping: (): void => set({ typing: null, words: '', refusal: null }),
@@ -105,7 +119,7 @@ export function typingActions({
       if (!typing) return;
       set({ typing: null, words: '' });
       // Opened by a key that brought no letter after all.
-      if (typing.what !== 'new' && typing.fresh && words === '') return;
+      if ('fresh' in typing && typing.fresh && words === '') return;
       /** What was refused is not lost: the field stays open, with its words, beside the reason. */
       const runOrKeep = (outcome: Outcome, ...more: Change[]): readonly Change[] | false => {
         const made = draw(outcome, ...more);
@@ -117,15 +131,25 @@ export function typingActions({
         if (made && words.trim().length > LIMITS.text)
           refuse(`That is longer than ${LIMITS.text} characters: all of it is in the topic’s note.`);
       };
+      if (typing.what === 'end') return void runOrKeep(writeEnd(map, typing.id, typing.end, words, legend));
       if (typing.what === 'topic') return sayInNote(runOrKeep(setTextOrNote(map, typing.id, words, legend)));
       if (isBlank(words)) return;
-      const chip = chips.find((one) => normalForm(one.text) === normalForm(words.trim()));
+      const chip = chipNamed(chips, words);
       const wanted = {
         ...wordsAndNote(words.trim()),
         kind: chip ? kindOfChip(chip) : next.topicKind,
-        at: typing.at,
         ...ofChip(chip),
       };
+      if (typing.what === 'row') {
+        const { after, as } = typing;
+        const row = { ...wanted, after, as, phrase: '', linkKind: next.linkKind };
+        const at = freeSpot(map, besideOf(map, after), GUESSED);
+        const made = runOrKeep(addInOrder(map, row, at, maker, legend), ...takeFromBank(chip));
+        sayInNote(made);
+        const id = addedId(made, 'topics');
+        if (id) set({ selection: [id] });
+        return;
+      }
       const fill = branchFill(map, typing.from, assignment);
       const parent = typing.from !== null && map.topics.some(({ id }) => id === typing.from) ? typing.from : null;
       const made = runOrKeep(
@@ -134,11 +158,11 @@ export function typingActions({
           : parent
             ? growTopic(
                 map,
-                { ...wanted, fill, from: parent, linkKind: next.linkKind, ...(typing.onTrunk && { at: undefined }) },
+                { ...wanted, fill, from: parent, linkKind: next.linkKind, ...(!typing.onTrunk && { at: typing.at }) },
                 maker,
                 legend,
               )
-            : addTopic(map, wanted, maker, legend),
+            : addTopic(map, { ...wanted, at: typing.at }, maker, legend),
         ...takeFromBank(chip),
       );
       sayInNote(made);

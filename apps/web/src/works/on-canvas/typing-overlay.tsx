@@ -8,7 +8,7 @@ import type { Typing } from '../editor';
 /** The field in which words are typed, on the map where they will stand. */
 export function TypingOverlay({ assignment, onDone }: { assignment: Assignment; onDone: (byKey: boolean) => void }) {
   const typing = useEditorState((state) => state.typing);
-  if (!typing) return null;
+  if (!typing || typing.what === 'end' || typing.what === 'row') return null;
   return typing.what === 'phrase' ? (
     <PhraseField key={typing.id} id={typing.id} legend={assignment.legend} onDone={onDone} />
   ) : (
@@ -68,7 +68,7 @@ function TopicField({
   assignment,
   onDone,
 }: {
-  typing: Exclude<Typing, { what: 'phrase' }>;
+  typing: Extract<Typing, { what: 'new' | 'topic' }>;
   assignment: Assignment;
   onDone: (byKey: boolean) => void;
 }) {

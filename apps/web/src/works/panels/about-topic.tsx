@@ -2,12 +2,13 @@ import { isBlank, TOPIC_MARKS, topicMarks, wordsOf } from '@ichnograph/core';
 import type { Topic } from '@ichnograph/core';
 import { NotebookPen, X } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { stayWhereFocusIs } from '../../common/focus-home';
 import { CommittedInput } from '../../common/committed';
 import { Button, buttonClass } from '../../ui/button';
 import { Files, Pictures } from './about-pictures';
 import { useEditor, useEditorState } from '../editor';
+import { useKeptNote } from '../kept-note';
 
 /** What the selected topic bears besides its words: note, source, pictures, addresses, files, its place in time, marks. */
 export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
@@ -52,30 +53,8 @@ export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
   );
 }
 
-const REST_MS = 900;
-
-/** The note, kept as it is typed: whenever the hand rests, and when the field is left. Who types nothing keeps nothing. */
 function Note({ topic }: { topic: Topic }) {
-  const { actions } = useEditor();
-  const stored = topic.note ?? '';
-  const [typed, setTyped] = useState<string | null>(null);
-  const text = typed ?? stored;
-  const latest = useRef({ typed, stored });
-  useEffect(() => {
-    latest.current = { typed, stored };
-  });
-  const keep = (): void => {
-    const now = latest.current;
-    if (now.typed !== null && now.typed !== now.stored) actions.setNote(topic.id, now.typed);
-    setTyped(null);
-  };
-  useEffect(() => {
-    const timer = setTimeout(keep, REST_MS);
-    return () => clearTimeout(timer);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- after each change of the text
-  }, [typed]);
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it goes
-  useEffect(() => keep, []);
+  const { text, type, keep } = useKeptNote(topic);
   const count = wordsOf(text).length;
   return (
     <label className="grid gap-1">
@@ -88,7 +67,7 @@ function Note({ topic }: { topic: Topic }) {
         maxLength={20000}
         value={text}
         spellCheck
-        onChange={({ target }) => setTyped(target.value)}
+        onChange={({ target }) => type(target.value)}
         onBlur={keep}
       />
       <span className="text-xs text-quiet">
