@@ -141,6 +141,8 @@ export { bearersOf, bearsWords } from './outline/borne.js';
 export type { Borne } from './outline/borne.js';
 export { noteAims } from './outline/note-aims.js';
 export type { NoteAim } from './outline/note-aims.js';
+export { stopView, tourLine, tourStops, usualStops } from './outline/tour.js';
+export type { TourLine, TourStop } from './outline/tour.js';
 export { mapOutline } from './outline/map-outline.js';
 export type { OutlineRow } from './outline/map-outline.js';
 export type { LookAgain } from './advice/look-again.js';
@@ -170,6 +172,7 @@ export {
   wordsAndNote,
 } from './commands/topics.js';
 export { addLink, bendLink, linkAll, reattach, setPhrase, setPhrases, turnLinks } from './commands/links.js';
+export { addStops, makeTour, moveStop, nameTour, removeStop, removeTour, sayAtStop } from './commands/tours.js';
 export { topicNamed, writeEnd, writeSentence } from './commands/sentences.js';
 export { addInOrder, deleteRows, hangInOrder, indent, moveInOrder, outdent } from './commands/reading-order.js';
 export { cutLoose, dropTarget, hangFrom, headsOf } from './commands/branches.js';

@@ -14,7 +14,8 @@ export function useKeptNote({ id, note: stored = '' }: Pick<Topic, 'id' | 'note'
   });
   const keep = (): void => {
     const now = latest.current;
-    if (now.typed !== null && now.typed !== now.stored) actions.setNote(id, now.typed);
+    // What is refused, with the reason, stays to be shortened.
+    if (now.typed !== null && now.typed !== now.stored && !actions.setNote(id, now.typed)) return;
     setTyped(null);
   };
   useEffect(() => {

@@ -36,6 +36,7 @@ import { Finder } from './on-canvas/finder';
 import { FoldSigns } from './on-canvas/fold-signs';
 import { LinkGrips } from './on-canvas/link-grips';
 import { Moves, MovesShown } from './on-canvas/moves';
+import { TourLineShown } from './tour/line';
 import { NoteCard } from './on-canvas/note-card';
 import { PaperPins } from './on-canvas/paper-pins';
 import { RoomLine } from './on-canvas/room-line';
@@ -172,6 +173,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
               <PaperPins />
               <RowGrips />
               <MovesShown />
+              <TourLineShown />
               <RoomLine />
               <LinkGrips assignment={open.assignment} />
               <TypingOverlay

@@ -5,7 +5,7 @@ import type { Chip, TitleBlockText, TopicMap } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
 import { Ellipsis, History, Keyboard, Search } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -37,6 +37,7 @@ import { useKeptTyping } from './kept-typing';
 import { shownOf } from './shown-of';
 import { MapCanvas } from './map-canvas';
 import { MapDialogs } from './dialogs/map-dialogs';
+import { TourView } from './tour/tour-view';
 import { AboutWork } from './told/about-work';
 import type { DrawnMap } from './drawn-map';
 import { Notices } from './told/notices';
@@ -45,6 +46,9 @@ import { SayMeanwhile } from './told/say-meanwhile';
 import { SaveWords } from './told/save-words';
 import { hasVersions, useLiveWork } from './use-live-work';
 import type { MapSource, OpenWork } from './use-live-work';
+
+/** What writes at length comes when somebody writes. */
+const Essay = lazy(() => import('./essay/essay'));
 
 export function MapPage() {
   const work = useWork(useParams().id!);
@@ -120,7 +124,13 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const editor = useEditor();
   const { actions } = editor;
   const host = useRef<HTMLDivElement>(null);
-  const [view, setView] = useState<View>('Map');
+  const [view, showView] = useState<View>('Map');
+  /** where the map is being written out, and the topic that was begun with */
+  const [writing, setWriting] = useState<{ from: string | null } | null>(null);
+  const setView = (next: View): void => {
+    setWriting(null);
+    showView(next);
+  };
   const [shown, setShown] = useState<Shown | null>(null);
   const [carried, setCarried] = useState<Chip | null>(null);
   const state = useStore(open.work.store, (store) => store.state);
@@ -279,18 +289,30 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
           }
         />
         <Desk
-          id="map"
-          left={{
-            name: 'Legend and word bank',
-            size: 216,
-            wideFrom: waits ? WIDE_WITH_TERMS : 1440,
-            content: (
-              <LeftPanel workId={detail.id} open={open} mayEdit={mayEdit} centre={centre} onPlace={placeNearCentre} />
-            ),
-            rail: (openCard) => <LeftRail open={open} mayEdit={mayEdit} onOpen={openCard} />,
-          }}
+          // Who writes at length has the whole width: another desk, with sides of its own.
+          key={writing ? 'writing' : 'map'}
+          id={writing ? 'writing' : 'map'}
+          left={
+            writing
+              ? undefined
+              : {
+                  name: 'Legend and word bank',
+                  size: 216,
+                  wideFrom: waits ? WIDE_WITH_TERMS : 1440,
+                  content: (
+                    <LeftPanel
+                      workId={detail.id}
+                      open={open}
+                      mayEdit={mayEdit}
+                      centre={centre}
+                      onPlace={placeNearCentre}
+                    />
+                  ),
+                  rail: (openCard) => <LeftRail open={open} mayEdit={mayEdit} onOpen={openCard} />,
+                }
+          }
           right={
-            open.of === 'mine'
+            open.of === 'mine' || writing
               ? undefined
               : {
                   name: 'Requirements',
@@ -313,7 +335,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
               {focusQuestion}
             </p>
           )}
-          {mayEdit && <LooksBar assignment={assignment} prompts={open.of === 'sheet'} />}
+          {mayEdit && !writing && <LooksBar assignment={assignment} prompts={open.of === 'sheet'} />}
           {work && <AboutWork work={work} open={open} />}
           <Notices open={open} />
           <div className="relative min-h-0 flex-1">
@@ -324,8 +346,20 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
             ) : (
               <WithMap>
                 {(map) =>
-                  view === 'Outline' ? (
-                    <OutlineTree map={map} assignment={assignment} mayEdit={mayEdit} onGo={go} onWrite={() => undefined} />
+                  writing ? (
+                    <Suspense fallback={<Loading what="Opening the pages …" />}>
+                      <Essay map={map} assignment={assignment} from={writing.from} onBack={() => setWriting(null)} />
+                    </Suspense>
+                  ) : view === 'Tour' ? (
+                    <TourView map={map} assignment={assignment} mayEdit={mayEdit} />
+                  ) : view === 'Outline' ? (
+                    <OutlineTree
+                      map={map}
+                      assignment={assignment}
+                      mayEdit={mayEdit}
+                      onGo={go}
+                      onWrite={(id) => setWriting({ from: id })}
+                    />
                   ) : (
                     <SentencesGrid map={map} assignment={assignment} mayEdit={mayEdit} centre={middle} onGo={go} />
                   )

@@ -131,7 +131,12 @@ const topsOf = (map: TopicMap): string[] =>
 /** Makes a topic that is read after another, beside it or as the first that hangs from it. */
 export function addInOrder(
   map: TopicMap,
-  wanted: Omit<NewTopic, 'at'> & { after: string | null; as: 'beside' | 'below'; phrase: string; linkKind: string | null },
+  wanted: Omit<NewTopic, 'at'> & {
+    after: string | null;
+    as: 'beside' | 'below';
+    phrase: string;
+    linkKind: string | null;
+  },
   at: { x: number; y: number },
   maker: Maker,
   legend: Legend,

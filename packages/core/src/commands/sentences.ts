@@ -32,7 +32,11 @@ export function writeSentence(
   if (normalForm(from.text) === normalForm(to.text)) return refused('toItself', { text: from.text });
   const first = 'id' in from ? topicOf(map, from.id) : topicNamed(map, from.text);
   const second = topicNamed(map, to.text);
-  const begun = first ? done() : 'id' in from ? refused('topicGone') : addTopic(map, { ...from, at: second ? above(second) : at }, maker, legend);
+  const begun = first
+    ? done()
+    : 'id' in from
+      ? refused('topicGone')
+      : addTopic(map, { ...from, at: second ? above(second) : at }, maker, legend);
   if (!begun.ok) return begun;
   const now = applyChanges(map, begun.changes);
   const start = first ?? now.topics.at(-1)!;

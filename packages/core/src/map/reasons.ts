@@ -44,6 +44,8 @@ export const REASONS = {
   fileThere: 'This file is there already.',
   filesFull: 'A topic holds {most, number} files.',
   altTooLong: 'The words for a picture have room for {most, number} characters.',
+  tourGone: 'That tour is gone.',
+  stopsFull: 'A tour has room for {most, number} stops.',
   regionGone: 'That region is gone.',
   noGroup: 'What is selected is in no group.',
   nothingToFold: 'Nothing hangs from what is selected.',

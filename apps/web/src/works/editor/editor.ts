@@ -14,6 +14,7 @@ import { markActions } from './mark-actions';
 import { pictureActions } from './picture-actions';
 import type { EditorState, Typing } from './state';
 import { listActions } from './list-actions';
+import { tourActions } from './tour-actions';
 import { typingActions } from './typing-actions';
 
 export type Editor = ReturnType<typeof createEditor>;
@@ -44,6 +45,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     large: null,
     bringing: 0,
     alone: null,
+    tourLine: false,
     blank: null,
     overview: null,
     moves: false,
@@ -115,9 +117,11 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     ...askingActions(hand, { ...marks, ...arranging }),
     ...enrichActions(hand),
     ...listActions(hand),
+    ...tourActions(hand),
     ...pictureActions(hand),
     /** Shows one branch alone, or everything again. */
     showAlone: (alone: string | null): void => set({ alone }),
+    toggleTourLine: (): void => set({ tourLine: !get().tourLine }),
     toggleBlank: (what: 'topics' | 'phrases'): void => set({ blank: get().blank === what ? null : what }),
     toggleOverview: (): void => set({ overview: !(get().overview ?? get().offered) }),
     /** Whether so little of the map is in sight that the overview shows itself. */

@@ -11,6 +11,7 @@ import {
   setRegion,
   setSequence,
   setSource,
+  setWordGoal,
   toggleMark,
 } from '@ichnograph/core';
 import type { Chip, Frame } from '@ichnograph/core';
@@ -23,6 +24,7 @@ export function enrichActions({ legend, maker, get, set, run, selectedTopics }: 
   return {
     about: (about: boolean): void => set({ about }),
     setNote: (id: string, note: string): boolean => run(setNote(get().map, id, note)) !== false,
+    setWordGoal: (id: string, words: number | null): boolean => run(setWordGoal(get().map, id, words)) !== false,
     setSource: (id: string, source: string): boolean => run(setSource(get().map, id, source)) !== false,
     addWebAddress: (id: string, url: string, title: string): boolean =>
       run(addWebAddress(get().map, id, url, title)) !== false,

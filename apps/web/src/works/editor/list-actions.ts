@@ -103,7 +103,8 @@ export function listActions({ assignment, legend, maker, get, set, run, draw, ki
       if (draw(indent(get().map, id, get().next.linkKind, maker, legend))) announce(`Below ${above(id)}.`);
     },
     outdent: (id: string): void => {
-      if (draw(outdent(get().map, id, maker, legend))) announce(above(id) === '' ? 'At the margin.' : `Below ${above(id)}.`);
+      if (draw(outdent(get().map, id, maker, legend)))
+        announce(above(id) === '' ? 'At the margin.' : `Below ${above(id)}.`);
     },
     /** Hangs a row where it was let go: from a topic, after one that hangs there, or first. */
     hangRow: (id: string, from: string, after: string | null | 'last'): void => {

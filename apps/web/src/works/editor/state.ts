@@ -20,7 +20,6 @@ export type Listed =
   | { what: 'end'; id: string; end: 'from' | 'to'; fresh?: boolean }
   | { what: 'row'; after: string | null; as: 'beside' | 'below' };
 
-
 export type PictureTab = 'Library' | 'Yours' | 'Sketch';
 /** A picture whose place another is to take: of a topic, or a loose one, whose `src` is null. */
 export interface Replaced {
@@ -71,6 +70,8 @@ export interface EditorState {
   bringing: number;
   /** the topic whose branch alone is shown */
   alone: string | null;
+  /** whether the line of its tour is drawn on the map */
+  tourLine: boolean;
   /** whose words are hidden, to test oneself */
   blank: 'topics' | 'phrases' | null;
   /** whether the overview is shown; null: while little of the map is in sight */

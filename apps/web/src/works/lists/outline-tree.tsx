@@ -130,7 +130,11 @@ export function OutlineTree({
     ArrowLeft: (one, column) => {
       if (column !== 'topic') return false;
       if (one.below > 0 && !one.folded) return actions.foldThese([one.id]);
-      if (one.parent !== null) tree.go(rows.findIndex(({ id }) => id === one.parent), 0);
+      if (one.parent !== null)
+        tree.go(
+          rows.findIndex(({ id }) => id === one.parent),
+          0,
+        );
     },
     Enter: (one, column) => (column === 'topic' ? writeAfter(one) : edit(one, column)),
     'Mod+Enter': ({ id }) => actions.writeRow(id, 'below'),
@@ -172,7 +176,11 @@ export function OutlineTree({
       <div className="flex flex-wrap items-center gap-2 border-b border-rule px-3 py-2">
         {mayEdit && (
           <>
-            <Button small onClick={() => (row ? writeAfter(row) : actions.writeRow(null, 'beside'))} title="A new line (Enter)">
+            <Button
+              small
+              onClick={() => (row ? writeAfter(row) : actions.writeRow(null, 'beside'))}
+              title="A new line (Enter)"
+            >
               <Plus aria-hidden size={14} />
               New line
             </Button>
@@ -259,16 +267,16 @@ export function OutlineTree({
                         if ((event.target as HTMLElement).closest('button, input, textarea')) return;
                         tree.focusOn({ id, column: i });
                         if (event.ctrlKey || event.metaKey)
-                          actions.select(
-                            chosen.has(id) ? chosenTopics.filter((x) => x !== id) : [...chosenTopics, id],
-                          );
+                          actions.select(chosen.has(id) ? chosenTopics.filter((x) => x !== id) : [...chosenTopics, id]);
                         else choose(id, event.shiftKey);
                       }}
                       onDoubleClick={() => edit(one, column)}
                     >
                       {isTyped(column) ? (
                         <TypedField
-                          label={column === 'topic' ? (isNew ? 'A new topic' : 'Words of this topic') : 'Words it hangs by'}
+                          label={
+                            column === 'topic' ? (isNew ? 'A new topic' : 'Words of this topic') : 'Words it hangs by'
+                          }
                           {...(isNew && typing?.what === 'row' && { onShift: (by) => shiftNew(typing, by) })}
                           onDone={(how) => (isNew && typing?.what === 'row' ? endNew(how, typing) : done(how, column))}
                         />
@@ -305,7 +313,11 @@ export function OutlineTree({
                           }}
                         />
                       ) : (
-                        <NoteCell row={one} aim={aims.get(id)} goal={map.topics.find((topic) => topic.id === id)?.wordGoal} />
+                        <NoteCell
+                          row={one}
+                          aim={aims.get(id)}
+                          goal={map.topics.find((topic) => topic.id === id)?.wordGoal}
+                        />
                       )}
                     </div>
                   ))}
@@ -318,8 +330,8 @@ export function OutlineTree({
       <TopicNames topics={map.topics} />
       {mayEdit && (
         <p className="border-t border-rule px-3 py-1.5 text-sm text-quiet">
-          Enter a new line · Ctrl Enter one below · Alt with arrows: move, set in and out · ← → fold · Alt N note · Alt K
-          tie
+          Enter a new line · Ctrl Enter one below · Alt with arrows: move, set in and out · ← → fold · Alt N note · Alt
+          K tie
         </p>
       )}
     </div>

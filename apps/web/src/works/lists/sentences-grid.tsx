@@ -58,7 +58,12 @@ function flagsOf(report: Report | null): ReadonlyMap<string, { requirement: stri
 }
 
 /** Ids in an order that stays while rows are mended: what was mended does not jump away from under the hand. */
-function useSteadyOrder(rows: readonly SentenceRow[], sort: SentenceSort, words: string, language: string): SentenceRow[] {
+function useSteadyOrder(
+  rows: readonly SentenceRow[],
+  sort: SentenceSort,
+  words: string,
+  language: string,
+): SentenceRow[] {
   const { store, assignment } = useEditor();
   const ids = useMemo(() => {
     const now = sentenceRows(store.getState().map, assignment);

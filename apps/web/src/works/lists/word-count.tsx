@@ -1,15 +1,7 @@
 import type { NoteAim } from '@ichnograph/core';
 
 /** How many words there are, of how many their author set out to write, and how many are asked. */
-export function WordCount({
-  count,
-  aim,
-  goal,
-}: {
-  count: number;
-  aim: NoteAim | undefined;
-  goal: number | undefined;
-}) {
+export function WordCount({ count, aim, goal }: { count: number; aim: NoteAim | undefined; goal: number | undefined }) {
   const { least, most } = aim ?? { least: null, most: null };
   const asked = least === null ? null : most === null ? `at least ${least}` : `${least} to ${most}`;
   const isOff = count < (least ?? 0) || (most !== null && count > most);

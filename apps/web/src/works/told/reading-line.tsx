@@ -22,8 +22,7 @@ export function ReadingLine({ open }: { open: OpenWork }) {
   const hovered = useEditorState((state) => state.hovered);
   const selection = useEditorState((state) => state.selection);
   const parent = typing?.what === 'new' ? map.topics.find(({ id }) => id === typing.from) : undefined;
-  const shown =
-    typing && 'id' in typing ? typing.id : (hovered ?? (selection.length === 1 ? selection[0]! : null));
+  const shown = typing && 'id' in typing ? typing.id : (hovered ?? (selection.length === 1 ? selection[0]! : null));
   if (typing?.what === 'new')
     return parent ? (
       <ReadSentence from={parent.text} phrase="" to={words || '…'} />
