@@ -32,6 +32,7 @@ import type { Spot } from './editor';
 import { LeftPanel, LeftRail } from './panels/left-panel';
 import { OutlineTree } from './lists/outline-tree';
 import { SentencesGrid } from './lists/sentences-grid';
+import { TreeView } from './lists/tree-view';
 import { LooksBar } from './panels/looks-bar';
 import { useKeptTyping } from './kept-typing';
 import { shownOf } from './shown-of';
@@ -352,6 +353,16 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
                     </Suspense>
                   ) : view === 'Tour' ? (
                     <TourView map={map} assignment={assignment} mayEdit={mayEdit} />
+                  ) : view === 'Tree' ? (
+                    <TreeView
+                      map={map}
+                      assignment={assignment}
+                      mayTakeOver={mayEdit && assignment.drawing?.tidy !== false}
+                      onTaken={() => {
+                        setView('Map');
+                        requestAnimationFrame(desk.fit);
+                      }}
+                    />
                   ) : view === 'Outline' ? (
                     <OutlineTree
                       map={map}

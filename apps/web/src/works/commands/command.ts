@@ -17,7 +17,7 @@ export type Shown =
   | 'looks';
 
 /** The ways to look at a map. */
-export const VIEWS = ['Map', 'Outline', 'Sentences', 'Tour'] as const;
+export const VIEWS = ['Map', 'Outline', 'Sentences', 'Tree', 'Tour'] as const;
 export type View = (typeof VIEWS)[number];
 
 /** What a command may use of the page it acts on. */

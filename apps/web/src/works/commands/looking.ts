@@ -49,6 +49,7 @@ export const LOOKING: readonly Command[] = [
   { id: 'map', name: 'Show the map', keys: [], where: 'page', run: ({ show }) => show('Map') },
   { id: 'sentences', name: 'Show the sentences', keys: [], where: 'page', run: ({ show }) => show('Sentences') },
   { id: 'outline', name: 'Show the outline', keys: [], where: 'page', run: ({ show }) => show('Outline') },
+  { id: 'tree', name: 'Show the map as a tree', keys: [], where: 'page', run: ({ show }) => show('Tree') },
   { id: 'tour', name: 'Show the tours', keys: [], where: 'page', run: ({ show }) => show('Tour') },
   {
     id: 'print',

@@ -163,6 +163,11 @@ export function arrangeActions({
       announce(isSome ? `${chosen.length} topics are tidied.` : 'The map is tidied.');
       return isSome ? 'some' : 'all';
     },
+    /** Arranges the map as it was laid out elsewhere. One step to take back. */
+    takeOver: (changes: readonly Change[]): boolean => {
+      set({ glide: new Map(get().map.topics.map(({ id, x, y }) => [id, { x, y }])) });
+      return run(done(...changes)) !== false;
+    },
     /** Pulls links and their words from what they run through; topics stay. */
     pullApart: async (): Promise<void> => {
       const wanted = { way: 'links', keepRoutes: isFixed(assignment), topicIds: [...get().selection] } as const;
