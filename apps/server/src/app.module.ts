@@ -25,6 +25,7 @@ import { OwnMapsModule } from './own-maps/index.js';
 import { PapersModule } from './papers/index.js';
 import { PersonsModule } from './persons/index.js';
 import { RevisingModule } from './revising/index.js';
+import { SharedPagesModule } from './shared-pages/index.js';
 import { SheetsModule } from './sheets/index.js';
 import { SubmissionsModule } from './submissions/index.js';
 import { TodayModule } from './today/index.js';
@@ -84,6 +85,7 @@ export class AppModule {
         MarkingModule,
         ClassInsightModule,
         PapersModule,
+        SharedPagesModule,
         GradebookModule,
         RevisingModule,
         PersonsModule,

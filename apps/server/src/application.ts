@@ -24,7 +24,8 @@ export async function createApplication(outside: Outside): Promise<NestExpressAp
   });
   // Whose word on where a request comes from is believed: nobody's, unless something stands before the server.
   app.set('trust proxy', outside.settings.trustProxy);
-  app.setGlobalPrefix('api');
+  // What is shown to others is read by a short link.
+  app.setGlobalPrefix('api', { exclude: ['shared/:token', 'shared/:token/embed'] });
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -69,7 +70,7 @@ function serveWeb(app: NestExpressApplication, folder: string): void {
   );
   app.use(express.static(folder, { index: false }));
   app.use((request: Request, response: Response, next: NextFunction) => {
-    if (request.method !== 'GET' || request.path.startsWith('/api') || !request.accepts('html')) return next();
+    if (request.method !== 'GET' || /^\/(?:api|shared)\//.test(request.path) || !request.accepts('html')) return next();
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile(path.join(folder, 'index.html'));
   });

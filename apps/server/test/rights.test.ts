@@ -68,6 +68,7 @@ const ofSheet = (rest = '', body?: unknown): Ask =>
     ({ assignment }) => `assignments/${assignment}${rest}`,
     () => body,
   );
+const tomorrow = (): string => new Date(Date.now() + 86_400_000).toISOString();
 const ofPublication = (rest = '', body?: unknown): Ask =>
   at(
     ({ publication }) => `publications/${publication}${rest}`,
@@ -321,10 +322,65 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
     }),
     expect: [401, 200, 200, 200, 200, 200, 200, 200],
   },
+  'POST /brought-in/:id': {
+    ask: async ({ publication, made }) => ({
+      path: `brought-in/${publication}`,
+      body: {
+        maps: [
+          {
+            studentId: await made('student', 'student'),
+            fileName: 'map.json',
+            map: {
+              format: 'ichnograph-map',
+              version: 1,
+              title: '',
+              author: '',
+              focusQuestion: '',
+              topics: [],
+              links: [],
+            },
+          },
+        ],
+      },
+    }),
+    expect: [401, 403, 403, 204, 404, 404, 404, 403],
+  },
   'POST /own-maps': { ask: plainly('own-maps', { title: 'Mine' }), expect: [401, 201, 201, 201, 201, 201, 201, 403] },
   'GET /own-maps/:id': {
     ask: at(async ({ ownMap }) => `own-maps/${await ownMap()}`),
     expect: [401, 200, 404, 404, 404, 404, 404, 403],
+  },
+  'GET /own-maps/:id/pages': {
+    ask: at(async ({ ownMap }) => `own-maps/${await ownMap()}/pages`),
+    expect: [401, 200, 404, 404, 404, 404, 404, 403],
+  },
+  'POST /own-maps/:id/pages': {
+    ask: at(
+      async ({ ownMap }) => `own-maps/${await ownMap()}/pages`,
+      () => ({ endsAt: tomorrow(), showsNames: false }),
+    ),
+    expect: [401, 201, 404, 404, 404, 404, 404, 403],
+  },
+  'GET /works/:id/pages': { ask: ofWork('/pages'), expect: [401, 200, 404, 200, 200, 404, 404, 404] },
+  'POST /works/:id/pages': {
+    ask: at(
+      ({ work }) => `works/${work}/pages`,
+      () => ({ endsAt: tomorrow(), showsNames: false }),
+    ),
+    expect: [401, 201, 404, 403, 403, 403, 403, 403],
+  },
+  // Beside the API: who has the link needs nothing else.
+  'GET /shared/:token': {
+    ask: at(async ({ sharedPage }) => `../shared/${(await sharedPage()).token}`),
+    expect: [200, 200, 200, 200, 200, 200, 200, 200],
+  },
+  'GET /shared/:token/embed': {
+    ask: at(async ({ sharedPage }) => `../shared/${(await sharedPage()).token}/embed`),
+    expect: [200, 200, 200, 200, 200, 200, 200, 200],
+  },
+  'DELETE /pages/:id': {
+    ask: at(async ({ sharedPage }) => `pages/${(await sharedPage()).id}`),
+    expect: [401, 204, 404, 204, 204, 404, 404, 404],
   },
   'PATCH /own-maps/:id': {
     ask: at(

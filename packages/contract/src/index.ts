@@ -1,6 +1,7 @@
 export * from './acts.js';
 export * from './accounts.js';
 export * from './assignments.js';
+export * from './bringing-in.js';
 export * from './class-insight.js';
 export * from './classes.js';
 export * from './files.js';
@@ -13,6 +14,7 @@ export * from './problem.js';
 export * from './publications.js';
 export * from './remarks.js';
 export * from './second-marking.js';
+export * from './shared-pages.js';
 export * from './sheets.js';
 export * from './submissions.js';
 export * from './verdicts.js';

@@ -144,6 +144,8 @@ export interface SubmissionDetail {
   due: string | null;
   late: boolean;
   note: string;
+  /** the file it was brought in from, by whoever handed it in for its students */
+  broughtFrom: string | null;
   state: WorkState;
   returnedAt: string | null;
   returnedBy: Person | null;

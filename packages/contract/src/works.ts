@@ -104,7 +104,8 @@ export interface PileEntry {
   /** whether everyone who made it has left the class; what they handed in stays to be marked */
   left: boolean;
   /** `lookedAt`: whether the person who asks has opened it; `feel`: the mark given by feel, a share, null where none is */
-  submission: (SubmissionRow & { flags: number; lookedAt: boolean; feel: number | null }) | null;
+  submission:
+    (SubmissionRow & { flags: number; broughtFrom: string | null; lookedAt: boolean; feel: number | null }) | null;
 }
 
 /** Somebody else who marks, and the map they have before them. */

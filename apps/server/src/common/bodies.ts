@@ -23,6 +23,8 @@ const ROOMS: readonly (readonly [address: string, room: Room | 'a file'])[] = [
   ['/assignments', { bytes: 8 * MB, values: 800_000 }],
   // A map as large as a map may be.
   ['/drawings', { bytes: 8 * MB, values: 800_000 }],
+  // The maps of a class.
+  ['/brought-in', { bytes: 8 * MB, values: 800_000 }],
   ['/own-maps', { bytes: 8 * MB, values: 800_000 }],
   ['', { bytes: MB, values: 20_000 }],
 ];

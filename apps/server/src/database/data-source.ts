@@ -18,6 +18,7 @@ import {
 import { ReadyMade } from '../beginnings/index.js';
 import { OwnMap } from '../own-maps/index.js';
 import type { Settings } from '../settings.js';
+import { SharedPage } from '../shared-pages/index.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
 import { LookedAt, Submission } from '../submissions/index.js';
 import { MapVersion } from '../versions/index.js';
@@ -29,6 +30,7 @@ import { OwnMaps1700000000007 } from './migrations/7-own-maps.js';
 import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
 import { OwnThings1700000000010 } from './migrations/10-own-things.js';
+import { OpenFormats1700000000011 } from './migrations/11-open-formats.js';
 import { Versions1700000000005 } from './migrations/5-versions.js';
 import { SafeAgain1700000000009 } from './migrations/9-safe-again.js';
 import { StandingRules1700000000004 } from './migrations/4-standing-rules.js';
@@ -70,6 +72,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     LookedAt,
     MapVersion,
     OwnMap,
+    SharedPage,
     StoredFile,
     FileOwner,
     Comment,
@@ -92,5 +95,6 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Marking1700000000008,
     SafeAgain1700000000009,
     OwnThings1700000000010,
+    OpenFormats1700000000011,
   ],
 });

@@ -164,6 +164,7 @@ function entriesOf(
             ...submissionRowOf(newest, true, isBlind),
             flags: newest.flags,
             lookedAt: looked.has(newest.id),
+            broughtFrom: newest.broughtFrom,
             feel: isBlind ? null : (felt.get(newest.id) ?? null),
           }
         : null,

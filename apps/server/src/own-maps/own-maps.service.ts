@@ -167,6 +167,10 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
     return { ...rowOf(row), legend: row.legend, map: writeMap(await this.mapOf(id)) };
   }
 
+  async legendOf(id: string): Promise<Legend> {
+    return (await this.data.getRepository(OwnMap).findOneByOrFail({ id })).legend as unknown as Legend;
+  }
+
   async change(id: string, { title, folder, legend }: ChangeOwnMap, accountId: string): Promise<void> {
     const { legend: before } = await this.owned(id, accountId);
     if (legend !== undefined) await this.changeLegend(id, before as unknown as Legend, legend);

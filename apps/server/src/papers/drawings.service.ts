@@ -53,7 +53,8 @@ export class Drawings {
     }
   }
 
-  private async drawn({ as, map: sent, ...wishes }: DrawMap): Promise<Drawn> {
+  /** The same for nobody in particular. */
+  async drawn({ as, map: sent, ...wishes }: DrawMap): Promise<Drawn> {
     const { value: map, messages } = readMap(sent);
     if (!map) throw refused(`That is no map: ${messages[0]!.path} ${messages[0]!.reason}.`);
     const at = this.clock.now().toISOString();

@@ -23,5 +23,6 @@ import { Papers } from './papers.service.js';
   ],
   controllers: [PapersController],
   providers: [Drawings, Exports, Papers],
+  exports: [Drawings],
 })
 export class PapersModule {}

@@ -4,6 +4,7 @@ import { AssignmentsModule } from '../assignments/index.js';
 import { BeginningsModule } from '../beginnings/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { MarkingModule } from '../marking/index.js';
+import { SharedPagesModule } from '../shared-pages/index.js';
 import { SheetsModule } from '../sheets/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
 import { VersionsModule } from '../versions/index.js';
@@ -22,6 +23,7 @@ import { PersonsService } from './persons.service.js';
     FilesModule,
     MarkingModule,
     OwnMapsModule,
+    SharedPagesModule,
     SheetsModule,
     SubmissionsModule,
     VersionsModule,

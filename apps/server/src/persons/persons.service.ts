@@ -11,6 +11,7 @@ import { conflict, notFound } from '../common/problem.js';
 import { FilesKeeper, FilesService } from '../files/index.js';
 import { MarkingKeeper } from '../marking/index.js';
 import { OwnMapsKeeper } from '../own-maps/index.js';
+import { SharedPagesKeeper } from '../shared-pages/index.js';
 import { SheetsKeeper } from '../sheets/index.js';
 import { Submission, SubmissionsKeeper } from '../submissions/index.js';
 import { VersionsKeeper } from '../versions/index.js';
@@ -27,6 +28,7 @@ export class PersonsService {
     private readonly accounts: AccountsService,
     private readonly files: FilesService,
     private readonly works: WorksKeeper,
+    sharedPages: SharedPagesKeeper,
     marking: MarkingKeeper,
     versions: VersionsKeeper,
     submissions: SubmissionsKeeper,
@@ -39,6 +41,7 @@ export class PersonsService {
     account: AccountsKeeper,
   ) {
     this.keepers = [
+      sharedPages,
       marking,
       versions,
       submissions,

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
-import { LIMITS, sumsOf, writeMap } from '@ichnograph/core';
+import { LIMITS } from '@ichnograph/core';
 import type { TopicMap } from '@ichnograph/core';
 import { workDocument } from '@ichnograph/contract';
 import type { HandIn } from '@ichnograph/contract';
@@ -9,12 +9,13 @@ import type { Named } from '../acts/index.js';
 import { DueTimes, Revisions } from '../assignments/index.js';
 import { Clock } from '../common/clock.js';
 import { Database } from '../common/database.js';
-import { conflict, notFound, refused } from '../common/problem.js';
+import { conflict, notFound } from '../common/problem.js';
 import { SETTINGS } from '../common/tokens.js';
 import { Snapshots, UpdateLog } from '../live/index.js';
 import { Checks } from '../checks/index.js';
 import { lockWork, membersOf, nameOf, Work, WorksService } from '../works/index.js';
 import type { Settings } from '../settings.js';
+import { frozenRow, refuseOversize } from './frozen.js';
 import { Submission } from './submission.entity.js';
 import { mayHandIn } from './work-pages.service.js';
 
@@ -43,6 +44,11 @@ export class HandInService {
   /** Told of each map that is handed in, within its unit of work. */
   onKept(listener: (submissionId: string) => Promise<unknown>): void {
     this.listeners.push(listener);
+  }
+
+  /** Tells of a map that was handed in, within its unit of work. */
+  async kept(submissionId: string): Promise<void> {
+    for (const listener of this.listeners) await listener(submissionId);
   }
 
   /**
@@ -84,7 +90,7 @@ export class HandInService {
     const map: TopicMap = { ...snapshot, author };
     refuseOversize(map);
     const assignment = await this.revisions.bodyOf(work.revisionId);
-    const { report, reading } = await this.checks.freeze(
+    const frozen = await this.checks.freeze(
       map,
       assignment,
       {
@@ -115,39 +121,20 @@ export class HandInService {
         workId,
         revisionId: work.revisionId,
         number,
-        map: writeMap(map) as object,
-        report: report as object,
-        ...sumsOf(report),
-        reading,
-        // Summed in a moment, by those whose matter it is.
-        ...{ sum: 0, sumOutOf: 0, notJudged: 0 },
+        ...frozenRow(map, frozen),
         due,
         leftOut: dropped.length,
         note: note ?? '',
         handedInBy: named.accountId,
         handedInAt: handedIn,
         late: due !== null && handedIn > due,
-        returnedAt: null,
-        letter: null,
-        returnedBy: null,
-        openedAt: null,
+        broughtFrom: null,
       });
       await this.data.manager.update(Work, { id: workId }, { state: 'handed in' });
-      for (const listener of this.listeners) await listener(id);
+      await this.kept(id);
       return id;
     });
     await this.works.stateChanged(workId);
     return submission;
   }
-}
-
-/** Limits are the one thing for which a whole map is refused. */
-function refuseOversize({ topics, links }: TopicMap): void {
-  const notes = topics.reduce((sum, { note }) => sum + (note?.length ?? 0), 0);
-  if (topics.length > LIMITS.topics)
-    throw refused(`A map can be handed in with up to ${LIMITS.topics} topics. This one has ${topics.length}.`);
-  if (links.length > LIMITS.links)
-    throw refused(`A map can be handed in with up to ${LIMITS.links} links. This one has ${links.length}.`);
-  if (notes > LIMITS.allNotes)
-    throw refused('The notes of this map are too long to be handed in. Shorten the longest ones.');
 }

@@ -42,6 +42,8 @@ export class Submission {
   @Column({ name: 'returned_verdicts', type: 'json', nullable: true, select: false }) returnedVerdicts!: object | null;
   /** what was written to its students with the return */
   @Column({ type: 'varchar', length: 4000, nullable: true }) letter!: string | null;
+  /** the file it was brought in from, by whoever handed it in for its students; null where they drew it here */
+  @Column({ name: 'brought_from', type: 'varchar', length: 255, nullable: true }) broughtFrom!: string | null;
   /** when a member first saw what was returned: until then the return can be taken back */
   @Column({ name: 'opened_at', type: 'datetime', precision: 3, nullable: true }) openedAt!: Date | null;
 

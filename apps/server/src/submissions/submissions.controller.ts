@@ -1,7 +1,7 @@
 import { Body, Controller, Get, HttpCode, Post } from '@nestjs/common';
 import { writeMap } from '@ichnograph/core';
 import type { Result } from '@ichnograph/core';
-import { HandIn } from '@ichnograph/contract';
+import { BringInMaps, HandIn } from '@ichnograph/contract';
 import type { SubmissionDetail, WorkDetail } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
@@ -10,6 +10,7 @@ import type { Named } from '../acts/index.js';
 import { Id } from '../common/ids.js';
 import { WorksService } from '../works/index.js';
 import { AnswerChecks } from './answer-checks.service.js';
+import { BringInService } from './bring-in.service.js';
 import { HandInService } from './hand-in.service.js';
 import { SubmissionsService } from './submissions.service.js';
 import { WorkPages } from './work-pages.service.js';
@@ -22,6 +23,7 @@ export class SubmissionsController {
     private readonly pages: WorkPages,
     private readonly answers: AnswerChecks,
     private readonly handIns: HandInService,
+    private readonly broughtIn: BringInService,
     private readonly submissions: SubmissionsService,
   ) {}
 
@@ -59,6 +61,14 @@ export class SubmissionsController {
     @Body() wanted: HandIn,
   ): Promise<SubmissionDetail> {
     return this.submissions.detail(await this.handIns.handIn(id, wanted, named), account);
+  }
+
+  /** Maps that a class made elsewhere, handed in for it. */
+  @For('teacher')
+  @Post('brought-in/:id')
+  @HttpCode(204)
+  bringIn(@Acting() named: Named, @Id() id: string, @Body() wanted: BringInMaps): Promise<void> {
+    return this.broughtIn.bringIn(id, wanted, named);
   }
 
   @Get('submissions/:id/reference')

@@ -99,6 +99,7 @@ export class SubmissionsService {
       due: submission.due?.toISOString() ?? null,
       late,
       note,
+      broughtFrom: submission.broughtFrom,
       leftOut,
       state: work.state,
       returnedAt: returnedAt?.toISOString() ?? null,

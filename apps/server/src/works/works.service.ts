@@ -117,6 +117,11 @@ export class WorksService {
     return { work, isMember, isStaff, isBlind: isStaff && work.publication!.secondMarkerId === accountId };
   }
 
+  /** A work with its members, for what nobody in particular asks. */
+  plain(id: string): Promise<Work | null> {
+    return this.data.getRepository(Work).findOne({ where: { id }, relations: { members: { account: true } } });
+  }
+
   /** Opens a returned work again, so that the student can revise and hand in once more. */
   async revise(id: string, { id: accountId }: Account): Promise<void> {
     const { work, isMember } = await this.seen(id, accountId);

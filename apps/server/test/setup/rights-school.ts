@@ -8,6 +8,7 @@ import type {
   CommentRow,
   ExportState,
   Pile,
+  SharedPageRow,
   SheetDetail,
   SubmissionDetail,
   VersionRow,
@@ -116,6 +117,10 @@ export async function rightsSchool() {
     (await boss.post<{ id: string }>(`assignments/${sheet.id}/trials`, { name: 'A tangle' })).body.id;
   const ownMap = async (): Promise<string> =>
     (await people.member.post<{ id: string }>('own-maps', { title: 'Mine' })).body.id;
+  const sharedPage = async (): Promise<SharedPageRow> => {
+    const wanted = { endsAt: new Date(Date.now() + 86_400_000).toISOString(), showsNames: false };
+    return (await people.member.post<SharedPageRow>(`works/${work.id}/pages`, wanted)).body;
+  };
   const readyMade = async (): Promise<string> =>
     (await boss.post<{ id: string }>('ready-made', { assignmentId: sheet.id, guidance: '' })).body.id;
   const newSheet = async (): Promise<string> =>
@@ -159,6 +164,7 @@ export async function rightsSchool() {
     key,
     trial,
     ownMap,
+    sharedPage,
     readyMade,
     newSheet,
     export: export_,

@@ -311,6 +311,8 @@ const DRAWING = record(
     tidy: boolean,
     /** whether they may bring in one of their own maps */
     ownMaps: boolean,
+    /** false: maps of it are not shown to others by a link */
+    sharing: boolean,
     /** the tools that are shown; left out, all */
     tools: listOf(oneOf(DRAWING_TOOLS)),
     /** for the young: a topic begins with its picture */

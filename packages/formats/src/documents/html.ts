@@ -22,6 +22,7 @@ export const html: Format = {
     const question = onOneLine(map.focusQuestion);
     const body = [
       `<h1>${name}</h1>`,
+      isBlank(map.author) ? '' : `<p>${text(onOneLine(map.author))}</p>`,
       question === '' ? '' : `<p><em>${text(question)}</em></p>`,
       `<section aria-labelledby="picture"><h2 id="picture">Picture</h2><figure>${await drawnAlone(map, writing)}<figcaption>${text(descriptionOf(map))}</figcaption></figure></section>`,
       `<section aria-labelledby="outline"><h2 id="outline">Outline</h2>${outlineOf(map)}</section>`,

@@ -34,6 +34,7 @@ export function TaskSection() {
     mostOwnTopics?: number | undefined;
     gatheringHint?: string | undefined;
     ownMaps?: boolean | undefined;
+    sharing?: boolean | undefined;
     tools?: DrawingTool[] | undefined;
     pictureFirst?: boolean | undefined;
   }): void =>
@@ -114,6 +115,9 @@ export function TaskSection() {
             </Tick>
             <Tick is={task.drawing?.ownMaps === true} onChange={(is) => draw({ ownMaps: is ? true : undefined })}>
               They may bring in one of their own maps
+            </Tick>
+            <Tick is={task.drawing?.sharing !== false} onChange={(is) => draw({ sharing: is ? undefined : false })}>
+              They may show their map to others by a link
             </Tick>
             <fieldset className="grid gap-1.5">
               <legend className="mb-1">What they draw with, besides topics and links</legend>
