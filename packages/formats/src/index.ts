@@ -18,3 +18,5 @@ export { MOST_FILE_BYTES, readFile, READING_LIMITS, writeFile } from './reading-
 export { DRAWN_FORMATS } from './drawn-formats.js';
 export { droppedOf } from './dropped.js';
 export { formatOf, FORMATS } from './registry.js';
+export { unzipped } from './files/zip.js';
+export { whoseFiles } from './whose-files.js';

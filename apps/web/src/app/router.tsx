@@ -110,6 +110,12 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await loadPage(() => import('../marking/pile-page'))).PilePage }),
           },
           {
+            path: 'piles/:id/bring-in',
+            lazy: async () => ({
+              Component: (await loadPage(() => import('../class-files/class-files-page'))).ClassFilesPage,
+            }),
+          },
+          {
             path: 'piles/:id/:workId/:submissionId?',
             lazy: async () => ({ Component: (await loadPage(() => import('../marking/marking-page'))).MarkingPage }),
           },

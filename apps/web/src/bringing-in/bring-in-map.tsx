@@ -1,8 +1,8 @@
-import { OWN_LEGEND } from '@ichnograph/core';
-import type { TopicMap } from '@ichnograph/core';
+import { kindsUnknown, ontoLegend, OWN_LEGEND } from '@ichnograph/core';
+import type { KindsPut, Legend, TopicMap } from '@ichnograph/core';
 import type { Columns, Said } from '@ichnograph/formats';
 import { FileUp } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { useSend } from '../common/send';
 import { MapPicture } from '../map';
@@ -10,6 +10,7 @@ import { Button } from '../ui/button';
 import { ChooseFile } from '../ui/choose-file';
 import { Trouble } from '../ui/field';
 import { ColumnsFields } from './columns-fields';
+import { KindsFields } from './kinds-fields';
 import { READABLE, readBeside } from '../map-files';
 import type { ReadingAnswer } from '../map-files';
 
@@ -22,14 +23,16 @@ interface Brought {
  * A file of another program as a map: read beside the page, drawn as it will be, with what was understood otherwise. Nothing
  * is made before it is confirmed.
  */
-export function BringInMap({
-  yes,
-  onMake,
-}: {
-  /** what the button says that makes it */
-  yes: string;
-  onMake: (map: TopicMap) => Promise<unknown>;
-}) {
+export interface BringInMapProps {
+  /** what can be made of it, by what each button says */
+  ways: readonly { yes: string; onMake: (map: TopicMap) => unknown }[];
+  /** the legend that tells its kinds; left out, it keeps its own */
+  legend?: Legend | undefined;
+  /** a file that was dropped or pasted elsewhere, read at once */
+  file?: File | null | undefined;
+}
+
+export function BringInMap({ ways, legend, file: given = null }: BringInMapProps) {
   const [brought, setBrought] = useState<Brought | null>(null);
   const { send, trouble, isSending } = useSend('everything');
   const asked = useRef(0);
@@ -47,11 +50,19 @@ export function BringInMap({
       { changes: [], as: `read ${file.name} ${JSON.stringify(columns)}` },
     );
   };
-  const make = (map: TopicMap): Promise<boolean> =>
+  const make = (map: TopicMap, { yes, onMake }: BringInMapProps['ways'][number]): Promise<boolean> =>
     send(
-      () => onMake({ ...map, title: map.title || withoutEnding(brought!.file.name) }),
+      async () => onMake({ ...map, title: map.title || withoutEnding(brought!.file.name) }),
       `${brought!.file.name} is brought in.`,
+      { as: yes },
     );
+  const [put, setPut] = useState<KindsPut>({});
+  const begun = useRef<File | null>(null);
+  useEffect(() => {
+    if (!given || begun.current === given) return;
+    begun.current = given;
+    void look(given);
+  });
   const answer = brought?.answer;
   return (
     <div
@@ -82,11 +93,21 @@ export function BringInMap({
       )}
       {answer && 'refused' in answer && <Trouble>{`“${brought.file.name}” ${answer.refused}.`}</Trouble>}
       <Trouble>{trouble}</Trouble>
+      {answer && 'map' in answer && legend && (
+        <KindsFields {...kindsUnknown(answer.map, legend)} legend={legend} put={put} onPut={setPut} />
+      )}
       {answer && 'map' in answer && (
-        <Preview answer={answer}>
-          <Button look="action" disabled={isSending} onClick={() => void make(answer.map)}>
-            {yes}
-          </Button>
+        <Preview map={told(answer.map, legend, put)} said={answer.said} legend={legend}>
+          {ways.map((way, i) => (
+            <Button
+              key={way.yes}
+              look={i === 0 ? 'action' : 'plain'}
+              disabled={isSending}
+              onClick={() => void make(told(answer.map, legend, put), way)}
+            >
+              {way.yes}
+            </Button>
+          ))}
         </Preview>
       )}
     </div>
@@ -102,8 +123,21 @@ function WhatCanBeRead() {
   );
 }
 
-function Preview({ answer, children }: { answer: { map: TopicMap; said: readonly Said[] }; children: ReactNode }) {
-  const { map, said } = answer;
+/** The map as the legend it comes under tells it. */
+const told = (map: TopicMap, legend: Legend | undefined, put: KindsPut): TopicMap =>
+  legend ? ontoLegend(map, legend, put) : map;
+
+function Preview({
+  map,
+  said,
+  legend,
+  children,
+}: {
+  map: TopicMap;
+  said: readonly Said[];
+  legend: Legend | undefined;
+  children: ReactNode;
+}) {
   const count = (list: readonly unknown[], word: string): string =>
     `${list.length} ${word}${list.length === 1 ? '' : 's'}`;
   return (
@@ -113,7 +147,12 @@ function Preview({ answer, children }: { answer: { map: TopicMap; said: readonly
       </p>
       {map.topics.length > 0 && (
         <div className="h-64 overflow-hidden border border-rule bg-canvas">
-          <MapPicture bare map={map} legend={map.legend ?? OWN_LEGEND} title={map.title || 'The map as it will be'} />
+          <MapPicture
+            bare
+            map={map}
+            legend={legend ?? map.legend ?? OWN_LEGEND}
+            title={map.title || 'The map as it will be'}
+          />
         </div>
       )}
       {said.length > 0 && (
@@ -128,7 +167,7 @@ function Preview({ answer, children }: { answer: { map: TopicMap; said: readonly
           </ul>
         </details>
       )}
-      <div className="flex justify-end">{children}</div>
+      <div className="flex flex-wrap justify-end gap-2">{children}</div>
     </section>
   );
 }

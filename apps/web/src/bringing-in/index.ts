@@ -1,2 +1,4 @@
 /** What other folders may use of this one. */
-export { BringInMap } from './bring-in-map';
+export { BringInDialog } from './bring-in-dialog';
+export { isMapFile } from './is-map-file';
+export { KindsFields } from './kinds-fields';

@@ -32,6 +32,7 @@ import type {
   RosterEntry,
   SecondMarking,
   SecondMarkRow,
+  SharedPages,
   SheetDetail,
   SheetNow,
   StaysHard,
@@ -78,6 +79,8 @@ export const useMyFiles = () => useQuery(read<FileRow[]>('files'));
 /** Maps outside any assignment. */
 export const useOwnMaps = () => useQuery({ ...read<OwnMapRow[]>('own-maps'), refetchOnMount: 'always' });
 export const useOwnMap = (id: string) => useQuery(read<OwnMapDetail>(`own-maps/${id}`));
+/** Links by which others read a map. @param path the map's, below the API */
+export const useSharedPages = (path: string) => useQuery(read<SharedPages>(`${path}/pages`));
 export const useReadyMade = () => useQuery(read<ReadyMadeRow[]>('ready-made'));
 /** The classes one teaches in which standing rules are in force. */
 export const useRulesInForce = () => useQuery(read<ClassName[]>('standing-rules'));

@@ -23,11 +23,22 @@ export const placesWithoutNames = (places: readonly RemarkPlace[]): RemarkPlace[
     text: places[i]!.members.reduce((text, { givenName }) => text.replaceAll(givenName, '{name}'), place.text),
   }));
 
+/** Files are called after who made them. */
+const unnamed = ({ broughtFrom }: { broughtFrom: string | null }): string | null => (broughtFrom === null ? null : '');
+
 /** A pile whose works have codes for names, in the order of the codes. */
 export const pileWithoutNames = (pile: Pile): Pile => ({
   ...pile,
   entries: pile.entries
-    .map((entry) => (entry.workId ? { ...entry, members: inPlaceOf(entry.workId, entry.members) } : entry))
+    .map((entry) =>
+      entry.workId
+        ? {
+            ...entry,
+            members: inPlaceOf(entry.workId, entry.members),
+            submission: entry.submission && { ...entry.submission, broughtFrom: unnamed(entry.submission) },
+          }
+        : entry,
+    )
     .toSorted((a, b) => (a.workId ?? '').localeCompare(b.workId ?? '')),
 });
 
@@ -35,6 +46,7 @@ export const pileWithoutNames = (pile: Pile): Pile => ({
 export const detailWithoutNames = (detail: SubmissionDetail): SubmissionDetail => ({
   ...detail,
   members: inPlaceOf(detail.workId, detail.members),
+  broughtFrom: unnamed(detail),
   map: { ...detail.map, author: '' },
 });
 

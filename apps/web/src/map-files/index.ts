@@ -1,5 +1,5 @@
 /** What other folders may use of this one. */
-export { READABLE, readBeside } from './read';
+export { filesIn, READABLE, readBeside } from './read';
 export type { ReadingAnswer } from './reading-worker';
 export { SaveAs } from './save-as';
 export { written } from './written';

@@ -1,42 +1,60 @@
-import { formatOf, FORMATS, MOST_FILE_BYTES, READING_LIMITS } from '@ichnograph/formats';
+import { formatOf, FORMATS } from '@ichnograph/formats';
 import type { Columns } from '@ichnograph/formats';
 import { SaidError } from '../common/api';
+import { askBeside, insistSmall } from './beside';
 import type { ReadingAnswer, ReadingQuestion } from './reading-worker';
+import type { UnpackingAnswer } from './unpacking-worker';
 
 /** Endings of the files that can be read, as a file chooser takes them. */
 export const READABLE = FORMATS.filter(({ read }) => read)
   .flatMap(({ endings }) => endings.map((ending) => `.${ending}`))
   .join(',');
 
+/** A file's name and what is in it. */
+export interface NamedContent {
+  name: string;
+  content: Uint8Array;
+}
+
 /**
  * Reads a file in a worker that is ended when it takes too long.
  * @throws SaidError where it is of no format that can be read, or takes too long
  */
 export async function readBeside(
-  file: File,
+  file: File | NamedContent,
   columns?: Columns,
   newWorker = () => new Worker(new URL('./reading-worker.ts', import.meta.url), { type: 'module' }),
 ): Promise<ReadingAnswer> {
-  const format = formatOf(file.name);
-  if (!format?.read) throw new SaidError(`“${file.name}” is of no kind of file that can be read here.`);
-  if (file.size > MOST_FILE_BYTES)
-    throw new SaidError(`“${file.name}” is larger than ${MOST_FILE_BYTES / 1024 / 1024} MiB.`);
-  const content = new Uint8Array(await file.arrayBuffer());
-  const worker = newWorker();
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  return new Promise<ReadingAnswer>((resolve, reject) => {
-    timer = setTimeout(
-      () => reject(new SaidError(`“${file.name}” takes more than ${READING_LIMITS.ms / 1000} seconds to read.`)),
-      READING_LIMITS.ms,
-    );
-    worker.onmessage = ({ data }: MessageEvent<ReadingAnswer>) => resolve(data);
-    worker.onerror = ({ message }) => {
-      console.error('reading a file failed', message);
-      reject(new SaidError(`“${file.name}” could not be read here.`));
-    };
-    worker.postMessage({ as: format.name, content, columns } satisfies ReadingQuestion);
-  }).finally(() => {
-    clearTimeout(timer);
-    worker.terminate();
-  });
+  const { name } = file;
+  const format = formatOf(name);
+  if (!format?.read) throw new SaidError(`“${name}” is of no kind of file that can be read here.`);
+  const content = file instanceof File ? await contentOf(file) : file.content;
+  return askBeside<ReadingQuestion, ReadingAnswer>(newWorker(), { as: format.name, content, columns }, name);
+}
+
+async function contentOf(file: File): Promise<Uint8Array> {
+  insistSmall(file);
+  return new Uint8Array(await file.arrayBuffer());
+}
+
+/**
+ * What may be maps among many files: archives are unpacked beside the page; what is of no format that can be read is left out.
+ * @throws SaidError
+ */
+export async function filesIn(
+  files: readonly File[],
+  newWorker = () => new Worker(new URL('./unpacking-worker.ts', import.meta.url), { type: 'module' }),
+): Promise<NamedContent[]> {
+  const found: NamedContent[] = [];
+  for (const file of files) {
+    const content = await contentOf(file);
+    if (!/\.zip$/i.test(file.name)) {
+      found.push({ name: file.name, content });
+      continue;
+    }
+    const answer = await askBeside<Uint8Array, UnpackingAnswer>(newWorker(), content, file.name);
+    if ('refused' in answer) throw new SaidError(`“${file.name}” ${answer.refused}.`);
+    found.push(...answer.files);
+  }
+  return found;
 }

@@ -260,6 +260,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
           {reference && <ReferenceList all={reference} view={view} />}
           <Trouble>{trouble}</Trouble>
           {deleted && <BringBack comment={deleted} send={send} onDone={() => setDeleted(null)} />}
+          {detail.broughtFrom !== null && <BroughtIn detail={detail} />}
           {detail.note && (
             <section className="border-b border-rule px-3.5 py-2">
               <h2 className="caption">Note from {given}</h2>
@@ -372,4 +373,14 @@ function startOf(
   const placed = at < 0 ? null : matchTerms(terms, topics, language)[at];
   const said = propositions.find(({ key }) => key === says)?.links ?? [];
   return { requirement: asked.get('requirement'), ids: [...said, ...(placed ? [placed.topic.id] : [])] };
+}
+
+/** That its students did not hand it in themselves, and from which file it came. */
+function BroughtIn({ detail: { broughtFrom, handedInBy } }: { detail: SubmissionDetail }) {
+  return (
+    <p className="words border-b border-rule px-3.5 py-2 text-quiet">
+      Brought in by {handedInBy.givenName} {handedInBy.familyName}
+      {broughtFrom !== '' && <> from “{broughtFrom}”</>}
+    </p>
+  );
 }

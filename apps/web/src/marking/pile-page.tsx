@@ -90,6 +90,11 @@ function PileTable({ pile }: { pile: Pile }) {
           <Link className={buttonClass()} to={`/assignments/${pile.assignmentId}`}>
             The assignment
           </Link>
+          {!pile.marksSecond && (
+            <Link className={buttonClass()} to={`/piles/${pile.publicationId}/bring-in`}>
+              Bring in files
+            </Link>
+          )}
           <WriteOut publicationId={pile.publicationId} />
           <ReturnComplete publicationId={pile.publicationId} title={pile.title} complete={complete} />
           {first && (
@@ -169,6 +174,7 @@ function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: 
           <>
             {showMoment(submission.handedInAt, zone)}
             {entry.late && <b className="text-madder"> late</b>}
+            {submission.broughtFrom !== null && <span className="text-quiet"> · brought in</span>}
             {submission.number > 1 && <span className="text-quiet"> · no. {submission.number}</span>}
           </>
         )}

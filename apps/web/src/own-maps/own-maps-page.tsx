@@ -1,8 +1,9 @@
-import { normalForm } from '@ichnograph/core';
+import { normalForm, writeMap } from '@ichnograph/core';
 import type { OwnMapRow } from '@ichnograph/contract';
 import { FileUp, Folder, MoreHorizontal, Plus, Search } from 'lucide-react';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
+import { BringInDialog } from '../bringing-in';
 import { api } from '../common/api';
 import { showMoment } from '../common/dates';
 import { Page } from '../common/page';
@@ -13,7 +14,6 @@ import { Button } from '../ui/button';
 import { Confirm, Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
-import { BringInDialog } from './bring-in-dialog';
 import { NewMapDialog } from './new-map-dialog';
 import { Thumbnail } from '../map';
 
@@ -22,6 +22,7 @@ type Asking = { what: 'rename' | 'move' | 'delete'; map: OwnMapRow } | null;
 /** Maps outside any assignment, in folders; looked up by title and by the words of their topics. */
 export function OwnMapsPage() {
   const maps = useOwnMaps();
+  const navigate = useNavigate();
   const { trouble, send } = useSend('everything');
   const [folder, setFolder] = useState<string | null>(null);
   const [words, setWords] = useState('');
@@ -112,7 +113,20 @@ export function OwnMapsPage() {
           )}
         </>
       )}
-      <BringInDialog open={brings} onOpenChange={setBrings} folder={folder ?? ''} />
+      <BringInDialog
+        open={brings}
+        onOpenChange={setBrings}
+        ways={[
+          {
+            yes: 'Make the map',
+            onMake: async (map) => {
+              const body = { title: map.title, folder: folder ?? '', map: writeMap(map) };
+              const { id } = await api.post<{ id: string }>('own-maps', body);
+              await navigate(`/own-maps/${id}`);
+            },
+          },
+        ]}
+      />
       <NewMapDialog open={begins} onOpenChange={setBegins} folder={folder ?? ''} />
       <Rename
         key={`${asking?.what} ${asking?.map.id}`}

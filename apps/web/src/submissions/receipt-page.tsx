@@ -39,6 +39,14 @@ function Receipt({ detail }: { detail: SubmissionDetail }) {
   const rows: [string, string][] = [
     ['Handed in', `${showFull(detail.handedInAt, zone)}${detail.late ? ', late' : ''}, ${timeWords(detail.number)}`],
     ['By', names],
+    ...(detail.broughtFrom === null
+      ? []
+      : ([
+          [
+            'Brought in',
+            `by ${detail.handedInBy.givenName} ${detail.handedInBy.familyName}, from “${detail.broughtFrom}”`,
+          ],
+        ] as [string, string][])),
     ['Class', detail.className],
     ['Due', detail.due ? showMoment(detail.due, zone) : 'no due date'],
     ['Assignment', `revision ${detail.revision}`],

@@ -35,6 +35,7 @@ import { FindBar } from './on-canvas/find-bar';
 import { Finder } from './on-canvas/finder';
 import { FoldSigns } from './on-canvas/fold-signs';
 import { LinkGrips } from './on-canvas/link-grips';
+import { isMapFile } from '../bringing-in';
 import { Moves, MovesShown } from './on-canvas/moves';
 import { TourLineShown } from './tour/line';
 import { NoteCard } from './on-canvas/note-card';
@@ -57,6 +58,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
   const editor = useEditor();
   const { actions } = editor;
   const { commands, desk } = useCommands();
+  const bringsFiles = commands.some(({ id }) => id === 'bring-file');
   const map = useEditorState((state) => state.map);
   const selected = useEditorState((state) => state.selection);
   const report = useEditorState((state) => state.report);
@@ -110,6 +112,12 @@ export function MapCanvas({ detail, work, open, host }: Props) {
   };
   /** Dropped on a topic they go into it; pasted, into what is selected; otherwise onto the map. */
   const takeFiles = (files: readonly File[], at: Spot | null): void => {
+    const [file] = files;
+    // A list, a table or a graph is looked at first, where maps may be brought in.
+    if (file && files.length === 1 && isMapFile(file) && bringsFiles) {
+      actions.holdFile(file);
+      return desk.show('bring in');
+    }
     const into = at ? topicsUnder(at) : selectedTopicIds(map, selected);
     void actions.bringFiles(files, into, at ?? desk.centre()).then(() => desk.bringIn());
   };

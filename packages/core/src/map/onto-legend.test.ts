@@ -1,5 +1,5 @@
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
-import { ontoLegend } from './onto-legend.js';
+import { kindsUnknown, ontoLegend } from './onto-legend.js';
 import { topicStyle } from './style.js';
 import type { Legend, TopicKind } from './types.js';
 
@@ -44,4 +44,22 @@ test('kinds are taken over by name, then by looks, and what is neither keeps its
 test('a map without a legend of its own names this one’s kinds', () => {
   const map = mapOf([topic('a', { kind: 'part' })]);
   expect(ontoLegend(map, legend)).toEqual(map);
+});
+
+test('names that a legend does not have are told, and what somebody said they stand for holds', () => {
+  const own: Legend = {
+    topicKinds: [
+      { id: 'x', name: 'Pylon', purpose: '', givenBy: 'student', shape: 'hexagon', fill: '#123456' },
+      { id: 'y', name: 'part', purpose: '', givenBy: 'student', shape: 'hexagon', fill: '#123456' },
+    ],
+    linkKinds: [{ id: 'z', name: 'drives' }],
+  };
+  const map = {
+    ...mapOf([topic('a', { kind: 'x' }), topic('b', { kind: 'y' })], [link('a', 'b', { kind: 'z' })]),
+    legend: own,
+  };
+  expect(kindsUnknown(map, legend)).toEqual({ topics: ['Pylon'], links: ['drives'] });
+  const told = ontoLegend(map, legend, { pylon: 'own', drives: 'shows' });
+  expect([...told.topics, ...told.links].map(({ kind }) => kind)).toEqual(['own', 'part', 'shows']);
+  expect(ontoLegend(map, legend).topics[0]!.kind).toBeNull();
 });

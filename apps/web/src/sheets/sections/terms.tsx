@@ -1,6 +1,7 @@
-import { normalForm, outlineSentence, readOutline } from '@ichnograph/core';
-import type { Sheet, TopicKind } from '@ichnograph/core';
+import { mapOutline, normalForm, outlineSentence, readOutline } from '@ichnograph/core';
+import type { Sheet, TopicKind, TopicMap } from '@ichnograph/core';
 import { useId, useState } from 'react';
+import { BringInDialog } from '../../bringing-in';
 import { CommittedInput } from '../../common/committed';
 import { announce } from '../../common/announcer';
 import { useWords } from '../../common/drafts';
@@ -251,6 +252,12 @@ function OfStudentsKinds({ terms, kinds }: { terms: readonly Term[]; kinds: read
 }
 
 /** One field for all three ways: a line is a term, and indenting or numbering says what stands under what. */
+/** A map's topics as a chapter's outline, a tab a level. */
+const linesOf = (map: TopicMap): string =>
+  mapOutline(map)
+    .map(({ depth, text }) => `${'\t'.repeat(depth)}${text.replace(/\s+/g, ' ').trim()}`)
+    .join('\n');
+
 function AddTerms({ terms, onAdd }: { terms: readonly Term[]; onAdd: (added: Term[]) => void }) {
   const id = useId();
   const [{ legend }] = usePart('legend');
@@ -259,6 +266,7 @@ function AddTerms({ terms, onAdd }: { terms: readonly Term[]; onAdd: (added: Ter
     () => legend.topicKinds.find((one) => one.givenBy === 'teacher' && !one.root)?.id ?? '',
   );
   const [place, setPlace] = useState<'map' | 'bank'>('bank');
+  const [brings, setBrings] = useState(false);
   const read = readOutline(text, kind === '' ? [] : [kind]);
   const before = new Set(terms.map((term) => normalForm(term.text)));
   const fresh = read.terms.filter((term) => !before.has(normalForm(term.text)));
@@ -315,10 +323,25 @@ function AddTerms({ terms, onAdd }: { terms: readonly Term[]; onAdd: (added: Ter
         <div className="w-32">
           <PlaceChoice label="Where the new terms are handed out" value={place} onChange={setPlace} />
         </div>
+        <Button onClick={() => setBrings(true)}>From a file …</Button>
         <Button look="action" className="ml-auto" disabled={fresh.length === 0} onClick={add}>
           {fresh.length === 1 ? 'Add 1 term' : `Add ${fresh.length} terms`}
         </Button>
       </div>
+      <BringInDialog
+        open={brings}
+        onOpenChange={setBrings}
+        title="Terms from a file"
+        ways={[
+          {
+            yes: 'Take its topics as terms',
+            onMake: (map) => {
+              setText([text.trimEnd(), linesOf(map)].filter((part) => part !== '').join('\n'));
+              setBrings(false);
+            },
+          },
+        ]}
+      />
     </div>
   );
 }

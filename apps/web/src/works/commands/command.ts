@@ -12,6 +12,7 @@ export type Shown =
   | 'bring in'
   | 'print'
   | 'save as'
+  | 'share'
   | 'spelling'
   | 'paper'
   | 'looks';

@@ -60,6 +60,14 @@ const BRING_FILE: Command = {
   edits: true,
   run: ({ show }) => show('bring in'),
 };
+const SHARE: Command = {
+  id: 'share',
+  group: 'map',
+  name: 'Show it to others by a link …',
+  keys: [],
+  where: 'page',
+  run: ({ show }) => show('share'),
+};
 /** A copy of what is saved of this map, among one's own. */
 const keepCopy = (name: string, wanted: (title: string) => object): Command => ({
   id: 'keep-own',
@@ -123,6 +131,7 @@ export function commandsFor(
     ...LOOKING,
     ...(onLegend ? [changeLegend(onLegend)] : []),
     ...(of === 'work' ? [keepOwn(workId)] : of === 'mine' ? [copyOwn(workId)] : []),
+    ...(of === 'mine' || of === 'work' ? [SHARE] : []),
     ...(of === 'mine' || assignment.drawing?.ownMaps ? [BRING_OWN] : []),
     ...(of !== 'work' || assignment.drawing?.ownMaps ? [BRING_FILE] : []),
     ...(mayHandIn ? [handIn] : []),

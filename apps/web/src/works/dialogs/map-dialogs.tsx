@@ -1,11 +1,11 @@
-import type { TitleBlockText } from '@ichnograph/core';
+import type { TitleBlockText, TopicMap } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { Link } from 'react-router';
 import { Prose } from '../../ui/prose';
-import { BringInDialog } from './bring-in-dialog';
+import { BringInDialog } from '../../bringing-in';
 import { ChooseOwnMap } from './choose-own-map';
 import { Dialog } from '../../ui/dialog';
-import { useEditor } from '../editor';
+import { useEditor, useEditorState } from '../editor';
 import { HandInDialog } from './hand-in-dialog';
 import { LargePicture } from './large-picture';
 import { CommandPalette, MapKeysDialog } from './palette';
@@ -14,6 +14,7 @@ import { PicturesDialog } from './pictures-dialog';
 import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
 import { SaveAsDialog } from './save-as-dialog';
+import { ShareDialog } from './share-dialog';
 import { SpellingDialog } from './spelling-dialog';
 import type { Shown } from '../commands/command';
 import type { DrawnMap } from '../drawn-map';
@@ -21,6 +22,9 @@ import { hasVersions } from '../use-live-work';
 import type { OpenWork } from '../use-live-work';
 import { WholeLooksDialog } from './whole-looks-dialog';
 import { VersionsDialog } from './versions-dialog';
+
+/** So many letters of a topic's words name it on a button. */
+const NAMED = 40;
 
 export function MapDialogs({
   detail,
@@ -46,9 +50,16 @@ export function MapDialogs({
   bringIn: () => void;
 }) {
   const { actions, assignment } = useEditor();
+  const brought = useEditorState((state) => state.brought);
+  const chosen = useEditorState(({ map, selection }) =>
+    selection.length === 1 ? map.topics.find(({ id }) => id === selection[0]) : undefined,
+  );
   const dialog = (what: Shown) => ({
     open: shown === what,
-    onOpenChange: (is: boolean) => onShow(is ? what : null),
+    onOpenChange: (is: boolean) => {
+      if (!is) actions.holdFile(null);
+      onShow(is ? what : null);
+    },
   });
   return (
     <>
@@ -84,6 +95,9 @@ export function MapDialogs({
       )}
       <PrintDialog {...dialog('print')} block={block} />
       <SaveAsDialog {...dialog('save as')} />
+      {(open.of === 'work' || open.of === 'mine') && (
+        <ShareDialog {...dialog('share')} path={`${open.of === 'mine' ? 'own-maps' : 'works'}/${detail.id}`} />
+      )}
       <MapKeysDialog {...dialog('keys')} />
       <CommandPalette {...dialog('palette')} onClosed={onClosed} />
       {work && (
@@ -114,11 +128,37 @@ export function MapDialogs({
         <BringInDialog
           {...dialog('bring in')}
           onClosed={onClosed}
-          onMake={(map) => {
-            onShow(null);
-            actions.bringIn(map);
-            requestAnimationFrame(() => bringIn());
-          }}
+          legend={assignment.legend}
+          file={brought}
+          ways={[
+            {
+              yes: 'Lay it beside what is drawn',
+              onMake: (map) => {
+                onShow(null);
+                actions.bringIn(map);
+                requestAnimationFrame(() => bringIn());
+              },
+            },
+            ...(chosen
+              ? [
+                  {
+                    yes: `Hang it from “${chosen.text.replace(/\s+/g, ' ').slice(0, NAMED)}”`,
+                    onMake: (map: TopicMap) => {
+                      onShow(null);
+                      actions.bringIn(map, chosen.id);
+                      requestAnimationFrame(() => bringIn());
+                    },
+                  },
+                ]
+              : []),
+            {
+              yes: 'Its topics as terms to place',
+              onMake: (map) => {
+                onShow(null);
+                actions.keepAsTerms(map);
+              },
+            },
+          ]}
         />
       )}
       <RegionDialog onClosed={onClosed} />

@@ -1,14 +1,19 @@
 import {
   addLink,
+  addToBank,
+  applyChanges,
   boxOf,
   freeSpot,
   unionOf,
   asItsKind,
   askToComplete,
   copyMarks,
+  done,
   drawnBox,
   entitle,
   goBackTo,
+  hangFrom,
+  hangsBy,
   moveMarks,
   ontoLegend,
   pasteMarks,
@@ -20,7 +25,7 @@ import {
   setTopicKind,
   turnLinks,
 } from '@ichnograph/core';
-import type { Copied, LinkLooks, TopicLooks, TopicMap } from '@ichnograph/core';
+import type { Copied, LinkLooks, Outcome, TopicLooks, TopicMap } from '@ichnograph/core';
 import { announce } from '../../common/announcer';
 import { keepClip, keptClip, ontoOwn } from './clipboard';
 import type { Clip } from './clipboard';
@@ -69,6 +74,17 @@ export function markActions({
   const clipOf = (text: string): Clip | null => {
     const words = text.replaceAll('\r\n', '\n');
     return [clip, keptClip(maker.by)].find((one) => one?.words === words) ?? null;
+  };
+  /** What was laid down, with all of it that hangs from nothing hung from a topic. */
+  const hungUnder = (laid: Outcome, from: string): Outcome => {
+    if (!laid.ok) return laid;
+    const now = applyChanges(get().map, laid.changes);
+    const hangs = hangsBy(now);
+    const made = new Set(laid.changes.flatMap((one) => (one.do === 'add' ? [one.item.id] : [])));
+    const tops = now.topics.filter(({ id }) => made.has(id) && !hangs.has(id)).map(({ id }) => id);
+    if (tops.length === 0) return laid;
+    const hung = hangFrom(now, { ids: tops, from, linkKind: get().next.linkKind }, maker, legend);
+    return hung.ok ? done(...laid.changes, ...hung.changes) : hung;
   };
   const paste = (held: Copied | undefined, at?: Spot): void => {
     if (!held || held.length === 0) return;
@@ -150,13 +166,26 @@ export function markActions({
       const held = clip ?? keptClip(maker.by);
       paste(held ? ontoOwn(held, legend) : undefined, at);
     },
-    /** Lays a copy of another map beside what is drawn here. */
-    bringIn: (other: TopicMap): void => {
+    /** Takes up a file that was dropped or pasted, to be looked at before anything is made of it. */
+    holdFile: (brought: File | null): void => set({ brought }),
+    /** Keeps the words of another map's topics in the bank, to be placed by hand. */
+    keepAsTerms: (other: TopicMap): void => {
+      const texts = other.topics.map(({ text }) => text.replace(/\s+/g, ' ').trim());
+      const kept = run(addToBank(get().map, texts.join('\n'), assignment, maker));
+      if (kept)
+        announce(kept.length === 1 ? 'One term waits to be placed.' : `${kept.length} terms wait to be placed.`);
+    },
+    /**
+     * Lays a copy of another map beside what is drawn here.
+     * @param under a topic that what hangs from nothing in it is hung from
+     */
+    bringIn: (other: TopicMap, under?: string): void => {
       const told = ontoLegend(other, legend);
       const ids = [...told.topics, ...told.pictures].map(({ id }) => id);
       const [here, there] = [drawnBox(get().map, legend), drawnBox(told, legend)];
       const step = here && there ? { x: here.left - there.left, y: here.bottom + BESIDE - there.top } : { x: 0, y: 0 };
-      const changes = run(pasteMarks(get().map, copyMarks(told, ids), step, maker));
+      const laid = pasteMarks(get().map, copyMarks(told, ids), step, maker);
+      const changes = run(under === undefined ? laid : hungUnder(laid, under));
       if (!changes) return;
       set({ selection: changes.flatMap((change) => (change.do === 'add' ? [change.item.id] : [])) });
       announce(`${told.topics.length} topics are brought in.`);

@@ -66,6 +66,8 @@ export interface EditorState {
   pictures: { tab: PictureTab; replaces: Replaced | null } | null;
   /** the picture that is looked at large */
   large: string | null;
+  /** a file of another program that was dropped or pasted, to be looked at */
+  brought: File | null;
   /** how many files are being brought */
   bringing: number;
   /** the topic whose branch alone is shown */
