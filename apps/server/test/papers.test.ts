@@ -1,6 +1,7 @@
 import { unzipSync } from 'fflate';
 import ExcelJS from 'exceljs';
 import Papa from 'papaparse';
+import { readMap, understood } from '@ichnograph/core';
 import type { ClassRow, ExportState, Gradebook } from '@ichnograph/contract';
 import { Person, until } from './setup/client.js';
 import { drawn } from './setup/works.js';
@@ -68,6 +69,24 @@ test('the papers of a class as one archive and as one document, watched, cancell
   const pdf = await begin('pdf');
   expect((await ready(pdf.id)).state).toBe('ready');
   expect(pagesOf((await bytes(maren, `exports/${pdf.id}/file`)).body)).toBeGreaterThanOrEqual(2 * zip.of);
+
+  const maps = await begin('maps');
+  expect((await ready(maps.id)).state).toBe('ready');
+  const files = unzipSync(new Uint8Array((await bytes(maren, `exports/${maps.id}/file`)).body));
+  expect(Object.keys(files)).toHaveLength(3 * maps.of + 1);
+  const text = (name: string) => new TextDecoder().decode(files[name]);
+  const listed = Papa.parse<Record<string, string>>(text('manifest.csv').replace(/^\ufeff/, ''), {
+    header: true,
+    skipEmptyLines: true,
+  }).data;
+  expect(listed).toHaveLength(maps.of);
+  // What the list names is there, is read again strictly, and is as large as the list says.
+  for (const { File: name, Topics: topics } of listed) {
+    const map = understood(readMap(JSON.parse(text(`${name}.json`)) as object));
+    expect([name, String(map.topics.length), map.legend !== undefined]).toEqual([name, topics, true]);
+    expect(text(`${name}.svg`)).toContain('<svg');
+    expect(text(`${name}.graphml`)).toContain('<graphml');
+  }
 
   const given = await begin('zip');
   expect((await maren.call('DELETE', `exports/${given.id}`)).status).toBe(204);

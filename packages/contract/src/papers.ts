@@ -1,10 +1,10 @@
 import { IsArray, IsBoolean, IsIn, IsObject, IsOptional } from 'class-validator';
 
-export const EXPORT_FORMS = ['zip', 'pdf'] as const;
+export const EXPORT_FORMS = ['zip', 'pdf', 'maps'] as const;
 
 /** The papers of a class: a file each in one archive, or all in one document. */
 export class BeginExport {
-  @IsIn(EXPORT_FORMS, { message: 'papers come as zip or pdf' })
+  @IsIn(EXPORT_FORMS, { message: 'a class is written out as zip, pdf or maps' })
   as!: (typeof EXPORT_FORMS)[number];
 }
 

@@ -1,13 +1,9 @@
 import { markWords } from '@ichnograph/core';
 import type { Gradebook, GradebookCell } from '@ichnograph/contract';
-import Papa from 'papaparse';
+import { csvOf } from '../common/csv.js';
+import type { CsvValue } from '../common/csv.js';
 
-type Value = string | number;
-/**
- * What a spreadsheet takes for a formula, whatever stands on the lines below: at the start of a cell, or of what some
- * programs take for another cell, in either width.
- */
-const FORMULA = /(?:^|[;,\t])[=+\-@\t\r＝＋－＠]/;
+type Value = CsvValue;
 const HEAD = ['Family name', 'Given name'];
 
 /** A figure where a mark is one, else its word; nothing where nothing was handed in. */
@@ -37,12 +33,8 @@ const headOf = ({ assignments }: Gradebook): string[] => [
   ...assignments.flatMap(({ title }) => [title, `${title}: out of`, `${title}: state`]),
 ];
 
-/**
- * As comma-separated values (RFC 4180) with a byte order mark, for spreadsheets that would guess another encoding. What a
- * spreadsheet would take for a formula has an apostrophe before it.
- */
-export const gradebookCsv = (gradebook: Gradebook): string =>
-  `\ufeff${Papa.unparse({ fields: headOf(gradebook), data: rowsOf(gradebook) }, { escapeFormulae: FORMULA })}\r\n`;
+/** For spreadsheets, as `csvOf` says. */
+export const gradebookCsv = (gradebook: Gradebook): string => csvOf(headOf(gradebook), rowsOf(gradebook));
 
 /** As a workbook (ISO/IEC 29500): words are words and never formulas, figures are figures. */
 export async function gradebookXlsx(gradebook: Gradebook): Promise<Uint8Array> {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Inject, Injectable } from '@nestjs/common';
-import type { ExportState } from '@ichnograph/contract';
+import type { BeginExport, ExportState } from '@ichnograph/contract';
+import { writeMap } from '@ichnograph/core';
 import { zipSync } from 'fflate';
 import type { Logger } from 'pino';
 import type { Account } from '../accounts/index.js';
@@ -9,9 +10,13 @@ import { briefly } from '../common/briefly.js';
 import { conflict, notFound } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
 import { Markable } from '../marking/index.js';
+import { SubmissionsService } from '../submissions/index.js';
 import type { Submission } from '../submissions/index.js';
-import { membersOf } from '../works/index.js';
+import { membersOf, nameOf } from '../works/index.js';
 import { ClassReadings } from '../class-readings/index.js';
+import { filesOf, manifestOf, withLegend } from './class-maps.js';
+import type { ClassMap } from './class-maps.js';
+import { Drawings } from './drawings.service.js';
 import type { MarkedPaper } from './marked-paper.js';
 import { Papers } from './papers.service.js';
 
@@ -25,7 +30,7 @@ interface Job {
   id: string;
   by: string;
   name: string;
-  as: 'zip' | 'pdf';
+  as: BeginExport['as'];
   done: number;
   of: number;
   state: 'running' | 'ready' | 'failed' | 'cancelled';
@@ -44,6 +49,8 @@ export class Exports {
 
   constructor(
     private readonly papers: Papers,
+    private readonly drawings: Drawings,
+    private readonly submissions: SubmissionsService,
     private readonly readings: ClassReadings,
     private readonly markable: Markable,
     @Inject(LOGGER) private readonly logger: Logger,
@@ -115,6 +122,7 @@ export class Exports {
 
   private async make(job: Job, ids: readonly string[], account: Account): Promise<void> {
     try {
+      if (job.as === 'maps') return await this.makeMaps(job, ids, account);
       const papers: MarkedPaper[] = [];
       const files: Record<string, Uint8Array> = {};
       for (let i = 0; i < ids.length; i += AT_ONCE) {
@@ -145,6 +153,26 @@ export class Exports {
       setTimeout(() => this.jobs.delete(job.id), KEPT_MS).unref();
     }
   }
+
+  /** Each map as files that other programs open, with its drawing, and a list of all. */
+  private async makeMaps(job: Job, ids: readonly string[], account: Account): Promise<void> {
+    const files: Record<string, Uint8Array> = {};
+    const maps: ClassMap[] = [];
+    for (const id of ids) {
+      if (job.state === 'cancelled') return;
+      const detail = await this.submissions.detail(id, account, false);
+      const map = withLegend(detail);
+      const names = detail.members.map(nameOf).join(', ');
+      const one = { name: free(fileName(names), files, 'json').replace(/\.json$/, ''), names, detail, map };
+      const drawn = await this.drawings.drawn({ as: 'svg', map: writeMap(map) });
+      Object.assign(files, await filesOf(one), { [`${one.name}.svg`]: drawn.content });
+      maps.push(one);
+      job.done += 1;
+    }
+    files['manifest.csv'] = new TextEncoder().encode(manifestOf(maps));
+    job.content = zipSync(files);
+    job.state = 'ready';
+  }
 }
 
 /** As a list of the class would have them. */
@@ -167,9 +195,9 @@ export const fileName = (title: string): string =>
     .slice(0, 80) || 'Map';
 
 /** Two of one name have files of their own. */
-function free(name: string, files: Readonly<Record<string, unknown>>): string {
+function free(name: string, files: Readonly<Record<string, unknown>>, ending = 'pdf'): string {
   for (let i = 1; ; i++) {
-    const tried = i === 1 ? `${name}.pdf` : `${name} (${i}).pdf`;
+    const tried = i === 1 ? `${name}.${ending}` : `${name} (${i}).${ending}`;
     if (!Object.hasOwn(files, tried)) return tried;
   }
 }

@@ -10,7 +10,7 @@ import { Drawings } from './drawings.service.js';
 import { Exports } from './exports.service.js';
 import { Papers } from './papers.service.js';
 
-const TYPES = { zip: 'application/zip', pdf: 'application/pdf' } as const;
+const TYPES = { zip: 'application/zip', maps: 'application/zip', pdf: 'application/pdf' } as const;
 
 /** Papers to print and to keep. */
 @Controller()
@@ -63,6 +63,6 @@ export class PapersController {
   @Get('exports/:id/file')
   file(@Who() { account }: SignedIn, @Id() id: string, @Res() response: Response): void {
     const { name, as, content } = this.exports.content(id, account.id);
-    sendFile(response, { name: `${name}.${as}`, type: TYPES[as], content });
+    sendFile(response, { name: `${name}.${as === 'pdf' ? 'pdf' : 'zip'}`, type: TYPES[as], content });
   }
 }

@@ -82,6 +82,12 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await loadPage(() => import('../sheets/sheet-map-page'))).TrialMapPage }),
           },
           {
+            path: 'formats',
+            lazy: async () => ({
+              Component: (await loadPage(() => import('../map-files'))).WhatFormatsCarryPage,
+            }),
+          },
+          {
             path: 'own-maps',
             lazy: async () => ({ Component: (await loadPage(() => import('../own-maps/own-maps-page'))).OwnMapsPage }),
           },

@@ -1,14 +1,14 @@
-import { compositeMap, drawnBox, drawnByAtLeast, mapToSvg, openStoredAssignment, tieId } from '@ichnograph/core';
+import { compositeMap, drawnBox, drawnByAtLeast, openStoredAssignment, tieId } from '@ichnograph/core';
 import type { Assignment, Composite, StrongTie, Tie, TopicMap } from '@ichnograph/core';
 import type { ClassInsight, ClassPropositions } from '@ichnograph/contract';
 import { ReactFlowProvider } from '@xyflow/react';
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
-import { fileName, saveAs } from '../common/save-as';
 import { useClassPropositions } from '../common/queries';
 import { useRested } from '../common/use-rested';
 import { Canvas, FREE, MapPicture, onReadingKey } from '../map';
+import { SaveAsDialog } from '../saving-as';
 import { Button } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { VerdictSign } from '../verdicts';
@@ -56,11 +56,7 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
   );
   const laid = useLaidOut(map, assignment.legend, beside ? HALF : ALONE);
   const chosen = selection.length === 1 ? selection[0]! : null;
-  const writeOut = (): void => {
-    if (!laid) return;
-    const svg = mapToSvg(laid.map, assignment.legend, { title: `${insight.title}, composite of ${all} maps` });
-    saveAs(`${fileName(`${insight.title}, composite map`)}.svg`, new Blob([svg], { type: 'image/svg+xml' }));
-  };
+  const [saving, setSaving] = useState(false);
   return (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-x-5 gap-y-2">
@@ -101,7 +97,7 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
         )}
         <span className="ml-auto flex gap-2">
           <Button onClick={() => setShown(true)}>Show it to the class</Button>
-          <Button onClick={writeOut} disabled={!laid}>
+          <Button onClick={() => setSaving(true)} disabled={!laid}>
             <Download aria-hidden size={15} /> Write out
           </Button>
         </span>
@@ -135,6 +131,12 @@ export function CompositeView({ insight }: { insight: ClassInsight }) {
         </p>
       )}
       <AboutComposite insight={insight} propositions={propositions.data} onChoose={(id) => setSelection([id])} />
+      <SaveAsDialog
+        map={laid === null ? undefined : { ...laid.map, title: `${insight.title}, composite of ${all} maps` }}
+        legend={assignment.legend}
+        open={saving}
+        onOpenChange={setSaving}
+      />
       <Dialog wide open={shown} onOpenChange={setShown} title={`${insight.title}: what you said together`}>
         {laid && <MapPicture map={laid.map} legend={assignment.legend} title="Composite map" />}
         <p className="mt-2 text-quiet">

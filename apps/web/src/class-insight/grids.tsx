@@ -1,11 +1,14 @@
 import { openStoredAssignment, requirementSentence } from '@ichnograph/core';
 import type { Status } from '@ichnograph/core';
 import type { ClassInsight } from '@ichnograph/contract';
+import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { Balloon } from '../ui/balloon';
+import { Button } from '../ui/button';
 import { STATUS_WORDS, StatusMark } from '../ui/status-mark';
 import { namesOf } from './names';
+import { saveGrid } from './save-grid';
 
 interface Cell {
   status: Status;
@@ -60,7 +63,7 @@ export function RequirementGrid({ insight }: { insight: ClassInsight }) {
       ]),
     ),
   }));
-  return <Grid what="requirements" columns={columns} rows={rows} balloons />;
+  return <Grid title={insight.title} what="requirements" columns={columns} rows={rows} balloons />;
 }
 
 /** Term by student: the term that most could not place stands first. */
@@ -83,15 +86,17 @@ export function TermGrid({ insight }: { insight: ClassInsight }) {
     const placed = terms.filter((one) => one.works.includes(workId)).length;
     return { id: workId, name: namesOf(members), share: terms.length === 0 ? 1 : placed / terms.length, cells };
   });
-  return <Grid what="terms" columns={columns} rows={rows} />;
+  return <Grid title={insight.title} what="terms" columns={columns} rows={rows} />;
 }
 
 function Grid({
+  title,
   what,
   columns,
   rows,
   balloons = false,
 }: {
+  title: string;
   what: string;
   columns: readonly Column[];
   rows: readonly Row[];
@@ -110,6 +115,18 @@ function Grid({
       >
         <b>{percent(about.share)}</b> of the class: {about.words}
       </p>
+      <Button
+        small
+        className="mb-2"
+        onClick={() =>
+          saveGrid(`${title}, ${what}`, [
+            ['Student', ...inTrouble.map(({ words }) => words)],
+            ...people.map(({ name, cells }) => [name, ...inTrouble.map(({ id }) => cells.get(id)?.words ?? '')]),
+          ])
+        }
+      >
+        <Download aria-hidden size={14} /> CSV
+      </Button>
       <div className={`flex items-start gap-6 ${balloons ? 'flex-col xl:flex-row' : ''}`}>
         <div
           className="max-h-[calc(100dvh-15.5rem)] max-w-full shrink-0 overflow-auto border border-rule"

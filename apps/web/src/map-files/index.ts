@@ -2,4 +2,5 @@
 export { filesIn, READABLE, readBeside } from './read';
 export type { ReadingAnswer } from './reading-worker';
 export { SaveAs } from './save-as';
+export { WhatFormatsCarryPage } from './what-formats-carry-page';
 export { written } from './written';

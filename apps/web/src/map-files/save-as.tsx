@@ -3,6 +3,7 @@ import { droppedOf } from '@ichnograph/formats';
 import type { FormatName, Wishes } from '@ichnograph/formats';
 import { Download } from 'lucide-react';
 import { useId, useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { fileName, saveAs } from '../common/save-as';
 import { useSend } from '../common/send';
 import { Button } from '../ui/button';
@@ -48,7 +49,10 @@ export function SaveAs({ map, legend, onSaved }: { map: TopicMap; legend: Legend
       <p className="border-l-4 border-rule pl-2 text-quiet" aria-live="polite" data-testid="dropped">
         {dropped.length === 0
           ? `${facts.label} has room for all of this map.`
-          : `Not in it: ${dropped.map(({ about, reason }) => about + reason.replace(/^left out,?/, '')).join(' · ')}.`}
+          : `Not in it: ${dropped.map(({ about, reason }) => about + reason.replace(/^left out,?/, '')).join(' · ')}.`}{' '}
+        <Link className="whitespace-nowrap underline" to="/formats" target="_blank">
+          What each format carries
+        </Link>
       </p>
       <Trouble>{trouble}</Trouble>
       <div className="flex justify-end">

@@ -33,7 +33,7 @@ export function WriteOut({ publicationId }: { publicationId: string }) {
     }, LOOK_EVERY_MS);
     return () => clearInterval(timer);
   }, [id, refuse]);
-  const begin = (as: 'zip' | 'pdf'): Promise<boolean> =>
+  const begin = (as: 'zip' | 'pdf' | 'maps'): Promise<boolean> =>
     send(async () => setJob(await api.post<ExportState>(`publications/${publicationId}/exports`, { as })));
   const cancel = async (): Promise<void> => {
     if (!job) return;
@@ -71,6 +71,7 @@ export function WriteOut({ publicationId }: { publicationId: string }) {
                 [
                   ['zip', 'A paper each, in one ZIP archive'],
                   ['pdf', 'All papers in one PDF'],
+                  ['maps', 'The maps as files, in one ZIP archive with a list'],
                 ] as const
               ).map(([as, words]) => (
                 <DropdownMenu.Item

@@ -1,4 +1,5 @@
-import { normalForm, writeMap } from '@ichnograph/core';
+import { normalForm, openStoredMap, writeMap } from '@ichnograph/core';
+import type { Legend } from '@ichnograph/core';
 import type { OwnMapRow } from '@ichnograph/contract';
 import { FileUp, Folder, MoreHorizontal, Plus, Search } from 'lucide-react';
 import { useState } from 'react';
@@ -7,9 +8,10 @@ import { BringInDialog } from '../bringing-in';
 import { api } from '../common/api';
 import { showMoment } from '../common/dates';
 import { Page } from '../common/page';
-import { useOwnMaps, useTimeZone } from '../common/queries';
+import { useOwnMap, useOwnMaps, useTimeZone } from '../common/queries';
 import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
+import { SaveAsDialog } from '../saving-as';
 import { Button } from '../ui/button';
 import { Confirm, Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
@@ -17,7 +19,7 @@ import { Menu, MenuItem } from '../ui/menu';
 import { NewMapDialog } from './new-map-dialog';
 import { Thumbnail } from '../map';
 
-type Asking = { what: 'rename' | 'move' | 'delete'; map: OwnMapRow } | null;
+type Asking = { what: 'rename' | 'move' | 'save' | 'delete'; map: OwnMapRow } | null;
 
 /** Maps outside any assignment, in folders; looked up by title and by the words of their topics. */
 export function OwnMapsPage() {
@@ -113,6 +115,7 @@ export function OwnMapsPage() {
           )}
         </>
       )}
+      {asking?.what === 'save' && <SaveOwnMap id={asking.map.id} onDone={() => setAsking(null)} />}
       <BringInDialog
         open={brings}
         onOpenChange={setBrings}
@@ -163,7 +166,7 @@ function MapCard({
   onCopy,
 }: {
   map: OwnMapRow;
-  onAsk: (what: 'rename' | 'move' | 'delete') => void;
+  onAsk: (what: NonNullable<Asking>['what']) => void;
   onCopy: () => void;
 }) {
   const zone = useTimeZone();
@@ -195,6 +198,7 @@ function MapCard({
           <MenuItem onSelect={() => onAsk('rename')}>Rename …</MenuItem>
           <MenuItem onSelect={() => onAsk('move')}>Into a folder …</MenuItem>
           <MenuItem onSelect={onCopy}>Make a copy</MenuItem>
+          <MenuItem onSelect={() => onAsk('save')}>Save it as a file …</MenuItem>
           <MenuItem onSelect={() => onAsk('delete')}>Delete …</MenuItem>
         </Menu>
       </div>
@@ -257,5 +261,17 @@ function Rename({
         </div>
       </form>
     </Dialog>
+  );
+}
+
+function SaveOwnMap({ id, onDone }: { id: string; onDone: () => void }) {
+  const { data } = useOwnMap(id);
+  return (
+    <SaveAsDialog
+      open
+      onOpenChange={(is) => !is && onDone()}
+      map={data && openStoredMap(data.map)}
+      legend={data?.legend as unknown as Legend | undefined}
+    />
   );
 }

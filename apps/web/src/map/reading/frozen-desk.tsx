@@ -19,6 +19,7 @@ import { FrozenMap, useFrozen, useGo } from './frozen-map';
 import type { Frozen } from './frozen-map';
 import { ResultsList } from './results-list';
 import { RailSum, ResultsRail } from './results-rail';
+import { SaveFrozen } from './save-frozen';
 import { SentencesView } from './sentences-view';
 
 const VIEWS = ['Map', 'Sentences', 'Notes'] as const;
@@ -230,7 +231,12 @@ function AtTheDesk({
             }}
             card={(one, letter) => card(one, letter, around)}
             drawnOver={drawnOver}
-            atFoot={listed}
+            atFoot={
+              <>
+                <SaveFrozen frozen={frozen} submissionId={detail.id} />
+                {listed}
+              </>
+            }
           />
         ) : view === 'Sentences' ? (
           <SentencesView

@@ -1,5 +1,8 @@
 import { announce } from '../../common/announcer';
+import { sentenceOfError } from '../../common/api';
 import { flagSteps, nextStep } from '../../map';
+import { copyAs, COPIES } from '../../saving-as';
+import type { CopyForm } from '../../saving-as';
 import type { Command } from './command';
 import type { Editor } from '../editor';
 import { anything } from './selected';
@@ -67,6 +70,7 @@ export const LOOKING: readonly Command[] = [
     where: 'page',
     run: ({ show }) => show('save as'),
   },
+  ...(Object.keys(COPIES) as CopyForm[]).map(copying),
   {
     id: 'paper',
     group: 'map',
@@ -103,6 +107,23 @@ export const LOOKING: readonly Command[] = [
     run: ({ show }) => show('palette'),
   },
 ];
+
+/** The map onto the clipboard, for a document or a spreadsheet. */
+function copying(form: CopyForm): Command {
+  return {
+    id: `copy-as-${form}`,
+    group: 'map',
+    name: COPIES[form],
+    keys: [],
+    where: 'page',
+    run: ({ editor: { store, actions, assignment } }) => {
+      copyAs(form, store.getState().map, assignment.legend).then(
+        () => announce('It is copied.'),
+        (error: unknown) => actions.refuse(sentenceOfError(error)),
+      );
+    },
+  };
+}
 
 function looking(id: string, name: string, run: (actions: Editor['actions']) => void): Command {
   return { id, name, keys: [], where: 'page', group: 'map', run: ({ editor }) => run(editor.actions) };

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { Prose } from '../../ui/prose';
 import { BringInDialog } from '../../bringing-in';
 import { ChooseOwnMap } from './choose-own-map';
+import { SaveAsDialog } from '../../saving-as';
 import { Dialog } from '../../ui/dialog';
 import { useEditor, useEditorState } from '../editor';
 import { HandInDialog } from './hand-in-dialog';
@@ -13,7 +14,6 @@ import { PaperDialog } from './paper-dialog';
 import { PicturesDialog } from './pictures-dialog';
 import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
-import { SaveAsDialog } from './save-as-dialog';
 import { ShareDialog } from './share-dialog';
 import { SpellingDialog } from './spelling-dialog';
 import type { Shown } from '../commands/command';
@@ -94,7 +94,7 @@ export function MapDialogs({
         />
       )}
       <PrintDialog {...dialog('print')} block={block} />
-      <SaveAsDialog {...dialog('save as')} />
+      <SaveMap {...dialog('save as')} />
       {(open.of === 'work' || open.of === 'mine') && (
         <ShareDialog {...dialog('share')} path={`${open.of === 'mine' ? 'own-maps' : 'works'}/${detail.id}`} />
       )}
@@ -166,4 +166,10 @@ export function MapDialogs({
       {detail.mayEdit && <PicturesDialog onClosed={onClosed} />}
     </>
   );
+}
+
+function SaveMap(dialog: { open: boolean; onOpenChange: (open: boolean) => void }) {
+  const { assignment } = useEditor();
+  const map = useEditorState((state) => state.map);
+  return <SaveAsDialog {...dialog} map={map} legend={assignment.legend} />;
 }
