@@ -14,6 +14,7 @@ export { notFound } from './common/problem.js';
 export { FilesService } from './files/index.js';
 export { UpdateLog } from './live/index.js';
 export { Comments, JudgingService, Remarks, Returning, Verdicts } from './marking/index.js';
+export { SharedPagesService } from './shared-pages/index.js';
 export { readSettings } from './settings.js';
 export { HandInService } from './submissions/index.js';
 export { SubmissionsService } from './submissions/index.js';

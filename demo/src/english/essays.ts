@@ -1,5 +1,5 @@
 import { seeded, spoil } from '@ichnograph/core';
-import type { TopicMap, WayName } from '@ichnograph/core';
+import type { Topic, TopicMap, WayName } from '@ichnograph/core';
 import { draw } from '../draw.js';
 import { footbridge } from './assignments.js';
 import { asBegun } from './works.js';
@@ -61,12 +61,19 @@ export const hedda: TopicMap = draw(
 );
 
 /** The same, half way: a claim and two points without their paragraphs. */
+const IN_WRITING: Readonly<Record<string, Partial<Topic>>> = {
+  school: {
+    ...paragraph('We walked it with a watch: eleven minutes over the bridge, thirty-one along the road. Two of us had to'),
+    wordGoal: 80,
+  },
+  people: { wordGoal: 80 },
+};
 export const jomo: TopicMap = {
   ...hedda,
   title: 'No new bridge',
   topics: hedda.topics
     .filter(({ id }) => ['topic-1', 'school', 'people', 'count'].includes(id))
-    .map(({ note: _, ...topic }) => topic),
+    .map(({ note: _, ...topic }) => ({ ...topic, ...IN_WRITING[topic.id] })),
   links: hedda.links.filter(({ from, to }) =>
     [from, to].every((id) => ['topic-1', 'school', 'people', 'count'].includes(id)),
   ),

@@ -6,11 +6,13 @@ import {
   actOf,
   Acts,
   ClassesService,
+  Clock,
   FilesService,
   JudgingService,
   Comments,
   Returning,
   PublicationsService,
+  SharedPagesService,
   SheetsService,
   StandingService,
 } from '@ichnograph/server';
@@ -71,8 +73,15 @@ export async function loadEnglish(app: INestApplication, clock: DemoClock, peopl
     if (work.handedIn === undefined) continue;
     clock.at(work.handedIn, '07:50');
     await student.handIn(work.note ?? '');
+    if (work.name === 'hedda') await shown(app, student);
   }
   await keepRules(app, clock, classId, tobias);
+}
+
+/** Hedda shows the town council her essay plan, with her name on it. */
+async function shown(app: INestApplication, { workId, account }: DemoStudent): Promise<void> {
+  const endsAt = new Date(app.get(Clock).now().getTime() + 60 * 24 * 3_600_000).toISOString();
+  await app.get(SharedPagesService).make({ workId }, { endsAt, showsNames: true }, account);
 }
 
 /** A drawn map whose sketch has been drawn. */

@@ -175,6 +175,7 @@ export {
 export { addLink, bendLink, linkAll, reattach, setPhrase, setPhrases, turnLinks } from './commands/links.js';
 export { addStops, makeTour, moveStop, nameTour, removeStop, removeTour, sayAtStop } from './commands/tours.js';
 export { topicNamed, writeEnd, writeSentence } from './commands/sentences.js';
+export type { Place } from './commands/reading-order.js';
 export { addInOrder, deleteRows, hangInOrder, indent, moveInOrder, outdent } from './commands/reading-order.js';
 export { cutLoose, dropTarget, hangFrom, headsOf } from './commands/branches.js';
 export { branchOf, hangsBy } from './commands/hanging.js';

@@ -13,6 +13,6 @@ import { SharedPagesService } from './shared-pages.service.js';
   imports: [AccountsModule, AssignmentsModule, LiveModule, OwnMapsModule, PapersModule, WorksModule],
   controllers: [SharedPagesController],
   providers: [SharedPagesKeeper, SharedPagesService],
-  exports: [SharedPagesKeeper],
+  exports: [SharedPagesKeeper, SharedPagesService],
 })
 export class SharedPagesModule {}

@@ -5,6 +5,7 @@ import type { Outcome } from '../map/changes.js';
 import type { TopicMap } from '../map/types.js';
 import { mapOutline } from '../outline/map-outline.js';
 import { assignmentOf, link, mapOf, topic } from '../testing/make.js';
+import type { Place } from './reading-order.js';
 import { addInOrder, deleteRows, hangInOrder, indent, moveInOrder, outdent } from './reading-order.js';
 
 const { legend } = assignmentOf();
@@ -73,12 +74,12 @@ describe('the order in which a map is read', () => {
 
   test('hung elsewhere: after a fellow, first, or last', () => {
     const map = family();
-    const hung = (to: string | null | 'last') =>
-      told(after(map, hangInOrder(map, { id: 'c', from: 'a', after: to, linkKind: null }, maker(), legend)));
-    expect(hung('a-x')).toBe('root .a ..x ..c ..y .b ..z');
-    expect(hung(null)).toBe('root .a ..c ..x ..y .b ..z');
+    const hung = (place: Place) =>
+      told(after(map, hangInOrder(map, { id: 'c', from: 'a', place, linkKind: null }, maker(), legend)));
+    expect(hung({ after: 'a-x' })).toBe('root .a ..x ..c ..y .b ..z');
+    expect(hung('first')).toBe('root .a ..c ..x ..y .b ..z');
     expect(hung('last')).toBe('root .a ..x ..y ..c .b ..z');
-    expect(hangInOrder(map, { id: 'a', from: 'x', after: 'last', linkKind: null }, maker(), legend)).toMatchObject({
+    expect(hangInOrder(map, { id: 'a', from: 'x', place: 'last', linkKind: null }, maker(), legend)).toMatchObject({
       code: 'hangsBelow',
     });
   });

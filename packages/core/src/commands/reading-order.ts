@@ -64,10 +64,13 @@ const linkBefore = (map: TopicMap, id: string, but: string): string | null => {
   return others[others.findIndex((one) => one.id === id) - 1]?.id ?? null;
 };
 
-/** Hangs a topic with its branch from another, and reads it after a link there; `last`: after all that hang from it. */
+/** Where something is read among what hangs from a topic: before all, after all, or after the one a link leads to. */
+export type Place = 'first' | 'last' | { after: string };
+
+/** Hangs a topic with its branch from another, and reads it in a place there. */
 export function hangInOrder(
   map: TopicMap,
-  { id, from, after, linkKind }: { id: string; from: string; after: string | null | 'last'; linkKind: string | null },
+  { id, from, place, linkKind }: { id: string; from: string; place: Place; linkKind: string | null },
   maker: Maker,
   legend: Legend,
 ): Outcome {
@@ -76,10 +79,10 @@ export function hangInOrder(
   const now = applyChanges(map, hung.changes);
   const link = hangsBy(map).get(id)?.id ?? now.links.at(-1)!.id;
   const there = hanging(now, from).filter((one) => one.id !== link);
-  const place = after === 'last' ? (there.at(-1)?.id ?? null) : after;
-  if (place === null && there.length === 0) return hung;
-  const before = place ?? linkBefore(now, there[0]!.id, link);
-  return done(...hung.changes, ...setAfter(now, link, before));
+  const [first, last] = [there[0], there.at(-1)];
+  if (!first || !last) return hung;
+  const after = place === 'last' ? last.id : place === 'first' ? linkBefore(now, first.id, link) : place.after;
+  return done(...hung.changes, ...setAfter(now, link, after));
 }
 
 /** Sets a topic in: it hangs from what is read before it at its depth, as the last there. */
@@ -88,7 +91,7 @@ export function indent(map: TopicMap, id: string, linkKind: string | null, maker
   const beside = link ? hanging(map, link.from).map(({ to }) => to) : topsOf(map);
   const over = beside[beside.indexOf(id) - 1];
   if (over === undefined) return refused('nothingBefore');
-  return hangInOrder(map, { id, from: over, after: 'last', linkKind }, maker, legend);
+  return hangInOrder(map, { id, from: over, place: 'last', linkKind }, maker, legend);
 }
 
 /** Sets a topic out: it is read after what it hung from, hanging from what that hangs from, or from nothing. */
@@ -98,7 +101,7 @@ export function outdent(map: TopicMap, id: string, maker: Maker, legend: Legend)
   if (!link) return refused('hangsFromNothing');
   const over = hangs.get(link.from);
   if (!over) return cutLoose(map, [id]);
-  return hangInOrder(map, { id, from: over.from, after: over.id, linkKind: link.kind }, maker, legend);
+  return hangInOrder(map, { id, from: over.from, place: { after: over.id }, linkKind: link.kind }, maker, legend);
 }
 
 /** Deletes topics as lines of an outline are deleted: what hung from one hangs one higher, in its place, with its words. */

@@ -12,7 +12,7 @@ import {
   wordsAndNote,
   writeSentence,
 } from '@ichnograph/core';
-import type { Chip } from '@ichnograph/core';
+import type { Chip, Place } from '@ichnograph/core';
 import { announce } from '../../common/announcer';
 import { addedId, chipNamed, ofChip, takeFromBank } from './hand';
 import type { Hand } from './hand';
@@ -107,9 +107,9 @@ export function listActions({ assignment, legend, maker, get, set, run, draw, ki
         announce(above(id) === '' ? 'At the margin.' : `Below ${above(id)}.`);
     },
     /** Hangs a row where it was let go: from a topic, after one that hangs there, or first. */
-    hangRow: (id: string, from: string, after: string | null | 'last'): void => {
+    hangRow: (id: string, from: string, place: Place): void => {
       const { map, next } = get();
-      if (draw(hangInOrder(map, { id, from, after, linkKind: next.linkKind }, maker, legend)))
+      if (draw(hangInOrder(map, { id, from, place, linkKind: next.linkKind }, maker, legend)))
         announce(`${textOf(id)} hangs from ${textOf(from)}.`);
     },
   };

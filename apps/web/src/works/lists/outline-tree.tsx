@@ -164,11 +164,11 @@ export function OutlineTree({
     const target = rows.find((one) => one.id === id);
     if (!target || active.id === id) return;
     const held = String(active.id);
-    if (place === 'on' || target.parent === null) actions.hangRow(held, id, place === 'before' ? null : 'last');
+    if (place === 'on' || target.parent === null) actions.hangRow(held, id, place === 'before' ? 'first' : 'last');
     else {
       const fellows = rows.filter((one) => one.parent === target.parent && one.id !== held);
       const before = place === 'after' ? target : fellows[fellows.indexOf(target) - 1];
-      actions.hangRow(held, target.parent, before?.by?.id ?? null);
+      actions.hangRow(held, target.parent, before?.by ? { after: before.by.id } : 'first');
     }
   };
   return (

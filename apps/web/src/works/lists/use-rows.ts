@@ -30,7 +30,6 @@ export function useRows(
   const index = found < 0 ? 0 : found;
   const column = Math.min(cell?.column ?? 0, columns - 1);
   const wanted = useRef(false);
-  // eslint-disable-next-line react-hooks/incompatible-library -- what it gives is used here alone, and drawn anew with each scroll
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,

@@ -40,7 +40,7 @@ export function useCamera(stage: RefObject<HTMLElement | null>, box: Box, drawin
       const begun = performance.now();
       const step = (now: number): void => {
         const t = Math.min(1, Math.max(0, (now - begun) / MOVE_MS));
-        show(way(t * t * (3 - 2 * t)) as View);
+        show(way(t * t * (3 - 2 * t)));
         if (t < 1) frame = requestAnimationFrame(step);
       };
       frame = requestAnimationFrame(step);
