@@ -65,6 +65,7 @@ test('twelve files of four formats are handed in for a class and checked in its 
     await expect(page.getByRole('row').filter({ hasText: 'brought in' })).toHaveCount(11);
     await page.getByRole('row').filter({ hasText: names[10]! }).getByRole('link').first().click();
     await expect(page.locator('[data-topic="Family 10"]')).toBeVisible();
+    await page.getByRole('button', { name: 'Unfold Results', exact: true }).click();
     await expect(page.getByText('Brought in by Maren Oyelaran from “somebody.dot”')).toBeVisible();
     // Checked like every other: the results are there, with what is met and what is not.
     await expect(page.getByText(/of \d+ met|points/).first()).toBeVisible();

@@ -45,10 +45,11 @@ async function pictures(browser, url) {
     say(`${name}.png`);
   };
   const canvas = (page) => page.locator('[data-topic="Bridge"]').waitFor();
+  const essayOf = (page) =>
+    page.getByRole('listitem').filter({ hasText: 'footbridge' }).locator('a[href*="/works/"]').first();
   const unfold = (page, name) => page.getByRole('button', { name: `Unfold ${name}`, exact: true }).click();
 
   const noor = await enter('amara');
-  await take(noor, 'today-student');
   await noor.getByRole('button', { name: 'Begin the map' }).click();
   await canvas(noor);
 
@@ -60,24 +61,18 @@ async function pictures(browser, url) {
   await juno.locator('[data-link="Arch → Keystone"] rect').first().click({ force: true });
   await take(juno, 'map');
   await juno.keyboard.press('Escape');
-  await juno.locator('[data-topic="Arch"]').click();
-  await juno.keyboard.press('Alt+n');
-  await juno.getByRole('textbox', { name: 'Note' }).fill('Each stone leans on the next; the **keystone** closes it.');
-  await juno.getByRole('button', { name: 'Important' }).click();
-  await take(juno, 'map-selection');
-  await juno.keyboard.press('Escape');
-  await juno.getByRole('button', { name: 'Versions' }).click();
-  await juno.getByRole('textbox', { name: 'Name the map as it is now' }).fill('With a note on the arch');
-  await juno.getByRole('button', { name: 'Keep', exact: true }).click();
-  await juno.getByRole('button', { name: /With a note on the arch/ }).waitFor();
-  await juno
-    .getByRole('button', { name: /topics/ })
-    .last()
-    .click();
-  await juno.getByRole('img', { name: /The map with/ }).waitFor();
-  await take(juno, 'versions');
-  await juno.keyboard.press('Escape');
   await juno.getByRole('button', { name: 'Sentences', exact: true }).click();
+  await juno.getByRole('grid').waitFor();
+  await juno.keyboard.press('Alt+v');
+  await take(juno, 'sentences');
+  await juno.getByRole('button', { name: 'Tour', exact: true }).click();
+  await juno.getByRole('button', { name: 'Begin one' }).click();
+  await juno.getByRole('textbox', { name: 'What is said at Shapes' }).fill('Every bridge is one of a few shapes.');
+  await juno.getByRole('button', { name: 'Play', exact: true }).click();
+  await juno.keyboard.press('PageDown');
+  await juno.getByText('2 of').first().waitFor();
+  await take(juno, 'tour');
+  await juno.keyboard.press('Escape');
   await juno.getByRole('button', { name: 'Hand in …' }).click();
   await juno.getByRole('dialog').waitFor();
   await juno.getByRole('dialog').getByRole('button', { name: 'Hand in', exact: true }).click();
@@ -93,7 +88,6 @@ async function pictures(browser, url) {
   await take(hedda, 'library');
   await hedda.getByRole('button', { name: 'Sketch', exact: true }).click();
   await sketch(hedda);
-  await take(hedda, 'sketch');
   await hedda.getByLabel('For those who cannot see it').fill('A post with a bell, and water over the steps');
   await hedda.getByRole('button', { name: 'Put it there' }).click();
   await bell.locator('image').waitFor();
@@ -117,6 +111,19 @@ async function pictures(browser, url) {
   await hedda.getByRole('link', { name: 'Words for water' }).waitFor();
   await take(hedda, 'own-maps');
 
+  await hedda.goto(`${url}/`);
+  await essayOf(hedda).click();
+  await hedda.getByTestId('canvas').waitFor();
+  await shownToOthers(hedda, take);
+  const jomo = await enter('jomo');
+  await essayOf(jomo).click();
+  await jomo.getByRole('button', { name: 'Outline', exact: true }).click();
+  await jomo.getByRole('gridcell', { name: 'It is the way to school', exact: true }).click();
+  await take(jomo, 'outline');
+  await jomo.getByRole('button', { name: 'Write it out' }).click();
+  await jomo.getByRole('textbox', { name: 'About It is the way to school' }).click();
+  await take(jomo, 'essay');
+
   const kofi = await enter('kofi');
   await kofi.getByRole('link', { name: 'Read the comments' }).click();
   await canvas(kofi);
@@ -139,13 +146,7 @@ async function pictures(browser, url) {
   await maren.getByRole('button', { name: /^Requirement 10/ }).click();
   await maren.getByRole('button', { name: 'Fit' }).click();
   await take(maren, 'marking');
-  await maren.goto(`${url}/`);
-  await maren.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
-  await maren.getByRole('row').filter({ hasText: 'no. 2' }).getByRole('link').first().click();
-  await canvas(maren);
-  await unfold(maren, 'Results');
-  await maren.getByRole('region', { name: 'What changed' }).waitFor();
-  await take(maren, 'difference');
+  await bringIn(maren, url, take);
   await maren.goto(`${url}/assignments`);
   await maren.getByRole('table').waitFor();
   await maren.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
@@ -183,10 +184,43 @@ async function theClass(maren, url, take) {
   await maren.getByTestId('composite').locator('[data-topic="Bridge"]').waitFor();
   await maren.getByTestId('composite').locator('[data-topic="Arch"]').click();
   await take(maren, 'composite');
-  await maren.goto(`${url}/gradebook`);
-  await maren.getByRole('combobox', { name: 'Class' }).selectOption('Technology 9B');
-  await maren.getByRole('heading', { name: 'Marks of Technology 9B' }).waitFor();
-  await take(maren, 'gradebook');
+}
+
+/** Files of a class, told whose they are. */
+async function bringIn(maren, url, take) {
+  await maren.goto(`${url}/`);
+  await maren.getByRole('link', { name: 'Open the pile: How bridges carry loads' }).click();
+  await maren.getByRole('link', { name: 'Bring in files' }).click();
+  const file = (name, text) => ({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
+  await maren
+    .locator('input[type=file]')
+    .setInputFiles([
+      file(
+        'Bastian Krol.csv',
+        'from,phrase,to\nBridge,comes in,Shapes\nShapes,can be an,Arch\nArch,leans on,Abutment\n',
+      ),
+      file('verhoeven_chidi.md', '# Bridge\n\n- *stands up to* Pushes and pulls\n  - *can be a* Live load\n'),
+      file(
+        'dalia-bridges.opml',
+        '<opml version="2.0"><head><title>Bridge</title></head><body><outline text="Bridge"><outline text="Beam"/></outline></body></opml>',
+      ),
+      file(
+        'map (3).dot',
+        'digraph { a [label="Bridge" kind="Big idea"]; b [label="Cable"]; a -> b [label="hangs on a"] }',
+      ),
+    ]);
+  await maren.getByRole('button', { name: 'Look at it' }).first().click();
+  await take(maren, 'bringing-in');
+}
+
+/** A page that is read by its link, as whoever has it sees it. */
+async function shownToOthers(page, take) {
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox').fill('Show it to others');
+  await page.keyboard.press('Enter');
+  const link = await page.getByRole('textbox', { name: 'Link' }).first().inputValue();
+  await page.goto(link);
+  await take(page, 'shared-page');
 }
 
 /** A landing, drawn with three pens. */

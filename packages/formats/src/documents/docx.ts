@@ -10,6 +10,7 @@ import { DRAWN_FORMATS } from '../drawn-formats.js';
 import { DOCUMENT_PARTS } from '../format.js';
 import type { DocumentPart, Format, Writing } from '../format.js';
 import { linesOf } from '../outlines/lines.js';
+import { noteBlocks } from './note-blocks.js';
 import type { Line } from '../outlines/lines.js';
 
 /** Twentieths of a point that a level is set in, and pixels that a page has room for between its margins. */
@@ -95,9 +96,14 @@ class Writer {
   }
 
   private notes({ topic, depth }: Line): FileChild[] {
-    if (isBlank(topic.note)) return [];
-    const indent = { left: Math.max(0, Math.min(depth, 9) - 1) * STEP };
-    return topic.note!.split(/\n\s*\n/).map((part) => this.paragraph([this.run(part.trim())], { indent }));
+    const left = Math.max(0, Math.min(depth, 9) - 1) * STEP;
+    return noteBlocks(topic.note).map(({ runs, item }) => {
+      const words = runs.flatMap(({ text, bold, italic }) =>
+        text.split('\n').map((line, i) => this.run(line, italic, { bold, ...(i > 0 && { break: 1 }) })),
+      );
+      const indent = { left: left + (item ? (item.level + 1) * STEP : 0), ...(item && { hanging: STEP / 2 }) };
+      return this.paragraph([...(item ? [this.run(`${item.number ?? '•'} `)] : []), ...words], { indent });
+    });
   }
 
   sentences(): FileChild[] {
@@ -122,8 +128,8 @@ class Writer {
     return isBlank(phrase) ? [] : [this.run(`${onOneLine(phrase)} `, true)];
   }
 
-  private run(text: string, italics = false) {
-    return new this.library.TextRun({ text: fitForXml(text), italics });
+  private run(text: string, italics = false, more: Omit<Library.IRunOptions, 'text' | 'italics'> = {}) {
+    return new this.library.TextRun({ text: fitForXml(text), italics, ...more });
   }
 
   private paragraph(children: Library.TextRun[], more: Omit<Library.IParagraphOptions, 'children'> = {}): Paragraph {

@@ -8,6 +8,8 @@ import { fitForXml } from '../files/xml.js';
 import { DRAWN_FORMATS } from '../drawn-formats.js';
 import type { Format } from '../format.js';
 import { linesOf } from '../outlines/lines.js';
+import { noteBlocks } from './note-blocks.js';
+import type { NoteBlock } from './note-blocks.js';
 
 const STYLE = `body{font:16px/1.5 system-ui,sans-serif;color:#16202e;background:#fff;max-width:70rem;margin:2rem auto;padding:0 1rem}
 figure{margin:0}figure svg{max-width:100%;height:auto}figcaption,.phrase{color:#4d5867}.note{white-space:pre-wrap;margin:.2rem 0 .4rem}
@@ -43,7 +45,7 @@ function outlineOf(map: TopicMap): string {
   const said = (phrase: string): string =>
     isBlank(phrase) ? '' : `<span class="phrase">${text(onOneLine(phrase))}</span> `;
   const parts = lines.map(({ topic, by, ties, depth }, i) => {
-    const note = isBlank(topic.note) ? '' : `<p class="note">${text(topic.note!.trim())}</p>`;
+    const note = noteBlocks(topic.note).map(blockOf).join('');
     const across = ties
       .map(({ phrase, to }) => `<p class="note">→ ${said(phrase)}${text(textOf.get(to)!)}</p>`)
       .join('');
@@ -52,6 +54,17 @@ function outlineOf(map: TopicMap): string {
     return start + (next > depth ? '<ul>' : `</li>${'</ul></li>'.repeat(Math.max(0, depth - Math.max(0, next)))}`);
   });
   return `<ul>${parts.join('')}</ul>`;
+}
+
+/** A paragraph of a note; an item of a list in it stands set in behind its mark. */
+function blockOf({ runs, item }: NoteBlock): string {
+  const words = runs.map(({ text: said, bold, italic }) => {
+    const marked = italic ? `<em>${text(said)}</em>` : text(said);
+    return bold ? `<strong>${marked}</strong>` : marked;
+  });
+  const mark = item ? `${item.number ?? '•'} ` : '';
+  const set = item ? ` style="margin-left:${1 + item.level}rem"` : '';
+  return `<p class="note"${set}>${mark}${words.join('')}</p>`;
 }
 
 function sentencesOf(map: TopicMap, legend: Legend | undefined): string {
