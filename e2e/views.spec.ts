@@ -1,4 +1,6 @@
 import { readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import mammoth from 'mammoth';
 import type { Page } from '@playwright/test';
 import { enter, expect, MapDesk, test, watched } from './school';
@@ -79,14 +81,14 @@ test('an essay is planned in the outline by keys, written out branch by branch, 
     await keyboard.type('None');
     await keyboard.press('Control+b');
     await keyboard.type(' of them may.');
-    await essay.getByRole('textbox', { name: 'Words to write here' }).fill('60');
+    await essay.getByRole('spinbutton', { name: 'Words to write here' }).fill('60');
     await keyboard.press('Enter');
     await expect(essay.getByRole('navigation')).toContainText('11 of 60 words');
     await about.click();
     await keyboard.press('Control+End');
     await accessible(page, 'essay');
     await page.getByRole('button', { name: 'Back to the outline' }).click();
-    await expect(page.getByRole('row').filter({ hasText: 'Children cross there' }).first()).toContainText(
+    await expect(page.getByRole('row').filter({ hasText: 'Children cross there' }).last()).toContainText(
       'forty children',
     );
     await desk.saved();
@@ -111,6 +113,17 @@ async function ownMap(page: Page, csv: string): Promise<void> {
     .setInputFiles({ name: 'Harbour.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
   await dialog.getByRole('button', { name: 'Make the map' }).click();
   await expect(page.getByTestId('canvas')).toBeVisible();
+}
+
+/** A page of somebody else's, with what was copied to be put into it. */
+async function lessonPlan(frame: string): Promise<{ url: string; close: () => void }> {
+  const server = createServer((_request, response) => {
+    response.setHeader('Content-Type', 'text/html');
+    response.end(`<!doctype html><title>Lesson plan</title><h1>Lesson plan</h1>${frame}`);
+  });
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+  const { port } = server.address() as AddressInfo;
+  return { url: `http://127.0.0.1:${port}/`, close: () => void server.close() };
 }
 
 const HARBOUR = [
@@ -244,9 +257,10 @@ test('by keyboard alone: vague and blank sentences are mended one after the othe
     await expect(stranger.getByRole('row').filter({ hasText: 'guides' })).toBeVisible();
     await expect(stranger.getByText('Bastian')).toHaveCount(0);
     await accessible(stranger, 'a shared page');
-    await stranger.goto('about:blank');
-    await stranger.setContent(frame);
+    const elsewhere = await lessonPlan(frame);
+    await stranger.goto(elsewhere.url);
     await expect(stranger.frameLocator('iframe').getByRole('img', { name: 'Map: Harbour' })).toBeVisible();
+    elsewhere.close();
     await page.getByRole('button', { name: 'Take it back' }).click();
     await expect(page.getByRole('button', { name: 'Take it back' })).toHaveCount(0);
     await stranger.goto(link);

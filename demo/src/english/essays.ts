@@ -63,7 +63,9 @@ export const hedda: TopicMap = draw(
 /** The same, half way: a claim and two points without their paragraphs. */
 const IN_WRITING: Readonly<Record<string, Partial<Topic>>> = {
   school: {
-    ...paragraph('We walked it with a watch: eleven minutes over the bridge, thirty-one along the road. Two of us had to'),
+    ...paragraph(
+      'We walked it with a watch: eleven minutes over the bridge, thirty-one along the road. Two of us had to',
+    ),
     wordGoal: 80,
   },
   people: { wordGoal: 80 },

@@ -18,7 +18,7 @@ export function Segments<T extends string>({
           type="button"
           aria-pressed={option === value}
           onClick={() => onChange(option)}
-          className={`px-2 py-1 font-semibold pointer-coarse:min-h-11 sm:px-3 ${option === value ? 'bg-ink text-white' : 'bg-white text-quiet hover:bg-canvas'}`}
+          className={`px-2 py-1 font-semibold pointer-coarse:min-h-11 xl:px-3 ${option === value ? 'bg-ink text-white' : 'bg-white text-quiet hover:bg-canvas'}`}
         >
           {option}
         </button>

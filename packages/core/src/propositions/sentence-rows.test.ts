@@ -31,7 +31,12 @@ test('a teacher’s own list says what is vague', () => {
 });
 
 test('sorted and found', () => {
-  expect(told(sortedSentences(rows, 'concern', 'en'))).toEqual(['arch-load', 'bridge-deck', 'bridge-arch', 'load-deck']);
+  expect(told(sortedSentences(rows, 'concern', 'en'))).toEqual([
+    'arch-load',
+    'bridge-deck',
+    'bridge-arch',
+    'load-deck',
+  ]);
   expect(told(sortedSentences(rows, 'to', 'en'))).toEqual(['bridge-arch', 'bridge-deck', 'load-deck', 'arch-load']);
   expect(told(sortedSentences(rows, 'level', 'en'))[0]).toBe('bridge-arch');
   expect(told(sentencesWith(rows, 'LOAD bends'))).toEqual(['load-deck']);

@@ -82,10 +82,10 @@ export default function Essay({
               <button
                 type="button"
                 aria-current={one === section}
-                className={`flex w-full items-start justify-between gap-2 border-b border-rule px-1.5 py-1.5 text-left ${one === section ? 'bg-wash font-semibold' : 'hover:bg-canvas'}`}
+                className={`flex w-full flex-wrap items-start justify-between gap-x-2 border-b border-rule px-1.5 py-1.5 text-left ${one === section ? 'bg-wash font-semibold' : 'hover:bg-canvas'}`}
                 onClick={() => go(one)}
               >
-                <span className="words min-w-0">
+                <span className="words min-w-0 grow">
                   {one.title}
                   {one.unwritten > 0 && (
                     <span className="block text-sm font-normal text-quiet">

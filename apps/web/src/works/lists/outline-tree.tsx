@@ -421,7 +421,9 @@ function TopicCell({
             type="button"
             tabIndex={-1}
             className="shrink-0 pt-0.5 text-quiet hover:text-ink"
-            aria-label={folded ? `Unfold ${text}` : `Fold ${text}`}
+            // The row itself says whether it is unfolded, and arrows fold it.
+            aria-hidden
+            title={folded ? 'Unfold' : 'Fold'}
             onClick={onFold}
           >
             <Sign aria-hidden size={16} />

@@ -46,7 +46,13 @@ export function noteUnits(
     return own ? { min: own.minWords, max: own.maxWords } : { min: minWords, max: maxWords };
   };
   if (per === 'topic')
-    return counted.map((topic) => ({ topic, members: [topic.id], words: wordsIn(topic), min: minWords, max: maxWords }));
+    return counted.map((topic) => ({
+      topic,
+      members: [topic.id],
+      words: wordsIn(topic),
+      min: minWords,
+      max: maxWords,
+    }));
   return index.mainBranches.map((topic) => {
     const words = counted
       .filter(({ id }) => index.branches.get(id)?.has(topic.id))
