@@ -81,7 +81,7 @@ test('twelve files of four formats are handed in for a class and checked in its 
     ]);
     await page.goto(`${school.url}/assignments`);
     await page.getByRole('link', { name: 'How bridges carry loads', exact: true }).click();
-    await page.getByRole('link', { name: 'Draw it' }).first().click();
+    await page.getByText('Draw it').first().click();
     await expect(page.getByTestId('canvas')).toBeVisible();
     await page.keyboard.press('Control+k');
     await page.getByRole('combobox').fill('Bring in a file');

@@ -45,8 +45,10 @@ test('a class together: the composite map’s slider and switch, grids that lead
     await expect(shown.getByRole('img')).toBeVisible();
     await expect(shown).not.toContainText('Halvorsen');
     await page.keyboard.press('Escape');
-    const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'Write out' }).click();
+    await page.getByRole('radio', { name: /svg/i }).check();
+    const download = page.waitForEvent('download', { timeout: 90_000 });
+    await page.getByRole('button', { name: 'Save the file' }).click();
     expect(await readFile(await (await download).path(), 'utf8')).toContain('<svg');
   });
   await test.step('a cell of a grid leads to the evidence on the map', async () => {
@@ -122,7 +124,7 @@ test('the gradebook is written out as CSV and workbook that read again, and the 
   await expect(page.getByTestId('canvas')).toBeVisible();
   await page.getByRole('link', { name: 'How bridges carry loads' }).click();
   await page.getByRole('button', { name: 'Write out' }).click();
-  await page.getByRole('menuitem', { name: /ZIP archive/ }).click();
+  await page.getByRole('menuitem', { name: /^A paper each/ }).click();
   await expect(page.getByRole('progressbar', { name: 'Papers made' })).toBeVisible();
   // Eleven papers, as long as they take: the bar says how many there are.
   await expect(page.getByRole('link', { name: 'Save the papers' })).toBeVisible({ timeout: 120_000 });

@@ -416,6 +416,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
           work={work}
           open={open}
           block={block}
+          view={view}
           shown={shown}
           onShow={setShown}
           onClosed={focusWork}

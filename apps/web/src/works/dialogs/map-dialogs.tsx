@@ -16,7 +16,7 @@ import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
 import { ShareDialog } from './share-dialog';
 import { SpellingDialog } from './spelling-dialog';
-import type { Shown } from '../commands/command';
+import type { Shown, View } from '../commands/command';
 import type { DrawnMap } from '../drawn-map';
 import { hasVersions } from '../use-live-work';
 import type { OpenWork } from '../use-live-work';
@@ -31,6 +31,7 @@ export function MapDialogs({
   work,
   open,
   block,
+  view,
   shown,
   onShow,
   onClosed,
@@ -41,6 +42,7 @@ export function MapDialogs({
   work: WorkDetail | null;
   open: OpenWork;
   block: TitleBlockText;
+  view: View;
   shown: Shown | null;
   onShow: (shown: Shown | null) => void;
   /** gives the focus back to the work */
@@ -98,7 +100,7 @@ export function MapDialogs({
       {(open.of === 'work' || open.of === 'mine') && (
         <ShareDialog {...dialog('share')} path={`${open.of === 'mine' ? 'own-maps' : 'works'}/${detail.id}`} />
       )}
-      <MapKeysDialog {...dialog('keys')} />
+      <MapKeysDialog {...dialog('keys')} view={view} />
       <CommandPalette {...dialog('palette')} onClosed={onClosed} />
       {work && (
         <HandInDialog

@@ -3,7 +3,9 @@ import { showChord } from '../../common/chords';
 import { KeysDialog } from '../../common/page-keys';
 import type { PageKey } from '../../common/page-keys';
 import { Dialog } from '../../ui/dialog';
+import type { View } from '../commands/command';
 import { useCommands } from '../commands/list';
+import { keysOfView } from '../lists/keys-of-lists';
 import { useEditor } from '../editor';
 
 /** Every command of the page by name, with its keys. */
@@ -70,11 +72,23 @@ const WALKING: readonly PageKey[] = [
 ];
 
 /** The keys of the page. */
-export function MapKeysDialog({ open, onOpenChange }: { open: boolean; onOpenChange: (open: boolean) => void }) {
+export function MapKeysDialog({
+  view,
+  open,
+  onOpenChange,
+}: {
+  view: View;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
   const { commands } = useCommands();
+  const ofView = keysOfView(view);
   const keys = [
-    ...WALKING,
-    ...commands.filter((command) => command.keys.length > 0).map(({ keys: chords, name }) => ({ chords, name })),
+    ...(ofView ?? WALKING),
+    // Keys of the canvas act there alone.
+    ...commands
+      .filter((command) => command.keys.length > 0 && (!ofView || command.where === 'page'))
+      .map(({ keys: chords, name }) => ({ chords, name })),
   ];
   return <KeysDialog open={open} onOpenChange={onOpenChange} keys={keys} />;
 }
