@@ -143,16 +143,16 @@ export default function Essay({
           ))}
           <p className="flex justify-between gap-2 border-t border-rule pt-3">
             {step(-1) ? (
-              <Button small onClick={() => go(step(-1)!)}>
+              <Button small className="max-w-[48%]" onClick={() => go(step(-1)!)}>
                 <ArrowLeft aria-hidden size={14} />
-                {step(-1)!.title}
+                <span className="truncate">{step(-1)!.title}</span>
               </Button>
             ) : (
               <span />
             )}
             {step(1) && (
-              <Button small onClick={() => go(step(1)!)}>
-                {step(1)!.title}
+              <Button small className="max-w-[48%]" onClick={() => go(step(1)!)}>
+                <span className="truncate">{step(1)!.title}</span>
                 <ArrowRight aria-hidden size={14} />
               </Button>
             )}
