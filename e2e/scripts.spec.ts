@@ -162,4 +162,56 @@ test('a map in ten scripts is the same on the screen and on paper, dot for dot',
     if (there < 0.97 || here < 0.97) console.log(text, there.toFixed(3), here.toFixed(3));
     expect([text, there > 0.97 && here > 0.97]).toEqual([text, true]);
   }
+
+  await test.step('and the same as a drawing for other programs', async () => {
+    const { map, assignment } = (await (
+      await maren.request.get(`${school.url}/api/submissions/${submission}`)
+    ).json()) as {
+      map: object;
+      assignment: { legend: object };
+    };
+    const sent = { as: 'svg', map: { ...map, legend: assignment.legend } };
+    const drawn = await maren.request.post(`${school.url}/api/drawings`, {
+      data: sent,
+      headers: { origin: school.url },
+      timeout: 90_000,
+    });
+    const context = await browser.newContext({ deviceScaleFactor: DENSE, viewport: { width: 1800, height: 1400 } });
+    const other = await context.newPage();
+    await other.setContent(`<body style="margin:0">${(await drawn.text()).replace(/^<\?xml[^>]*>/, '')}`);
+    await other.evaluate(() => document.fonts.ready);
+    const ourWords = (word: string): Promise<Spot> =>
+      other
+        .locator('svg text', { hasText: word })
+        .first()
+        .evaluate((line) => {
+          const { x, y } = line.getBoundingClientRect();
+          return { x, y };
+        });
+    const dots = async (word: string): Promise<Spot> => {
+      const { x, y } = await ourWords(word);
+      return { x: x * DENSE, y: y * DENSE };
+    };
+    // As large as on the screen, told by the two of ours.
+    const [first, last] = [await dots(FIRST), await dots(LAST)];
+    await other.evaluate(
+      (factor) => {
+        const svg = document.querySelector('svg')!;
+        const { width, height } = svg.getBoundingClientRect();
+        svg.style.width = `${width * factor}px`;
+        svg.style.height = `${height * factor}px`;
+      },
+      between(p!, q!) / between(first, last),
+    );
+    const now = await dots(FIRST);
+    const file = await pictureOf(await other.screenshot({ scale: 'device', fullPage: true }));
+    for (const text of TOPICS) {
+      const share = foundAgain(screen, file, boxes.get(text)!, ({ x, y }) => ({
+        x: x - p!.x + now.x,
+        y: y - p!.y + now.y,
+      }));
+      expect([text, share > 0.97 || share]).toEqual([text, true]);
+    }
+    await context.close();
+  });
 });

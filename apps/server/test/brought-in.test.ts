@@ -101,6 +101,11 @@ test('the files of a class are handed in at once, checked as all are, and say wh
   await live.opened();
   expect(live.live.snapshot.topics.map(({ text }) => text)).toEqual(['Bridge', 'Arch', 'Own 0']);
   live.close();
+  // Whoever goes takes their name along, also out of the file's.
+  const head = await Person.signedIn('halina');
+  expect((await head.post(`accounts/${students[0]!.id}/erase`)).status).toBe(204);
+  const left = (await tobias.get<SubmissionDetail>(`submissions/${entries[0]!.submission!.id}`)).body;
+  expect([left.broughtFrom, left.map.author]).toEqual(['', '']);
 });
 
 test('all of them are made, or none; sent twice, they are made once', async () => {

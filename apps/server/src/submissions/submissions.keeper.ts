@@ -45,9 +45,17 @@ export class SubmissionsKeeper implements Keeper {
     const { manager } = this.data;
     await manager.delete(LookedAt, { accountId });
     for (const [workId, author] of left) {
-      // A frozen map bears its makers' names in its title block.
-      const rows = await manager.find(Submission, { where: { workId }, select: { id: true, map: true } });
-      for (const { id, map } of rows) await manager.update(Submission, { id }, { map: { ...map, author } });
+      // A frozen map bears its makers' names in its title block, and so does the file it was brought in from.
+      const rows = await manager.find(Submission, {
+        where: { workId },
+        select: { id: true, map: true, broughtFrom: true },
+      });
+      for (const { id, map, broughtFrom } of rows)
+        await manager.update(
+          Submission,
+          { id },
+          { map: { ...map, author }, broughtFrom: broughtFrom === null ? null : '' },
+        );
     }
   }
 }
@@ -63,5 +71,6 @@ const FIELDS = {
   sumOutOf: true,
   returnedAt: true,
   letter: true,
+  broughtFrom: true,
   map: true,
 } as const;

@@ -19,9 +19,11 @@ import { Trouble } from '../ui/field';
 import { Table } from '../ui/table';
 
 /** A file that was chosen, and what came of reading it. */
-type Brought = { name: string; whose: string | null } & (
-  { map: TopicMap; said: readonly Said[] } | { refused: string }
-);
+type Brought = {
+  name: string;
+  whose: string | null;
+  /** whose it would be, who has begun a map already */ begun: string | null;
+} & ({ map: TopicMap; said: readonly Said[] } | { refused: string });
 
 /** The maps of a class from files: read, told whose they are, put right, and handed in all together. */
 export function ClassFilesPage() {
@@ -39,6 +41,11 @@ function WithLegend({ pile }: { pile: Pile }) {
 const nameOf = ({ members }: PileEntry): string =>
   members.map(({ givenName, familyName }) => `${givenName} ${familyName}`).join(', ');
 
+const nameIn = (entries: readonly PileEntry[], id: string): string =>
+  entries.flatMap(({ members }) =>
+    members.flatMap((one) => (one.id === id ? [`${one.givenName} ${one.familyName}`] : [])),
+  )[0] ?? '';
+
 function ClassFiles({ pile, legend }: { pile: Pile; legend: Legend }) {
   const navigate = useNavigate();
   const [brought, setBrought] = useState<readonly Brought[]>([]);
@@ -48,7 +55,9 @@ function ClassFiles({ pile, legend }: { pile: Pile; legend: Legend }) {
   const { send, trouble, isSending, refuse } = useSend('everything');
   const turn = useRef(0);
   const waiting = pile.entries.filter(({ workId, left }) => workId === null && !left);
-  const people = waiting.flatMap((entry) => entry.members);
+  // All of them, so that a file of somebody who has begun is not taken for somebody's of the same family.
+  const people = pile.entries.flatMap((entry) => entry.members);
+  const mayGet = new Set(waiting.flatMap((entry) => entry.members.map(({ id }) => id)));
   const look = async (files: readonly File[]): Promise<void> => {
     const mine = (turn.current += 1);
     refuse(null);
@@ -56,7 +65,7 @@ function ClassFiles({ pile, legend }: { pile: Pile; legend: Legend }) {
     try {
       const found = await filesIn(files);
       if (found.length === 0) throw new SaidError('None of these files can be read as a map.');
-      const read: Omit<Brought, 'whose'>[] = [];
+      const read: Omit<Brought, 'whose' | 'begun'>[] = [];
       for (const [i, file] of found.entries()) {
         if (mine !== turn.current) return;
         setReading(`Reading ${i + 1} of ${found.length}: ${file.name}`);
@@ -67,7 +76,13 @@ function ClassFiles({ pile, legend }: { pile: Pile; legend: Legend }) {
         people,
       );
       if (mine !== turn.current) return;
-      setBrought(read.map((one, i) => ({ ...one, whose: 'map' in one ? whose[i]! : null }) as Brought));
+      setBrought(
+        read.map((one, i) => {
+          const id = whose[i] ?? null;
+          const isTheirs = 'map' in one && id !== null && mayGet.has(id);
+          return { ...one, whose: isTheirs ? id : null, begun: isTheirs ? null : id } as Brought;
+        }),
+      );
       setLooked(null);
     } catch (error) {
       refuse(error instanceof Error ? error : new Error(String(error)));
@@ -175,6 +190,11 @@ function ClassFiles({ pile, legend }: { pile: Pile; legend: Legend }) {
                           </option>
                         ))}
                       </select>
+                      {one.whose === null && one.begun !== null && (
+                        <span className="block text-sm text-quiet">
+                          {nameIn(pile.entries, one.begun)} has begun a map already: it stays
+                        </span>
+                      )}
                       {twice.has(one.whose) && (
                         <span className="block text-sm text-madder">Two files for one person</span>
                       )}

@@ -70,10 +70,12 @@ async function answerTo(
   path: string,
   body: unknown,
   headers: Record<string, string> = {},
+  signal?: AbortSignal,
 ): Promise<Response> {
   try {
     return await fetch(`/api/${path}`, {
       method,
+      ...(signal && { signal }),
       headers: { ...(body !== undefined && { 'Content-Type': 'application/json' }), ...headers },
       ...(body !== undefined && { body: body instanceof Blob ? body : JSON.stringify(body) }),
     });
@@ -100,9 +102,9 @@ async function send<T>(path: string, file: Blob): Promise<T> {
   return call<T>('POST', path, file, { 'Content-Type': 'application/octet-stream' });
 }
 
-/** What is made of something and sent back as a file. */
-async function file(path: string, body: unknown): Promise<Blob> {
-  const response = await answerTo('POST', path, body);
+/** What is made of something and sent back as a file. @throws the signal's reason where that ends it */
+async function file(path: string, body: unknown, signal?: AbortSignal): Promise<Blob> {
+  const response = await answerTo('POST', path, body, {}, signal);
   if (!response.ok) throw await errorOf(response);
   return response.blob();
 }

@@ -2,8 +2,9 @@ import type { Legend, TopicMap } from '@ichnograph/core';
 import { droppedOf } from '@ichnograph/formats';
 import type { FormatName, Wishes } from '@ichnograph/formats';
 import { Download } from 'lucide-react';
-import { useId, useMemo, useState } from 'react';
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
+import { SaidError } from '../common/api';
 import { fileName, saveAs } from '../common/save-as';
 import { useSend } from '../common/send';
 import { Button } from '../ui/button';
@@ -19,12 +20,16 @@ export function SaveAs({ map, legend, onSaved }: { map: TopicMap; legend: Legend
   const { send, trouble, isSending } = useSend([]);
   const facts = factsOf(as);
   const dropped = useMemo(() => droppedOf(map, legend, facts.keeps), [map, legend, facts]);
+  const ending = useRef<AbortController | null>(null);
+  // Who closes it wants no file any more.
+  useEffect(() => () => ending.current?.abort(new SaidError('')), []);
   const save = (): Promise<boolean> =>
     send(async () => {
+      const { signal } = (ending.current = new AbortController());
       const own = Object.fromEntries(
         Object.entries(wishes).filter(([name]) => facts.wishes?.some((one) => one === name)),
       );
-      saveAs(`${nameOf(map)}.${facts.endings[0]}`, await written(as, map, legend, own));
+      saveAs(`${nameOf(map)}.${facts.endings[0]}`, await written(as, map, legend, own, signal));
       onSaved();
     }, `The map is saved as ${facts.label}.`);
   return (
@@ -55,7 +60,10 @@ export function SaveAs({ map, legend, onSaved }: { map: TopicMap; legend: Legend
         </Link>
       </p>
       <Trouble>{trouble}</Trouble>
-      <div className="flex justify-end">
+      <div className="flex justify-end gap-2">
+        {isSending && (
+          <Button onClick={() => ending.current?.abort(new SaidError('Cancelled. Nothing was saved.'))}>Cancel</Button>
+        )}
         <Button type="submit" look="action" disabled={isSending}>
           <Download aria-hidden size={16} />
           {isSending ? 'Making the file …' : 'Save the file'}

@@ -202,7 +202,7 @@ function Returned({
             : `${comments} comments stand in the margin.`}
       </p>
       {letter && <p className="words mt-2 whitespace-pre-wrap border-l-2 border-indigo pl-2">{letter}</p>}
-      {broughtFrom !== null && <p className="words mb-2 text-quiet">Brought in from “{broughtFrom}”.</p>}
+      {broughtFrom && <p className="words mb-2 text-quiet">Brought in from “{broughtFrom}”.</p>}
       {note && (
         <p className="words mt-2 text-sm">
           <span className="text-quiet">Your note was: </span>

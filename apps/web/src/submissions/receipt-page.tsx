@@ -44,7 +44,7 @@ function Receipt({ detail }: { detail: SubmissionDetail }) {
       : ([
           [
             'Brought in',
-            `by ${detail.handedInBy.givenName} ${detail.handedInBy.familyName}, from “${detail.broughtFrom}”`,
+            `by ${detail.handedInBy.givenName} ${detail.handedInBy.familyName}${detail.broughtFrom === '' ? '' : `, from “${detail.broughtFrom}”`}`,
           ],
         ] as [string, string][])),
     ['Class', detail.className],

@@ -137,7 +137,11 @@ export function OutlineTree({
         );
     },
     Enter: (one, column) => (column === 'topic' ? writeAfter(one) : edit(one, column)),
-    'Mod+Enter': ({ id }) => actions.writeRow(id, 'below'),
+    'Mod+Enter': ({ id, folded }) => {
+      // What is written below must be seen there.
+      if (folded) actions.foldThese([id]);
+      actions.writeRow(id, 'below');
+    },
     F2: edit,
     'Alt+ArrowUp': ({ id }) => kept(id, () => actions.moveInOrder(id, -1)),
     'Alt+ArrowDown': ({ id }) => kept(id, () => actions.moveInOrder(id, 1)),
