@@ -17,6 +17,10 @@ export function learnLayout({ key, code, ctrlKey, metaKey, altKey }: Pressed): v
 export const isWriting = (pressed: Pick<Pressed, 'getModifierState'>): boolean =>
   pressed.getModifierState?.('AltGraph') ?? false;
 
+/** Whether a key writes a letter or a sign, or begins one: by itself, by a dead key, or by an input method. */
+export const writesLetter = ({ key, nativeEvent }: { key: string; nativeEvent: { isComposing: boolean } }): boolean =>
+  (key.length === 1 && key !== ' ') || key === 'Dead' || key === 'Process' || nativeEvent.isComposing;
+
 /** Keys that are held together, in one order and one spelling: `Mod` is Ctrl, or ⌘ on a Mac. */
 export function chordOf(pressed: Pressed): string {
   const { key, ctrlKey, metaKey, altKey, shiftKey } = pressed;

@@ -1,7 +1,7 @@
 import { announce } from '../../common/announcer';
 import type { KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
-import { chordOf, isWriting } from '../../common/chords';
+import { chordOf, isWriting, writesLetter } from '../../common/chords';
 import { ARROW_KEYS, goTo, isOnCanvas } from '../../map';
 import { commandOf } from './list';
 import type { Command, DeskHand } from './command';
@@ -32,7 +32,14 @@ export function onCanvasKey(event: KeyboardEvent, commands: readonly Command[], 
   } else if (way && !command) {
     event.preventDefault();
     goTo(map, selection, way, event.shiftKey, actions.select);
-  } else if (desk.mayEdit && selection.length === 1 && !command && (writes || !event.altKey) && isLetter(event)) {
+  } else if (
+    desk.mayEdit &&
+    selection.length === 1 &&
+    !command &&
+    (writes || !event.altKey) &&
+    writesLetter(event) &&
+    !isAsking(event)
+  ) {
     // The field opens before the key takes effect: the letter goes into it, and so does whatever a dead key or an
     // input method makes of the keys that follow.
     flushSync(() => actions.typeOver(selection[0]!));
@@ -45,11 +52,8 @@ export function onCanvasKey(event: KeyboardEvent, commands: readonly Command[], 
   }
 }
 
-const isLetter = ({ key, nativeEvent, shiftKey }: KeyboardEvent): boolean =>
-  (key.length === 1 && key !== ' ' && !(key === '?' && shiftKey)) ||
-  key === 'Dead' ||
-  key === 'Process' ||
-  nativeEvent.isComposing;
+/** The key that lists the keys. */
+const isAsking = ({ key, shiftKey }: KeyboardEvent): boolean => key === '?' && shiftKey;
 
 function nudge({ editor: { store, actions } }: DeskHand, way: { x: number; y: number }, step: number): void {
   const { map, selection } = store.getState();

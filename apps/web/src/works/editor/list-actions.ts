@@ -6,6 +6,7 @@ import {
   outdent,
   refused,
   setLinkKind,
+  setTopicKind,
   toggleFold,
   topicNamed,
   turnLinks,
@@ -86,6 +87,8 @@ export function listActions({ assignment, legend, maker, get, set, run, draw, ki
         announce('Deleted. What hung from it hangs one higher. Undo brings it back.');
     },
     foldThese: (ids: readonly string[]): void => void run(toggleFold(get().map, ids)),
+    setKindOfTopic: (id: string, kind: string | null): void =>
+      void draw(setTopicKind(get().map, [id], kind, assignment)),
     turnThese: (ids: readonly string[]): void => {
       if (run(turnLinks(get().map, ids))) announce(ids.length === 1 ? 'Turned round.' : `${ids.length} turned round.`);
     },

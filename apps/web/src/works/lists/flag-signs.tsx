@@ -1,3 +1,5 @@
+import type { Report } from '@ichnograph/core';
+import { flagSteps } from '../../map';
 import { Balloon } from '../../ui/balloon';
 import { useEditor, useEditorState } from '../editor';
 
@@ -29,3 +31,11 @@ export function FlagSigns({ flags }: { flags: readonly { requirement: string; wo
 }
 
 const statusOf = <T,>(status: T | undefined) => (status === undefined ? {} : { status });
+
+/** For each link, what the checks say of it: number of the requirement, and the sentence. */
+export function flagsOf(report: Report | null): ReadonlyMap<string, { requirement: string; words: string }[]> {
+  const flags = new Map<string, { requirement: string; words: string }[]>();
+  for (const { mark, requirement, words } of report ? flagSteps(report) : [])
+    flags.set(mark, [...(flags.get(mark) ?? []), { requirement, words }]);
+  return flags;
+}

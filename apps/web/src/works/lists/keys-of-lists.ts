@@ -16,6 +16,7 @@ const OUTLINE: readonly PageKey[] = [
 const SENTENCES: readonly PageKey[] = [
   { chords: ['Alt+V'], name: 'Go to the next sentence without words, or with vague ones' },
   { chords: ['F2', 'Enter'], name: 'Change this cell; in Checks, look at the requirement' },
+  { chords: ['Alt+ArrowDown'], name: 'Choose the kind that stands in this cell' },
   { chords: ['Tab', 'Shift+Tab'], name: 'While it is changed: the next cell, the one before' },
   { chords: ['Shift+ArrowDown', 'Shift+ArrowUp'], name: 'Choose several: what is typed then is for all of them' },
   { chords: ['Space'], name: 'Choose the row, or not' },

@@ -1,39 +1,26 @@
-import {
-  DndContext,
-  MouseSensor,
-  pointerWithin,
-  TouchSensor,
-  useDndContext,
-  useDraggable,
-  useDroppable,
-  useSensor,
-  useSensors,
-} from '@dnd-kit/core';
+import { DndContext, MouseSensor, pointerWithin, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { DragEndEvent } from '@dnd-kit/core';
-import { isBlank, noteAims } from '@ichnograph/core';
-import type { Assignment, NoteAim, TopicMap } from '@ichnograph/core';
-import { ChevronDown, ChevronRight, GripVertical, Map as MapSign, NotebookPen, Plus } from 'lucide-react';
+import { noteAims } from '@ichnograph/core';
+import type { Assignment, TopicMap } from '@ichnograph/core';
+import { Map as MapSign, NotebookPen, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import type { KeyboardEvent, ReactNode } from 'react';
+import type { KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
-import { chordOf, isWriting } from '../../common/chords';
+import { chordOf, isWriting, writesLetter } from '../../common/chords';
 import { Button } from '../../ui/button';
 import { useEditor, useEditorState } from '../editor';
 import type { Typing } from '../editor';
-import { useKeptNote } from '../kept-note';
 import { NEW_ROW, treeRows, withNewRow } from './outline-rows';
 import type { TreeRow } from './outline-rows';
 import { NewTie } from './new-tie';
+import { NoteCell, NoteField, Phrase, TopicCell } from './outline-cells';
+import { COLUMNS, NAMES, Row, TEMPLATE } from './outline-row';
+import type { Column } from './outline-row';
 import { OutlineFiles } from './outline-files';
 import { TopicNames } from './topic-names';
 import { TypedField } from './typed-field';
 import { useRows } from './use-rows';
-import { WordCount } from './word-count';
 
-const COLUMNS = ['topic', 'phrase', 'note'] as const;
-type Column = (typeof COLUMNS)[number];
-const NAMES: Record<Column, string> = { topic: 'Topic', phrase: 'Hangs by', note: 'Note' };
-const TEMPLATE = 'minmax(14rem,1.5fr) minmax(6rem,0.7fr) minmax(10rem,1.4fr)';
 /** How far a level is set in, rem. */
 const STEP = 1.25;
 
@@ -122,7 +109,7 @@ export function OutlineTree({
     }
     if (tree.onMove(event)) return;
     const mod = !writes && (event.ctrlKey || event.metaKey);
-    if (mayEdit && !mod && (writes || !event.altKey) && isLetter(event)) flushSync(() => edit(row, column, true));
+    if (mayEdit && !mod && (writes || !event.altKey) && writesLetter(event)) flushSync(() => edit(row, column, true));
   };
   /** What keys do to a row. `false`: no more than going on. */
   const acts: Record<string, (one: TreeRow, column: Column) => void | false> = {
@@ -345,182 +332,6 @@ export function OutlineTree({
 /** Chords that change nothing of what was written. */
 const LOOKS = new Set(['ArrowRight', 'ArrowLeft', ' ', 'Mod+A']);
 
-const isLetter = ({ key, nativeEvent }: KeyboardEvent): boolean =>
-  (key.length === 1 && key !== ' ') || key === 'Dead' || key === 'Process' || nativeEvent.isComposing;
-
 const DRAG_WORDS = {
   screenReaderInstructions: { draggable: 'Alt with the arrow keys moves a line, and sets it in and out.' },
 };
-
-function Row({
-  row: { id, depth, below, place, beside, folded },
-  index,
-  start,
-  measure,
-  isChosen,
-  children,
-}: {
-  row: TreeRow;
-  index: number;
-  start: number;
-  measure: (element: HTMLElement | null) => void;
-  isChosen: boolean;
-  children: ReactNode;
-}) {
-  const { active } = useDndContext();
-  const held = active !== null && active.id !== id;
-  return (
-    <div
-      role="row"
-      ref={measure}
-      data-index={index}
-      aria-rowindex={index + 2}
-      aria-level={depth + 1}
-      aria-posinset={place}
-      aria-setsize={beside}
-      aria-expanded={below > 0 ? !folded : undefined}
-      aria-selected={isChosen}
-      className={`group absolute left-0 top-0 grid w-full border-b border-rule px-3 ${isChosen ? 'bg-wash' : 'hover:bg-canvas'}`}
-      style={{ gridTemplateColumns: TEMPLATE, transform: `translateY(${start}px)` }}
-    >
-      {children}
-      {held && (['before', 'on', 'after'] as const).map((place) => <Place key={place} id={id} place={place} />)}
-    </div>
-  );
-}
-
-/** Where a row that is dragged may be let go: before another, on it, after it. */
-function Place({ id, place }: { id: string; place: 'before' | 'on' | 'after' }) {
-  const { setNodeRef, isOver } = useDroppable({ id: `${place}/${id}` });
-  const [top, height] = { before: ['0', '28%'], on: ['28%', '44%'], after: ['72%', '28%'] }[place] as [string, string];
-  const line = { before: 'border-t-2', on: 'bg-action/10', after: 'border-b-2' }[place];
-  return (
-    <span
-      aria-hidden
-      ref={setNodeRef}
-      className={`absolute inset-x-0 border-action ${isOver ? line : ''}`}
-      style={{ top, height }}
-    />
-  );
-}
-
-function TopicCell({
-  row: { id, depth, text, ties, below, folded },
-  mayEdit,
-  onFold,
-  children,
-}: {
-  row: TreeRow;
-  mayEdit: boolean;
-  onFold: () => void;
-  children: ReactNode;
-}) {
-  const { setNodeRef, listeners, isDragging } = useDraggable({ id, disabled: !mayEdit });
-  const Sign = folded ? ChevronRight : ChevronDown;
-  return (
-    <>
-      <span ref={setNodeRef} className={`flex items-start gap-1 ${isDragging ? 'opacity-50' : ''}`}>
-        {below > 0 ? (
-          <button
-            type="button"
-            tabIndex={-1}
-            className="shrink-0 pt-0.5 text-quiet hover:text-ink"
-            // The row itself says whether it is unfolded, and arrows fold it.
-            aria-hidden
-            title={folded ? 'Unfold' : 'Fold'}
-            onClick={onFold}
-          >
-            <Sign aria-hidden size={16} />
-          </button>
-        ) : (
-          <span aria-hidden className="w-4 shrink-0 text-center text-quiet">
-            ·
-          </span>
-        )}
-        <span dir="auto" className={`min-w-0 flex-1 whitespace-pre-line ${depth === 0 ? 'font-semibold' : ''}`}>
-          {isBlank(text) ? <span className="text-quiet">without words</span> : text}
-        </span>
-        {mayEdit && (
-          <span
-            aria-hidden
-            title="Drag it elsewhere"
-            className="shrink-0 cursor-grab touch-none pt-0.5 text-[#8b9389] opacity-0 group-hover:opacity-100"
-            {...listeners}
-          >
-            <GripVertical size={14} />
-          </span>
-        )}
-      </span>
-      {ties.length > 0 && (
-        <ul aria-label={`Ties of ${text}`} className="ml-5 flex flex-wrap gap-x-4 text-sm text-quiet">
-          {ties.map((tie) => (
-            <li key={tie.link.id}>
-              <span aria-hidden>→ </span>
-              <i>{tie.phrase}</i> {tie.text}
-            </li>
-          ))}
-        </ul>
-      )}
-      {children}
-    </>
-  );
-}
-
-function Phrase({ row: { by, phrase } }: { row: TreeRow }) {
-  if (!by) return null;
-  return isBlank(phrase) ? (
-    <span className="text-sm text-quiet">no words</span>
-  ) : (
-    <i dir="auto" className="text-quiet">
-      {phrase}
-    </i>
-  );
-}
-
-/** The beginning of a note, and how many words there are beside what is asked and what its author set out to write. */
-function NoteCell({
-  row: { note, branchWords },
-  aim,
-  goal,
-}: {
-  row: TreeRow;
-  aim: NoteAim | undefined;
-  goal: number | undefined;
-}) {
-  const count = aim?.words ?? branchWords;
-  return (
-    <span className="flex items-start justify-between gap-2">
-      <span dir="auto" className="line-clamp-3 min-w-0 flex-1 whitespace-pre-line text-sm">
-        {note}
-      </span>
-      {(count > 0 || aim !== undefined || goal !== undefined) && <WordCount count={count} aim={aim} goal={goal} />}
-    </span>
-  );
-}
-
-function NoteField({ id, note, of, onClose }: { id: string; note: string; of: string; onClose: () => void }) {
-  const { text, type, keep } = useKeptNote({ id, note });
-  return (
-    <textarea
-      autoFocus
-      aria-label={`Note of ${of}`}
-      className="field min-h-20 w-full text-sm"
-      style={{ fieldSizing: 'content' } as object}
-      maxLength={20_000}
-      spellCheck
-      value={text}
-      onChange={({ target }) => type(target.value)}
-      onBlur={() => {
-        keep();
-        onClose();
-      }}
-      onKeyDown={(event) => {
-        event.stopPropagation();
-        if (event.key !== 'Escape' || event.nativeEvent.isComposing) return;
-        event.preventDefault();
-        keep();
-        onClose();
-      }}
-    />
-  );
-}

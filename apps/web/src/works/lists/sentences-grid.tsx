@@ -1,34 +1,24 @@
-import { isBlank, kindOfLink, sentenceRows, sentencesWith, sortedSentences } from '@ichnograph/core';
-import type { Assignment, Report, SentenceRow, SentenceSort, TopicMap } from '@ichnograph/core';
+import { sentenceRows, sortedSentences } from '@ichnograph/core';
+import type { Assignment, SentenceSort, TopicMap } from '@ichnograph/core';
 import { Map as MapSign } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import type { KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
 import { announce } from '../../common/announcer';
-import { isWriting } from '../../common/chords';
+import { isWriting, writesLetter } from '../../common/chords';
 import { useKeys } from '../../common/keys';
-import { flagSteps } from '../../map';
 import { Button } from '../../ui/button';
 import { useEditor, useEditorState } from '../editor';
 import type { Spot } from '../editor';
-import { FlagSigns } from './flag-signs';
+import { flagsOf } from './flag-signs';
 import { NewSentence } from './new-sentence';
+import { CellWords, COLUMNS, NAMES } from './sentence-cells';
+import type { Column } from './sentence-cells';
+import { useSteadyOrder } from './steady-order';
 import { TOPIC_NAMES, TopicNames } from './topic-names';
 import { TypedField } from './typed-field';
 import { useRows } from './use-rows';
 
-/** The columns, in their order; a legend with one kind of link has no column for kinds. */
-const COLUMNS = ['from', 'phrase', 'to', 'kind', 'level', 'crosses', 'checks'] as const;
-type Column = (typeof COLUMNS)[number];
-const NAMES: Record<Column, string> = {
-  from: 'From',
-  phrase: 'Words',
-  to: 'To',
-  kind: 'Kind of link',
-  level: 'Level',
-  crosses: 'Across',
-  checks: 'Checks',
-};
 const WIDTHS: Record<Column, string> = {
   from: 'minmax(7rem,1.1fr)',
   phrase: 'minmax(7rem,1.2fr)',
@@ -48,37 +38,6 @@ const SORTS: Record<SentenceSort, string> = {
 };
 const SORTED_BY: Partial<Record<Column, SentenceSort>> = { from: 'from', phrase: 'phrase', to: 'to', level: 'level' };
 const VAGUE_KEY = 'Alt+V';
-
-/** For each link, what the checks say of it: number of the requirement, and the sentence. */
-function flagsOf(report: Report | null): ReadonlyMap<string, { requirement: string; words: string }[]> {
-  const flags = new Map<string, { requirement: string; words: string }[]>();
-  for (const { mark, requirement, words } of report ? flagSteps(report) : [])
-    flags.set(mark, [...(flags.get(mark) ?? []), { requirement, words }]);
-  return flags;
-}
-
-/** Ids in an order that stays while rows are mended: what was mended does not jump away from under the hand. */
-function useSteadyOrder(
-  rows: readonly SentenceRow[],
-  sort: SentenceSort,
-  words: string,
-  language: string,
-): SentenceRow[] {
-  const { store, assignment } = useEditor();
-  const ids = useMemo(() => {
-    const now = sentenceRows(store.getState().map, assignment);
-    return sentencesWith(sortedSentences(now, sort, language), words).map(({ link }) => link.id);
-  }, [store, assignment, sort, words, language]);
-  return useMemo(() => {
-    const byId = new Map(rows.map((row) => [row.link.id, row]));
-    const known = new Set(ids);
-    const since = sentencesWith(
-      rows.filter(({ link }) => !known.has(link.id)),
-      words,
-    );
-    return [...ids.flatMap((id) => byId.get(id) ?? []), ...since];
-  }, [rows, ids, words]);
-}
 
 /** Every proposition of the map as a row: read, found, sorted, and changed in place. */
 export function SentencesGrid({
@@ -133,9 +92,11 @@ export function SentencesGrid({
         these(id).filter((one) => one !== id),
         fresh,
       );
-    if (column === 'kind')
-      document.querySelector<HTMLElement>(`[data-cell="${CSS.escape(id)}/${columns.indexOf('kind')}"] select`)?.focus();
+    if (column === 'kind') openKind(id, column);
   };
+  /** Goes into the choice of kind that stands in a cell. */
+  const openKind = (id: string, column: Column): void =>
+    document.querySelector<HTMLElement>(`[data-cell="${CSS.escape(id)}/${columns.indexOf(column)}"] select`)?.focus();
   const done = (by: string, id: string, column: number): void => {
     if (by === 'left') return;
     if (by === 'Enter') grid.go(listed.findIndex((one) => one.id === id) + 1, column);
@@ -167,7 +128,8 @@ export function SentencesGrid({
       event.stopPropagation();
       run();
     };
-    if (event.key === 'Enter' || event.key === 'F2')
+    if (event.key === 'ArrowDown' && event.altKey) take(() => openKind(id, column));
+    else if (event.key === 'Enter' || event.key === 'F2')
       take(() => {
         const [flag] = flags.get(id) ?? [];
         if (column === 'checks' && flag) actions.showRequirement(flag.requirement);
@@ -186,7 +148,7 @@ export function SentencesGrid({
         actions.remove();
         if (next) grid.focusOn({ id: next.id, column: grid.column });
       });
-    else if (mayEdit && !mod && (writes || !event.altKey) && isLetter(event))
+    else if (mayEdit && !mod && (writes || !event.altKey) && writesLetter(event))
       // The field is there before the letter takes effect, which then goes into it.
       flushSync(() => edit(id, column, true));
   };
@@ -334,6 +296,7 @@ export function SentencesGrid({
                           flags={flags.get(id) ?? []}
                           mayEdit={mayEdit}
                           onKind={(kind) => actions.setKindOfLinks(these(id), kind)}
+                          onTopicKind={actions.setKindOfTopic}
                           onBack={() => grid.focusCell()}
                         />
                       )}
@@ -354,83 +317,4 @@ export function SentencesGrid({
       )}
     </div>
   );
-}
-
-const isLetter = ({ key, nativeEvent }: KeyboardEvent): boolean =>
-  (key.length === 1 && key !== ' ') || key === 'Dead' || key === 'Process' || nativeEvent.isComposing;
-
-function CellWords({
-  column,
-  row: { link, from, to, fromKind, toKind, linkKind, level, crosses, concern },
-  assignment: { legend },
-  flags,
-  mayEdit,
-  onKind,
-  onBack,
-}: {
-  column: Column;
-  row: SentenceRow;
-  assignment: Assignment;
-  flags: readonly { requirement: string; words: string }[];
-  mayEdit: boolean;
-  onKind: (kind: string | null) => void;
-  /** gives the focus back to the cell */
-  onBack: () => void;
-}) {
-  switch (column) {
-    case 'from':
-    case 'to': {
-      const [topic, kind] = column === 'from' ? [from, fromKind] : [to, toKind];
-      return (
-        <span dir="auto" className="whitespace-pre-line">
-          {isBlank(topic.text) ? <span className="text-quiet">without words</span> : topic.text}
-          {kind !== '' && <span className="ml-1.5 text-sm text-quiet">{kind}</span>}
-        </span>
-      );
-    }
-    case 'phrase':
-      return concern === 'blank' ? (
-        <span className="text-madder">no words yet</span>
-      ) : isBlank(link.phrase) ? (
-        <span className="text-quiet">{linkKind}</span>
-      ) : (
-        <span dir="auto" className="whitespace-pre-line">
-          <b className="font-semibold text-action">{link.phrase}</b>
-          {concern === 'vague' && <span className="ml-1.5 text-sm text-ochre">vague</span>}
-        </span>
-      );
-    case 'kind': {
-      const kind = kindOfLink(legend, link.kind);
-      return mayEdit ? (
-        <select
-          tabIndex={-1}
-          className="w-full bg-transparent text-sm"
-          aria-label="Kind of this link"
-          value={kind?.id ?? ''}
-          onChange={({ target }) => onKind(target.value || null)}
-          onKeyDown={(event) => {
-            if (event.key !== 'Escape' && event.key !== 'Enter' && event.key !== 'Tab') return;
-            event.preventDefault();
-            event.stopPropagation();
-            onBack();
-          }}
-        >
-          {!kind && <option value="">none</option>}
-          {legend.linkKinds.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      ) : (
-        <span className="text-sm">{kind?.name}</span>
-      );
-    }
-    case 'level':
-      return <span className="font-mono text-sm">{level ?? '–'}</span>;
-    case 'crosses':
-      return crosses ? <span className="text-sm">cross-link</span> : null;
-    case 'checks':
-      return <FlagSigns flags={flags} />;
-  }
 }
