@@ -11,6 +11,7 @@ import { ChooseFile } from '../ui/choose-file';
 import { Trouble } from '../ui/field';
 import { ColumnsFields } from './columns-fields';
 import { KindsFields } from './kinds-fields';
+import { UnderstoodOtherwise } from './understood-otherwise';
 import { READABLE, readBeside } from '../map-files';
 import type { ReadingAnswer } from '../map-files';
 
@@ -158,13 +159,7 @@ function Preview({
       {said.length > 0 && (
         <details open={said.length <= 6}>
           <summary className="cursor-pointer font-semibold">Understood otherwise: {said.length}</summary>
-          <ul className="mt-1 max-h-40 list-disc overflow-y-auto pl-5 text-quiet">
-            {said.map(({ about, reason }, i) => (
-              <li key={i} className="words">
-                {about}: {reason}
-              </li>
-            ))}
-          </ul>
+          <UnderstoodOtherwise said={said} className="mt-1 max-h-40" />
         </details>
       )}
       <div className="flex flex-wrap justify-end gap-2">{children}</div>

@@ -6,7 +6,7 @@ import type { Said } from '@ichnograph/formats';
 import { FileUp } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { KindsFields } from '../bringing-in';
+import { KindsFields, UnderstoodOtherwise } from '../bringing-in';
 import { api, SaidError, sentenceOfError } from '../common/api';
 import { Page } from '../common/page';
 import { useAssignment, usePile } from '../common/queries';
@@ -265,13 +265,7 @@ function Shown({
       {said.length > 0 && (
         <div>
           <h2 className="mb-1 font-semibold">Understood otherwise</h2>
-          <ul className="max-h-72 list-disc overflow-y-auto pl-5 text-quiet">
-            {said.map(({ about, reason }, i) => (
-              <li key={i} className="words">
-                {about}: {reason}
-              </li>
-            ))}
-          </ul>
+          <UnderstoodOtherwise said={said} className="max-h-72" />
         </div>
       )}
     </section>
