@@ -5,7 +5,7 @@ import type { Chip, TitleBlockText, TopicMap } from '@ichnograph/core';
 import type { WorkDetail } from '@ichnograph/contract';
 import { ReactFlowProvider, useReactFlow } from '@xyflow/react';
 import { Ellipsis, History, Keyboard, Search } from 'lucide-react';
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { useStore } from 'zustand';
@@ -30,15 +30,13 @@ import { DeleteGiven } from './dialogs/delete-given';
 import { EditorProvider, useEditor, useEditorState } from './editor';
 import type { Spot } from './editor';
 import { LeftPanel, LeftRail } from './panels/left-panel';
-import { OutlineTree } from './lists/outline-tree';
-import { SentencesGrid } from './lists/sentences-grid';
-import { TreeView } from './lists/tree-view';
 import { LooksBar } from './panels/looks-bar';
 import { useKeptTyping } from './kept-typing';
 import { shownOf } from './shown-of';
 import { MapCanvas } from './map-canvas';
 import { MapDialogs } from './dialogs/map-dialogs';
-import { TourView } from './tour/tour-view';
+import { OtherView } from './other-view';
+import type { Writing } from './other-view';
 import { AboutWork } from './told/about-work';
 import type { DrawnMap } from './drawn-map';
 import { Notices } from './told/notices';
@@ -47,9 +45,6 @@ import { SayMeanwhile } from './told/say-meanwhile';
 import { SaveWords } from './told/save-words';
 import { hasVersions, useLiveWork } from './use-live-work';
 import type { MapSource, OpenWork } from './use-live-work';
-
-/** What writes at length comes when somebody writes. */
-const Essay = lazy(() => import('./essay/essay'));
 
 export function MapPage() {
   const work = useWork(useParams().id!);
@@ -127,7 +122,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const host = useRef<HTMLDivElement>(null);
   const [view, showView] = useState<View>('Map');
   /** where the map is being written out, and the topic that was begun with */
-  const [writing, setWriting] = useState<{ from: string | null } | null>(null);
+  const [writing, setWriting] = useState<Writing | null>(null);
   const setView = (next: View): void => {
     setWriting(null);
     showView(next);
@@ -346,40 +341,27 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
               </CanvasMenu>
             ) : (
               <WithMap>
-                {(map) =>
-                  writing ? (
-                    <Suspense fallback={<Loading what="Opening the pages …" />}>
-                      <Essay map={map} assignment={assignment} from={writing.from} onBack={() => setWriting(null)} />
-                    </Suspense>
-                  ) : view === 'Tour' ? (
-                    <TourView map={map} assignment={assignment} mayEdit={mayEdit} />
-                  ) : view === 'Tree' ? (
-                    <TreeView
-                      map={map}
-                      assignment={assignment}
-                      mayTakeOver={mayEdit && assignment.drawing?.tidy !== false}
-                      onTaken={() => {
-                        setView('Map');
-                        requestAnimationFrame(desk.fit);
-                      }}
-                    />
-                  ) : view === 'Outline' ? (
-                    <OutlineTree
-                      map={map}
-                      assignment={assignment}
-                      mayEdit={mayEdit}
-                      onGo={go}
-                      onWrite={(id) => setWriting({ from: id })}
-                    />
-                  ) : (
-                    <SentencesGrid map={map} assignment={assignment} mayEdit={mayEdit} centre={middle} onGo={go} />
-                  )
-                }
+                {(map) => (
+                  <OtherView
+                    view={view}
+                    map={map}
+                    assignment={assignment}
+                    mayEdit={mayEdit}
+                    centre={middle}
+                    onGo={go}
+                    writing={writing}
+                    onWriting={setWriting}
+                    onTaken={() => {
+                      setView('Map');
+                      requestAnimationFrame(desk.fit);
+                    }}
+                  />
+                )}
               </WithMap>
             )}
           </div>
           <MapFoot
-            view={<WithMap>{(map) => <ViewControls map={map} legend={legend} />}</WithMap>}
+            view={view === 'Map' && <WithMap>{(map) => <ViewControls map={map} legend={legend} />}</WithMap>}
             reading={<ReadingLine open={open} />}
             title={title}
             focusQuestion={focusQuestion}

@@ -99,10 +99,14 @@ export function TourPlayer({
   }, [pressed]);
   useEffect(() => {
     const before = document.activeElement;
+    // Tab stays in the tour: the page behind it is out of reach.
+    const page = document.getElementById('root');
+    if (page) page.inert = true;
     all.current?.focus();
     // A browser may keep to the window it has; then the tour fills that.
     void all.current?.requestFullscreen?.().catch(() => undefined);
     return () => {
+      if (page) page.inert = false;
       if (document.fullscreenElement) void document.exitFullscreen().catch(() => undefined);
       if (before instanceof HTMLElement) before.focus();
     };
