@@ -1,6 +1,5 @@
 import type { Assignment, TopicMap } from '@ichnograph/core';
 import { lazy, Suspense } from 'react';
-import { Loading } from '../common/page';
 import type { View } from './commands/command';
 import type { Spot } from './editor';
 import { OutlineTree } from './lists/outline-tree';
@@ -43,7 +42,7 @@ export function OtherView({
   const shown = { map, assignment };
   if (writing)
     return (
-      <Suspense fallback={<Loading what="Opening the pages …" />}>
+      <Suspense fallback={<p role="status">Opening the pages …</p>}>
         <Essay {...shown} from={writing.from} onBack={() => onWriting(null)} />
       </Suspense>
     );
