@@ -1,4 +1,5 @@
 // One current picture of each main view, from the demo's data, into docs/screenshots/.
+import { Buffer } from 'node:buffer';
 import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
