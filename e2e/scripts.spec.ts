@@ -179,7 +179,8 @@ test('a map in ten scripts is the same on the screen and on paper, dot for dot',
     const context = await browser.newContext({ deviceScaleFactor: DENSE, viewport: { width: 1800, height: 1400 } });
     const other = await context.newPage();
     await other.setContent(`<body style="margin:0">${(await drawn.text()).replace(/^<\?xml[^>]*>/, '')}`);
-    await other.evaluate(() => document.fonts.ready);
+    // The fonts it bears come when they are first drawn with: all of them, before anything is measured.
+    await other.evaluate(() => Promise.all([...document.fonts].map((font) => font.load())));
     const ourWords = (word: string): Promise<Spot> =>
       other
         .locator('svg text', { hasText: word })
