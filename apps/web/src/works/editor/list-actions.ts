@@ -20,7 +20,7 @@ import type { Hand } from './hand';
 import type { Spot } from './state';
 
 /** What is done to a map where it is read as a list: its sentences and its outline. */
-export function listActions({ assignment, legend, maker, get, set, run, draw, kindOfChip }: Hand) {
+export function listActions({ own, assignment, legend, maker, get, set, run, draw, kindOfChip }: Hand) {
   const textOf = (id: string): string => get().map.topics.find((one) => one.id === id)?.text ?? '';
   const above = (id: string): string => {
     const { map } = get();
@@ -32,10 +32,15 @@ export function listActions({ assignment, legend, maker, get, set, run, draw, ki
     editEnd: (id: string, end: 'from' | 'to', fresh = false): void => {
       const link = get().map.links.find((one) => one.id === id);
       if (!link) return;
+      const given = !own && get().map.topics.find((one) => one.id === link[end])?.origin !== undefined;
+      const over = fresh && !given;
       set({
-        typing: { what: 'end', id, end, ...(fresh && { fresh }) },
-        words: fresh ? '' : textOf(link[end]),
-        refusal: null,
+        typing: { what: 'end', id, end, ...(over && { fresh: over }) },
+        words: over ? '' : textOf(link[end]),
+        refusal:
+          fresh && given
+            ? 'This topic was given. What you type comes behind its words; Escape leaves it as it was.'
+            : null,
       });
     },
     /** Opens the words of several links at once, for one text. */
@@ -83,6 +88,9 @@ export function listActions({ assignment, legend, maker, get, set, run, draw, ki
       return made !== false;
     },
     deleteRows: (ids: readonly string[]): void => {
+      // What was given is asked about first, as on the map.
+      if (!own && get().map.topics.some(({ id, origin }) => ids.includes(id) && origin !== undefined))
+        return set({ selection: ids, deleting: [...ids] });
       if (run(deleteRows(get().map, ids, maker, legend)))
         announce('Deleted. What hung from it hangs one higher. Undo brings it back.');
     },

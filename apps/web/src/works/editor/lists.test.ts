@@ -170,3 +170,30 @@ describe('tours and what is brought in', () => {
     expect(open.state().map.wordBank.map(({ text }) => text)).toEqual(['t', 'u', 'v']);
   });
 });
+
+describe('what was given by somebody else', () => {
+  const given = () =>
+    openEditor({
+      topics: [topic('root', 0, 0), topic('a', 0, 120, { origin: 'a' })],
+      links: [link('root', 'a', { phrase: 'has' })],
+    });
+
+  test('a letter at its end of a sentence comes behind its words, which is said', () => {
+    const open = given();
+    open.actions.editEnd('root-a', 'to', true);
+    expect(open.state()).toMatchObject({ words: 'a', typing: { what: 'end' } });
+    expect(open.state().refusal).toMatch(/was given/);
+    open.actions.cancelTyping();
+    open.actions.editEnd('root-a', 'from', true);
+    expect(open.state()).toMatchObject({ words: '', refusal: null });
+  });
+
+  test('its line is not deleted before that is agreed to', () => {
+    const open = given();
+    open.actions.deleteRows(['a']);
+    expect(open.state()).toMatchObject({ deleting: ['a'] });
+    expect(open.state().map.topics).toHaveLength(2);
+    open.actions.remove(true);
+    expect(open.state().map.topics).toHaveLength(1);
+  });
+});

@@ -28,6 +28,7 @@ export function TopicCell({
           <button
             type="button"
             tabIndex={-1}
+            disabled={!mayEdit}
             className="shrink-0 pt-0.5 text-quiet hover:text-ink"
             // The row itself says whether it is unfolded, and arrows fold it.
             aria-hidden
@@ -109,6 +110,8 @@ export function NoteField({ id, note, of, onClose }: { id: string; note: string;
   return (
     <textarea
       autoFocus
+      // What is there is written on, not before.
+      onFocus={({ target }) => target.setSelectionRange(target.value.length, target.value.length)}
       aria-label={`Note of ${of}`}
       className="field min-h-20 w-full text-sm"
       style={{ fieldSizing: 'content' } as object}

@@ -43,6 +43,8 @@ export function OutlineTree({
   onWrite: (id: string | null) => void;
 }) {
   const { actions, store } = useEditor();
+  // A teacher may leave notes out of what is drawn with.
+  const mayNote = mayEdit && (assignment.drawing?.tools?.includes('notes') ?? true);
   const selection = useEditorState((state) => state.selection);
   const typing = useEditorState((state) => state.typing);
   const seen = useMemo(() => treeRows(map), [map]);
@@ -58,7 +60,11 @@ export function OutlineTree({
     const [a, b] = [rows.findIndex((one) => one.id === (anchor ?? id)), rows.findIndex((one) => one.id === id)];
     actions.select(extend ? rows.slice(Math.min(a, b), Math.max(a, b) + 1).map((one) => one.id) : [id]);
   };
-  const tree = useRows(rows, COLUMNS.length, choose, chosenTopics[0]);
+  const tree = useRows(rows, COLUMNS.length, choose, {
+    first: chosenTopics[0],
+    // Below a large branch a new line would be written out of sight.
+    shown: typing?.what === 'row' ? NEW_ROW : undefined,
+  });
   const row = rows[tree.index];
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 5 } }),
@@ -67,11 +73,14 @@ export function OutlineTree({
 
   const edit = ({ id, by }: TreeRow, column: Column, fresh = false): void => {
     if (!mayEdit || id === NEW_ROW) return;
-    if (column === 'note') return setOpen({ id, what: 'note' });
+    if (column === 'note') return writeNote(id);
     if (column === 'phrase' && by) return actions.editPhrases(by.id, [], fresh);
     if (column !== 'topic') return;
     if (fresh) actions.typeOver(id);
     else actions.edit(id);
+  };
+  const writeNote = (id: string): void => {
+    if (mayNote) setOpen({ id, what: 'note' });
   };
   /** A row of its own after this one; after the first, from which all hangs, below it. */
   const writeAfter = (one: TreeRow): void =>
@@ -101,6 +110,7 @@ export function OutlineTree({
     const chord = chordOf(event);
     const column = COLUMNS[tree.column]!;
     const act = acts[chord];
+    // Who only reads folds nothing: that is stored with the map.
     if (act && (mayEdit || LOOKS.has(chord))) {
       if (act(row, column) === false) return void tree.onMove(event);
       event.preventDefault();
@@ -134,7 +144,7 @@ export function OutlineTree({
     'Alt+ArrowDown': ({ id }) => kept(id, () => actions.moveInOrder(id, 1)),
     'Alt+ArrowRight': ({ id }) => kept(id, () => actions.indent(id)),
     'Alt+ArrowLeft': ({ id }) => kept(id, () => actions.outdent(id)),
-    'Alt+N': ({ id }) => setOpen({ id, what: 'note' }),
+    'Alt+N': ({ id }) => writeNote(id),
     'Alt+K': ({ id }) => setOpen({ id, what: 'tie' }),
     Delete: ({ id }) => {
       const these = chosen.has(id) ? chosenTopics : [id];
@@ -175,10 +185,12 @@ export function OutlineTree({
               <Plus aria-hidden size={14} />
               New line
             </Button>
-            <Button small onClick={() => onWrite(chosenTopics[0] ?? null)}>
-              <NotebookPen aria-hidden size={14} />
-              Write it out
-            </Button>
+            {mayNote && (
+              <Button small onClick={() => onWrite(chosenTopics[0] ?? null)}>
+                <NotebookPen aria-hidden size={14} />
+                Write it out
+              </Button>
+            )}
           </>
         )}
         <span className="flex-1" />
@@ -268,6 +280,9 @@ export function OutlineTree({
                           label={
                             column === 'topic' ? (isNew ? 'A new topic' : 'Words of this topic') : 'Words it hangs by'
                           }
+                          isGiven={
+                            column === 'topic' && map.topics.find((topic) => topic.id === id)?.origin !== undefined
+                          }
                           {...(isNew && typing?.what === 'row' && { onShift: (by) => shiftNew(typing, by) })}
                           onDone={(how) => (isNew && typing?.what === 'row' ? endNew(how, typing) : done(how, column))}
                         />
@@ -330,7 +345,7 @@ export function OutlineTree({
 }
 
 /** Chords that change nothing of what was written. */
-const LOOKS = new Set(['ArrowRight', 'ArrowLeft', ' ', 'Mod+A']);
+const LOOKS = new Set([' ', 'Mod+A']);
 
 const DRAG_WORDS = {
   screenReaderInstructions: { draggable: 'Alt with the arrow keys moves a line, and sets it in and out.' },

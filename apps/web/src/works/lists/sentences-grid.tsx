@@ -77,7 +77,7 @@ export function SentencesGrid({
     if (!extend) setAnchor(id);
     actions.select(extend ? span(id) : [id]);
   };
-  const grid = useRows(listed, columns.length, choose, chosenLinks[0]);
+  const grid = useRows(listed, columns.length, choose, { first: chosenLinks[0] });
   const row = rows[grid.index];
   const template = columns.map((column) => WIDTHS[column]).join(' ');
 
@@ -285,6 +285,7 @@ export function SentencesGrid({
                       {isOpen ? (
                         <TypedField
                           label={`${NAMES[column]} of this sentence`}
+                          isGiven={(column === 'from' || column === 'to') && one[column].origin !== undefined}
                           {...(column !== 'phrase' && { list: TOPIC_NAMES })}
                           onDone={(by) => done(by, id, i)}
                         />

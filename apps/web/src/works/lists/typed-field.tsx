@@ -10,6 +10,7 @@ export function TypedField({
   label,
   list,
   onShift,
+  isGiven = false,
   onDone,
 }: {
   label: string;
@@ -17,6 +18,8 @@ export function TypedField({
   list?: string;
   /** Tab and Shift with Tab set what is typed in and out, and end nothing */
   onShift?: (by: 'in' | 'out') => void;
+  /** whether its words were given by somebody else */
+  isGiven?: boolean;
   /** what ended it; `left`: the field was left */
   onDone: (by: 'Enter' | 'Tab' | 'Shift+Tab' | 'Escape' | 'left') => void;
 }) {
@@ -26,7 +29,9 @@ export function TypedField({
   useLayoutEffect(() => {
     const { value } = field.current!;
     field.current!.focus({ preventScroll: true });
-    field.current!.setSelectionRange(0, value.length);
+    // What was given is added to, not overwritten.
+    field.current!.setSelectionRange(isGiven ? value.length : 0, value.length);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the field appears
   }, []);
   const end = (by: Parameters<typeof onDone>[0]): void => {
     const { typing } = store.getState();

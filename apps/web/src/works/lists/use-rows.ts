@@ -17,18 +17,20 @@ const PAGE = 10;
  * Rows of which only those in sight are drawn, and one cell that has the focus: the grid and treegrid patterns of the ARIA
  * Authoring Practices. The row with the focus is drawn wherever one scrolls, so that the focus is never lost.
  * @param onRow told when keys go to another row; `extend` with Shift
+ * @param first the row that is gone into first; `shown`: one that is drawn and scrolled to, whatever has the focus
  */
 export function useRows(
   rows: readonly { id: string }[],
   columns: number,
   onRow: (id: string, extend: boolean) => void,
-  first?: string,
+  { first, shown }: { first?: string | undefined; shown?: string | undefined } = {},
 ) {
   const scroller = useRef<HTMLDivElement>(null);
   const [cell, setCell] = useState<Cell | null>(null);
   const found = rows.findIndex(({ id }) => id === (cell?.id ?? first));
   const index = found < 0 ? 0 : found;
   const column = Math.min(cell?.column ?? 0, columns - 1);
+  const pinned = shown === undefined ? -1 : rows.findIndex(({ id }) => id === shown);
   const wanted = useRef(false);
   const virtual = useVirtualizer({
     count: rows.length,
@@ -38,8 +40,8 @@ export function useRows(
     overscan: 12,
     rangeExtractor: ({ startIndex, endIndex, overscan, count }) => {
       const [from, to] = [Math.max(0, startIndex - overscan), Math.min(count - 1, endIndex + overscan)];
-      const shown = Array.from({ length: to - from + 1 }, (_, i) => from + i);
-      return index < from ? [index, ...shown] : index > to && index < count ? [...shown, index] : shown;
+      const inSight = Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => from + i);
+      return [...new Set([...inSight, index, pinned])].filter((i) => i >= 0 && i < count).sort((a, b) => a - b);
     },
   });
   const focusCell = (): void => {
@@ -55,6 +57,10 @@ export function useRows(
     virtual.scrollToIndex(index, { align: 'auto' });
     focusCell();
   });
+  useLayoutEffect(() => {
+    if (pinned >= 0) virtual.scrollToIndex(pinned, { align: 'auto' });
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- when it comes to stand elsewhere
+  }, [pinned]);
   /** Puts the focus on a cell, scrolled into sight. */
   const focusOn = (next: Cell): void => {
     wanted.current = true;
