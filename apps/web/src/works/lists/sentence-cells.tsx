@@ -109,7 +109,9 @@ function KindSelect({
   return (
     <select
       tabIndex={-1}
-      className="max-w-full bg-transparent text-sm text-quiet"
+      // It reads as words among words; its sign would make a row of them a row of buttons.
+      className="ml-1.5 max-w-full cursor-pointer appearance-none bg-transparent text-sm text-quiet hover:underline"
+      style={{ fieldSizing: 'content' } as object}
       aria-label={label}
       value={isKnown ? value! : ''}
       onChange={({ target }) => onChange(target.value || null)}
