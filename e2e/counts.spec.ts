@@ -1,4 +1,4 @@
-import type { Browser, CDPSession, Page } from '@playwright/test';
+import type { Browser, CDPSession, Locator, Page } from '@playwright/test';
 import { enter, expect, MapDesk, test } from './school';
 
 /** What a map of twenty topics, each hung with words, costs three kinds of hands. A pointer's press, a key, a run of words: one. */
@@ -129,9 +129,9 @@ test('a map of twenty topics by pointer, by keys and by finger', async ({ browse
     await hand.press('Enter');
     const grow = async (from: string, text: string, says: string): Promise<void> => {
       hand.actions += 2;
-      await tapAt(touch, await desk.centreOf(desk.topic(from)));
+      await tapAt(touch, await restingAt(desk, desk.topic(from)));
       await expect(page.locator('.react-flow__node.selected').locator(desk.topic(from))).toHaveCount(1);
-      await tapAt(touch, await desk.centreOf(desk.topic(from).locator('.grip')));
+      await tapAt(touch, await restingAt(desk, desk.topic(from).locator('.grip')));
       await expect(field).toBeFocused();
       await hand.type(text);
       await hand.press('Enter');
@@ -146,6 +146,12 @@ test('a map of twenty topics by pointer, by keys and by finger', async ({ browse
     await page.context().close();
   });
 });
+
+/** The middle of what lies still and open to a finger: a view that follows what was made is waited for, as one does. */
+async function restingAt(desk: MapDesk, what: Locator): Promise<{ x: number; y: number }> {
+  await what.click({ trial: true });
+  return desk.centreOf(what);
+}
 
 let seconds = 0;
 /** A tap at a finger's pace: a twentieth of a second down, a twentieth up. */

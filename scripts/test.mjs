@@ -15,6 +15,9 @@ let [passed, failed] = [0, 0];
 const TYPED = ['tsconfig.test.json', 'apps/web', 'e2e'];
 const CODE = ['packages', 'apps', 'demo', 'bench'];
 
+/** No part takes longer on the slowest machine seen; one that hangs is ended, so that the others are still heard. */
+const MOST_MINUTES = 30;
+
 const bin = (name) => path.join(root, 'node_modules', name);
 
 /**
@@ -32,7 +35,12 @@ function tool(what, args, { env = {}, held = false } = {}) {
     });
     const kept = [];
     for (const stream of [child.stdout, child.stderr]) stream?.on('data', (piece) => kept.push(piece));
+    const patience = setTimeout(() => {
+      say(`${what}: not done after ${MOST_MINUTES} minutes, ended`);
+      child.kill('SIGKILL');
+    }, MOST_MINUTES * 60_000);
     child.on('close', (code) => {
+      clearTimeout(patience);
       if (kept.length > 0) process.stderr.write(Buffer.concat([Buffer.from(`${what}:\n`), ...kept]));
       resolve(code === 0);
     });
