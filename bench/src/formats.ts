@@ -6,7 +6,7 @@ import { ALL_FORMATS } from '@ichnograph/formats/node';
 import { legend, mapOf } from './maps.js';
 import { line, median, ms, times, title } from './measure.js';
 
-const [LARGE, SMALL, ROUNDS] = [1000, 100, 5];
+const [LARGE, SMALL, ROUNDS] = [1000, 100, 9];
 /** Times of writing and parsing the same map's JSON that a format may take. */
 const WANTED: Partial<Record<Format['name'], number>> = { xlsx: 100, docx: 100, html: 100 };
 const DRAWN: readonly Format['name'][] = ['svg', 'png', 'jpg', 'pdf'];
@@ -14,16 +14,18 @@ const DRAWN: readonly Format['name'][] = ['svg', 'png', 'jpg', 'pdf'];
 /** How long files take to be written and read, beside the JSON of the same map, and what they hold in memory meanwhile. */
 export async function benchFormats(): Promise<void> {
   const map = { ...mapOf(LARGE, 7), legend };
-  const json = await middle(() => void JSON.parse(JSON.stringify(writeMap(map))));
-  title(`Formats: a map of ${LARGE} topics beside its JSON written and parsed (${ms(json)})`);
+  const asJson = () => middle(() => void JSON.parse(JSON.stringify(writeMap(map))));
+  title(`Formats: a map of ${LARGE} topics beside its JSON written and parsed (${ms(await asJson())})`);
   for (const format of ALL_FORMATS) {
     if (DRAWN.includes(format.name)) continue;
     const wanted = `wanted: at most ${WANTED[format.name] ?? 10} ×`;
+    // Measured anew beside each: a machine's pace changes within seconds.
+    const json = await asJson();
     const { time, held, content } = await writing(format, map);
     line(`${format.name} written`, times(time / json), `${wanted}; ${(held / 2 ** 20).toFixed(0)} MiB more held`);
     if (!format.read) continue;
     // With places of their own: to lay a thousand topics out is no part of reading.
-    line(`${format.name} read`, times((await middle(() => readFile(format, content, {}))) / json), wanted);
+    line(`${format.name} read`, times((await middle(() => readFile(format, content, {}))) / (await asJson())), wanted);
   }
   const drawn = { ...mapOf(SMALL, 7), legend };
   const byName = (name: Format['name']) => ALL_FORMATS.find((format) => format.name === name)!;

@@ -83,23 +83,18 @@ function titleBlock(map: TopicMap): Partial<TopicMap> | null {
 }
 
 function withValues<T extends { id: string }>(item: T, needed: Partial<T>, may: Fields, dropped: Dropped[]): T {
-  const mended = { ...item } as Record<string, unknown>;
-  let changed = false;
-  const lose = (field: string): void => {
+  const raw = item as Readonly<Record<string, unknown>>;
+  // A copy is made of what is wrong alone: nothing is, as a rule, and a map is mended at every change.
+  let mended: Record<string, unknown> | null = null;
+  const lose = (field: string): Record<string, unknown> => {
     dropped.push({ what: 'value', id: item.id, field, because: 'out of range' });
-    changed = true;
+    return (mended ??= { ...raw });
   };
-  for (const [field, value] of Object.entries(needed)) {
-    if (mended[field] === value) continue;
-    lose(field);
-    mended[field] = value;
-  }
-  for (const [field, { allows }] of Object.entries(may)) {
-    if (mended[field] === undefined || allows(mended[field])) continue;
-    lose(field);
-    delete mended[field];
-  }
-  return changed ? (mended as T) : item;
+  for (const [field, value] of Object.entries(needed)) if (raw[field] !== value) lose(field)[field] = value;
+  for (const [field, { allows }] of Object.entries(may))
+    // What had to be set just now is as it must be.
+    if (raw[field] !== undefined && !(field in needed) && !allows(raw[field])) delete lose(field)[field];
+  return (mended as T | null) ?? item;
 }
 
 /** Maps a list, leaving out nulls; the same list when nothing changed. */

@@ -1,6 +1,7 @@
 import { isBlank } from '@ichnograph/core';
-import type { List, PhrasingContent, RootContent } from 'mdast';
-import { fromMarkdown } from 'mdast-util-from-markdown';
+import type Token from 'markdown-it/lib/token.mjs';
+import { blocksOf } from '../files/markdown.js';
+import type { Block } from '../files/markdown.js';
 
 /** A run of words of a note that look alike; a line break is a line break. */
 export interface NoteRun {
@@ -16,67 +17,66 @@ export interface NoteBlock {
   item: { level: number; number: string | null } | null;
 }
 
-type Looks = Omit<NoteRun, 'text'>;
-const PLAIN: Looks = { bold: false, italic: false };
-
 /** A note (CommonMark) as documents set it: signs become looks and lists; what HTML stands in it is text like all other. */
 export const noteBlocks = (note: string | undefined): NoteBlock[] =>
-  isBlank(note) ? [] : blocksOf(fromMarkdown(note!.trim()).children, -1);
+  isBlank(note) ? [] : setOut(blocksOf(note!.trim()), -1);
 
-function blocksOf(nodes: readonly RootContent[], level: number): NoteBlock[] {
-  return nodes.flatMap((node): NoteBlock[] => {
-    switch (node.type) {
+function setOut(blocks: readonly Block[], level: number): NoteBlock[] {
+  return blocks.flatMap((block): NoteBlock[] => {
+    switch (block.type) {
       case 'paragraph':
-        return [{ runs: runsOf(node.children, PLAIN), item: null }];
+        return [{ runs: runsOf(block.inline, false), item: null }];
       case 'heading':
-        return [{ runs: runsOf(node.children, { ...PLAIN, bold: true }), item: null }];
-      case 'blockquote':
-        return blocksOf(node.children, level);
+        return [{ runs: runsOf(block.inline, true), item: null }];
+      case 'quote':
+      case 'item':
+        return setOut(block.children, level);
       case 'list':
-        return itemsOf(node, level + 1);
+        return itemsOf(block, level + 1);
       case 'code':
       case 'html':
-        return [{ runs: [{ text: node.value, ...PLAIN }], item: null }];
-      default:
+        return [{ runs: [{ text: block.content.replace(/\n$/, ''), bold: false, italic: false }], item: null }];
+      case 'rule':
         return [];
     }
   });
 }
 
 /** The first paragraph of an item bears its mark; what else is in it stands below. */
-function itemsOf({ children, ordered, start }: List, level: number): NoteBlock[] {
+function itemsOf({ children, start }: Block, level: number): NoteBlock[] {
   return children.flatMap((item, i) =>
-    blocksOf(item.children, level).map((block, at) =>
+    setOut(item.children, level).map((block, at) =>
       at === 0 && block.item === null
-        ? { ...block, item: { level, number: ordered ? `${(start ?? 1) + i}.` : null } }
+        ? { ...block, item: { level, number: start === null ? null : `${start + i}.` } }
         : block,
     ),
   );
 }
 
-function runsOf(nodes: readonly PhrasingContent[], looks: Looks): NoteRun[] {
-  return nodes.flatMap((node): NoteRun[] => {
-    switch (node.type) {
-      case 'text':
-      case 'inlineCode':
-      case 'html':
-        return [{ text: node.value, ...looks }];
-      case 'break':
-        return [{ text: '\n', ...looks }];
-      case 'strong':
-        return runsOf(node.children, { ...looks, bold: true });
-      case 'emphasis':
-        return runsOf(node.children, { ...looks, italic: true });
-      case 'link': {
-        const runs = runsOf(node.children, looks);
-        const said = runs.map(({ text }) => text).join('');
-        // Where it leads is said, since a page on paper is not pressed.
-        return said === node.url ? runs : [...runs, { text: ` (${node.url})`, ...looks }];
-      }
-      case 'image':
-        return [{ text: node.alt ?? '', ...looks }];
-      default:
-        return [];
-    }
-  });
+/** Words by their looks: signs that open and close are counted, since they may stand within each other. */
+function runsOf(inline: readonly Token[], isHeading: boolean): NoteRun[] {
+  const runs: NoteRun[] = [];
+  let [strong, emphasis] = [isHeading ? 1 : 0, 0];
+  const links: { href: string; said: string }[] = [];
+  const add = (text: string): void => {
+    for (const link of links) link.said += text;
+    const run = { text, bold: strong > 0, italic: emphasis > 0 };
+    const last = runs.at(-1);
+    // A line break is no run of its own.
+    const isOne = last?.bold === run.bold && last.italic === run.italic && (text === '\n' || last.text.endsWith('\n'));
+    if (isOne) last.text += text;
+    else if (text !== '') runs.push(run);
+  };
+  for (const token of inline) {
+    const { type, nesting, content } = token;
+    if (type.startsWith('strong')) strong += nesting;
+    else if (type.startsWith('em_')) emphasis += nesting;
+    else if (type === 'link_open') links.push({ href: token.attrGet('href') ?? '', said: '' });
+    else if (type === 'link_close') {
+      const { href, said } = links.pop()!;
+      // Where it leads is said, since a page on paper is not pressed.
+      if (said !== href) add(` (${href})`);
+    } else add(type.endsWith('break') ? '\n' : content);
+  }
+  return runs;
 }

@@ -1,9 +1,9 @@
-import type { Blockquote, ListItem, Nodes, Paragraph, PhrasingContent, RootContent } from 'mdast';
-import { fromMarkdown } from 'mdast-util-from-markdown';
-import { toString } from 'mdast-util-to-string';
+import type Token from 'markdown-it/lib/token.mjs';
 import { emptyDraft } from '../draft/draft.js';
 import type { Draft, DraftTopic } from '../draft/draft.js';
 import { named, onOneLine } from '../draft/words.js';
+import { blocksOf, wordsOf } from '../files/markdown.js';
+import type { Block } from '../files/markdown.js';
 import type { Say } from '../format.js';
 
 /** What an item begins with that leads to a topic elsewhere. */
@@ -12,7 +12,10 @@ export const TIE = '→';
 /** What Markdown says as an outline: headings and items are topics, all else is the note of what stands above it. */
 export function draftOfMarkdown(text: string, say: Say): Draft {
   const plain = text.replace(/\r\n?/g, '\n');
-  return new Reader(plain, say).draft(fromMarkdown(plain).children);
+  const blocks = blocksOf(plain, (label) =>
+    say(named(`[${label.toLowerCase()}]`), 'left out: where a link leads is not kept'),
+  );
+  return new Reader(plain, say).draft(blocks);
 }
 
 interface Tie {
@@ -31,14 +34,18 @@ class Reader {
   /** what the next paragraph is a note of */
   private last: DraftTopic | null = null;
 
-  constructor(
-    private readonly source: string,
-    private readonly say: Say,
-  ) {}
+  private readonly source: readonly string[];
 
-  draft(blocks: readonly RootContent[]): Draft {
+  constructor(
+    text: string,
+    private readonly say: Say,
+  ) {
+    this.source = text.split('\n');
+  }
+
+  draft(blocks: readonly Block[]): Draft {
     for (const block of this.withoutTitle(blocks)) {
-      if (block.type === 'heading') this.heading(block.depth, toString(block));
+      if (block.type === 'heading') this.heading(block.depth, wordsOf(block.inline));
       else this.block(block, this.open.at(-1)?.key ?? null);
     }
     this.lead();
@@ -46,15 +53,15 @@ class Reader {
   }
 
   /** What is left when the title and the question below it are taken. */
-  private withoutTitle(blocks: readonly RootContent[]): readonly RootContent[] {
+  private withoutTitle(blocks: readonly Block[]): readonly Block[] {
     const [first, second] = blocks;
     const headings = blocks.filter((block) => block.type === 'heading');
     const isOnly = headings.filter(({ depth }) => depth === 1).length === 1;
     if (first?.type !== 'heading' || first.depth !== 1 || !isOnly) return blocks;
-    const question = second?.type === 'paragraph' ? questionOf(second) : null;
+    const question = second?.type === 'paragraph' ? questionOf(second.inline) : null;
     const rest = blocks.slice(question === null ? 1 : 2);
     if (headings[1]?.depth !== 2 && rest.length > 0) return blocks;
-    this.result.title = toString(first);
+    this.result.title = wordsOf(first.inline);
     this.result.focusQuestion = question ?? '';
     return rest;
   }
@@ -66,28 +73,28 @@ class Reader {
     this.open.push({ depth, key });
   }
 
-  private block(block: RootContent, from: string | null): void {
+  private block(block: Block, from: string | null): void {
     if (block.type === 'list') for (const item of block.children) this.item(item, from);
     else this.note(block);
   }
 
-  private item({ children }: ListItem, from: string | null): void {
+  private item({ children }: Block, from: string | null): void {
     const [first, ...rest] = children;
     const isSaid = first?.type === 'paragraph' || first?.type === 'heading';
-    if (!isSaid || onOneLine(toString(first)) === '') {
+    if (!isSaid || onOneLine(wordsOf(first.inline)) === '') {
       // Nothing stands for it: what is in it hangs one higher.
       for (const block of isSaid ? rest : children) this.block(block, from);
       return;
     }
-    if (this.sourceOf(first).startsWith(TIE) && from !== null) {
-      const { phrase, text } = parts(withoutTie(first.children));
+    if (first.content.startsWith(TIE) && from !== null) {
+      const { phrase, text } = parts(withoutTie(first.inline));
       if (text !== '') {
         this.ties.push({ from, phrase, text, at: this.result.links.length });
         for (const block of rest) this.block(block, from);
         return;
       }
     }
-    const { phrase, text } = parts(first.children);
+    const { phrase, text } = parts(first.inline);
     const key = this.topic(text, from, phrase);
     for (const block of rest) this.block(block, key);
   }
@@ -100,8 +107,8 @@ class Reader {
     return topic.key;
   }
 
-  private note(block: RootContent): void {
-    const words = block.type === 'blockquote' ? this.quoted(block) : this.sourceOf(block);
+  private note(block: Block): void {
+    const words = block.type === 'quote' ? this.quoted(block) : this.sourceOf(block);
     if (!this.last) this.say(named(words), 'left out: it stands above every topic');
     else this.last.note = this.last.note === undefined ? words : `${this.last.note}\n\n${words}`;
   }
@@ -122,12 +129,21 @@ class Reader {
     });
   }
 
-  private sourceOf({ position }: Nodes): string {
-    const { start, end } = position!;
-    return dedented(this.source.slice(start.offset, end.offset), start.column - 1);
+  /** What was written, without what indents it or stands before it on its line. */
+  private sourceOf({ type, content, markup, lines: [from, to] }: Block): string {
+    if (type === 'paragraph') return content;
+    const lines = this.source.slice(from, to);
+    while (lines.at(-1)?.trim() === '') lines.pop();
+    const [first = ''] = lines;
+    // Code that is set in keeps that much.
+    const setIn = type === 'code' && markup === '' ? 4 : 0;
+    const sign = { quote: '>', html: '<', code: markup, rule: markup[0], heading: '#' }[type as string] ?? '';
+    const by = Math.max(0, first.indexOf(sign === '' || !first.includes(sign) ? first.trimStart() : sign) - setIn);
+    const indent = new RegExp(`^[ \\t]{0,${by}}`);
+    return [first.slice(by), ...lines.slice(1).map((line) => line.replace(indent, ''))].join('\n');
   }
 
-  private quoted(quote: Blockquote): string {
+  private quoted(quote: Block): string {
     return this.sourceOf(quote)
       .split('\n')
       .map((line) => line.replace(/^ {0,3}> ?/, ''))
@@ -135,32 +151,28 @@ class Reader {
   }
 }
 
-/** Lines of a block within others without what indents them there. */
-const dedented = (source: string, by: number): string => {
-  const indent = new RegExp(`^[ \\t]{0,${by}}`);
-  return source
-    .split('\n')
-    .map((line, i) => (i === 0 ? line : line.replace(indent, '')))
-    .join('\n');
-};
+/** How many words at the beginning are set off in italics, the signs around them counted; 0 for none. */
+function italics(inline: readonly Token[]): number {
+  if (inline[0]?.type !== 'em_open') return 0;
+  let depth = 0;
+  return 1 + inline.findIndex(({ nesting }) => (depth += nesting) === 0);
+}
 
 /** A paragraph wholly in italics. */
-function questionOf({ children }: Paragraph): string | null {
-  const [only, ...more] = children;
-  return only?.type === 'emphasis' && more.length === 0 ? toString(only) : null;
-}
+const questionOf = (inline: readonly Token[]): string | null =>
+  inline.length > 0 && italics(inline) === inline.length ? wordsOf(inline) : null;
 
 /** The phrase in italics that an item begins with, and its text. */
-function parts(children: readonly PhrasingContent[]): { phrase: string; text: string } {
-  const [first, ...rest] = children;
-  const text = onOneLine(rest.map((one) => toString(one)).join(''));
-  return first?.type === 'emphasis' && text !== ''
-    ? { phrase: onOneLine(toString(first)), text }
-    : { phrase: '', text: onOneLine(children.map((one) => toString(one)).join('')) };
+function parts(inline: readonly Token[]): { phrase: string; text: string } {
+  const end = italics(inline);
+  const text = onOneLine(wordsOf(inline.slice(end)));
+  return end > 0 && text !== ''
+    ? { phrase: onOneLine(wordsOf(inline.slice(0, end))), text }
+    : { phrase: '', text: onOneLine(wordsOf(inline)) };
 }
 
-function withoutTie([first, ...rest]: readonly PhrasingContent[]): PhrasingContent[] {
+function withoutTie([first, ...rest]: readonly Token[]): Token[] {
   if (first?.type !== 'text') return rest;
-  const value = first.value.slice(TIE.length).trimStart();
-  return value === '' ? rest : [{ ...first, value }, ...rest];
+  const content = first.content.slice(TIE.length).trimStart();
+  return content === '' ? rest : [Object.assign(Object.create(first) as Token, { content }), ...rest];
 }
