@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises';
+import sharp from 'sharp';
 import ExcelJS from 'exceljs';
 import Papa from 'papaparse';
 import type { Locator } from '@playwright/test';
@@ -60,6 +61,23 @@ test('a class together: the composite map’s slider and switch, grids that lead
     await page.goBack();
     await view('Terms').click();
     await expect(page.getByRole('link', { name: /: not placed/ }).first()).toBeVisible();
+  });
+  await test.step('a grid is taken along as a table and as a picture of the whole of it', async () => {
+    const saved = async (as: string) => {
+      const download = page.waitForEvent('download');
+      await page.getByRole('button', { name: as, exact: true }).click();
+      return readFile(await (await download).path());
+    };
+    expect((await saved('CSV')).toString()).toMatch(/^\ufeffStudent,.*“Truss”.*\r\n(.*\r\n)*Kofi Lund,/);
+    const table = (await page.getByRole('table').boundingBox())!;
+    const picture = sharp(await saved('Picture'));
+    const { width, height } = await picture.metadata();
+    expect(width).toBeGreaterThanOrEqual(2 * table.width);
+    expect(height).toBeGreaterThanOrEqual(2 * table.height);
+    // Something is drawn in it.
+    expect((await picture.stats()).entropy).toBeGreaterThan(1);
+    await view('Sentences').click();
+    expect((await saved('CSV')).toString()).toContain('\r\nArch,is locked by a,Keystone,5,0,,');
   });
   await test.step('distributions are charts, and tables', async () => {
     await view('Spread').click();

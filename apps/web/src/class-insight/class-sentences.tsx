@@ -13,6 +13,7 @@ import { GiveVerdictRow, VerdictSign } from '../verdicts';
 import type { Given } from '../verdicts';
 import { namesByWork, ofMaps } from './names';
 import { useGiveVerdict } from './use-give-verdict';
+import { WriteOutTable } from './write-out-table';
 
 const FILTERS = ['To judge', 'All', 'Wrong', 'Turned'] as const;
 type Filter = (typeof FILTERS)[number];
@@ -27,13 +28,21 @@ const PASSES: Record<Filter, (row: PropositionRow) => boolean> = {
 export function ClassSentences({ insight }: { insight: ClassInsight }) {
   const propositions = useClassPropositions(insight.publicationId);
   if (propositions.data === undefined) return <Waiting of={propositions} what="Reading the sentences …" />;
-  return <Sentences all={propositions.data} names={namesByWork(insight)} />;
+  return <Sentences title={insight.title} all={propositions.data} names={namesByWork(insight)} />;
 }
 
 /** So many wordings stand there at first, and so many more each time one asks or comes to the last. */
 const AT_ONCE = 60;
 
-function Sentences({ all, names }: { all: ClassPropositions; names: ReadonlyMap<string, string> }) {
+function Sentences({
+  title,
+  all,
+  names,
+}: {
+  title: string;
+  all: ClassPropositions;
+  names: ReadonlyMap<string, string>;
+}) {
   const { trouble, give } = useGiveVerdict(all);
   const [filter, setFilter] = useState<Filter>('To judge');
   // What was judged while one looks stays where it is, until one chooses anew what to look at.
@@ -89,6 +98,7 @@ function Sentences({ all, names }: { all: ClassPropositions; names: ReadonlyMap<
         1 sound, 2 true but say how, 3 shaky, 4 wrong; then the next. R writes the remark that goes with it, 0 takes the
         verdict back.
       </p>
+      {visible.length > 0 && <WriteOutTable name={`${title}, sentences`} rows={() => asTable(visible.flat(), names)} />}
       <ul ref={list} className="max-w-4xl border-t border-rule">
         {inSight.map((group) => (
           <li key={group[0]!.key} className={group.length > 1 ? 'border-l-[3px] border-l-indigo' : ''}>
@@ -116,6 +126,20 @@ function Sentences({ all, names }: { all: ClassPropositions; names: ReadonlyMap<
     </>
   );
 }
+
+/** What the list says, for a spreadsheet. */
+const asTable = (rows: readonly PropositionRow[], names: ReadonlyMap<string, string>): string[][] => [
+  ['From', 'Phrase', 'To', 'Maps', 'The other way round in', 'Verdict', 'Students'],
+  ...rows.map(({ from, phrase, to, works, turned, judged }) => [
+    from,
+    phrase,
+    to,
+    String(works.length),
+    String(turned),
+    judged?.verdict ?? '',
+    works.map((id) => names.get(id) ?? '').join('; '),
+  ]),
+];
 
 const keysOf = ({ propositions }: ClassPropositions, filter: Filter): ReadonlySet<string> =>
   new Set(propositions.filter(PASSES[filter]).map(({ key }) => key));

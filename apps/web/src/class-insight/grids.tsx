@@ -1,14 +1,12 @@
 import { openStoredAssignment, requirementSentence } from '@ichnograph/core';
 import type { Status } from '@ichnograph/core';
 import type { ClassInsight } from '@ichnograph/contract';
-import { Download } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { Balloon } from '../ui/balloon';
-import { Button } from '../ui/button';
 import { STATUS_WORDS, StatusMark } from '../ui/status-mark';
 import { namesOf } from './names';
-import { saveGrid } from './save-grid';
+import { WriteOutTable } from './write-out-table';
 
 interface Cell {
   status: Status;
@@ -103,6 +101,7 @@ function Grid({
   balloons?: boolean;
 }) {
   const [looked, setLooked] = useState<string | null>(null);
+  const whole = useRef<HTMLDivElement>(null);
   const inTrouble = useMemo(() => columns.toSorted((a, b) => a.share - b.share), [columns]);
   const people = useMemo(() => rows.toSorted((a, b) => a.share - b.share), [rows]);
   if (columns.length === 0) return <p className="text-quiet">The assignment has no {what}.</p>;
@@ -115,21 +114,20 @@ function Grid({
       >
         <b>{percent(about.share)}</b> of the class: {about.words}
       </p>
-      <Button
-        small
-        className="mb-2"
-        onClick={() =>
-          saveGrid(`${title}, ${what}`, [
-            ['Student', ...inTrouble.map(({ words }) => words)],
-            ...people.map(({ name, cells }) => [name, ...inTrouble.map(({ id }) => cells.get(id)?.words ?? '')]),
-          ])
-        }
+      <WriteOutTable
+        name={`${title}, ${what}`}
+        rows={() => [
+          ['Student', ...inTrouble.map(({ words }) => words)],
+          ...people.map(({ name, cells }) => [name, ...inTrouble.map(({ id }) => cells.get(id)?.words ?? '')]),
+        ]}
+        pictured={whole}
+      />
+      <div
+        ref={whole}
+        className={`group flex items-start gap-6 data-pictured:w-max data-pictured:p-4 ${balloons ? 'flex-col xl:flex-row' : ''}`}
       >
-        <Download aria-hidden size={14} /> CSV
-      </Button>
-      <div className={`flex items-start gap-6 ${balloons ? 'flex-col xl:flex-row' : ''}`}>
         <div
-          className="max-h-[calc(100dvh-15.5rem)] max-w-full shrink-0 overflow-auto border border-rule"
+          className="max-h-[calc(100dvh-15.5rem)] max-w-full shrink-0 group-data-pictured:max-h-none group-data-pictured:max-w-none overflow-auto border border-rule"
           tabIndex={0}
           role="group"
           aria-label={`Grid of ${what}`}
@@ -196,7 +194,7 @@ function Grid({
           </table>
         </div>
         {balloons && (
-          <ol aria-label="What is asked" className="grid content-start gap-1 text-sm">
+          <ol aria-label="What is asked" className="grid max-w-3xl content-start gap-1 text-sm">
             {inTrouble.map(({ id, head, words, share }) => (
               <li
                 key={id}
