@@ -139,7 +139,10 @@ for (const [font, source] of Object.entries(FONTS)) {
   }
 }
 const sources = Object.fromEntries(
-  Object.entries(FONTS).map(([font, { name, parts }]) => [font, { name, parts: parts.toReversed() }]),
+  Object.entries(FONTS).map(([font, { name, parts, range }]) => [
+    font,
+    { name, parts: parts.toReversed(), ...(range && { range }) },
+  ]),
 );
 const text = `// Made by scripts/make-font-tables.mjs from the shipped fonts. Do not edit.
 import type { FontName } from './font-sources.js';
@@ -167,8 +170,11 @@ writeFileSync(
 export type FontName = ${Object.keys(FONTS)
     .map((name) => `'${name}'`)
     .join(' | ')};
-/** The packages that the fonts come in and the parts of them that are taken, in the order in which a letter is looked for. */
-export const FONT_SOURCES: Record<FontName, { name: string; parts: readonly string[] }> = ${JSON.stringify(sources)};
+/**
+ * The packages that the fonts come in and the parts of them that are taken, in the order in which a letter is looked for.
+ * A range, as CSS writes it, is what a font is taken for where that is not what its package says.
+ */
+export const FONT_SOURCES: Record<FontName, { name: string; parts: readonly string[]; range?: string }> = ${JSON.stringify(sources)};
 `,
 );
 

@@ -1,3 +1,4 @@
+import { fontRules } from './font-rules.js';
 import { paperRuns, readFontsFor } from './paper-fonts.js';
 
 const drawn = (text: string): [string, string][] =>
@@ -35,4 +36,13 @@ test('runs stand from left to right; brackets are turned, figures of Arabic keep
 test('what no font has is drawn as a box of the first, and control characters as nothing', () => {
   expect(drawn('ꦧ')).toEqual([['ꦧ', 'atkinson-hyperlegible-latin']]);
   expect(drawn('a\u0000b')).toEqual([['a b', 'atkinson-hyperlegible-latin']]);
+});
+
+test('a font that is in a file is for all letters that are drawn with it, as on the screen', async () => {
+  const rules = await fontRules([{ text: 'a → ₂', face: 'regular' }]);
+  const ranges = new Map(
+    [...rules.matchAll(/font-family:'([^']*)'[^}]*unicode-range:([^}]*)/g)].map(([, family, range]) => [family, range]),
+  );
+  expect(ranges.get('Noto Sans Math')).toContain('U+2190-27FF');
+  expect(ranges.get('Roboto')).toContain('U+2070-209F');
 });

@@ -66,7 +66,9 @@ async function fileOf(name: string, part: string, face: Face): Promise<Part | nu
   const packed = readFileSync(file);
   const content = Buffer.from(await decompress(packed));
   const [weight, style] = FACES[face].split('-') as [string, string];
-  const ranges = rangesIn(name)[part] ?? rangesIn(name)[`[${part}]`] ?? 'U+0-10FFFF';
+  // As the screen has it, or a browser would draw a letter of the file in another font than we did.
+  const own = Object.values(FONT_SOURCES).find((source) => source.name === name)?.range;
+  const ranges = own ?? rangesIn(name)[part] ?? rangesIn(name)[`[${part}]`] ?? 'U+0-10FFFF';
   return {
     name: key,
     content,
