@@ -62,6 +62,37 @@ function foundAgain(one: Picture, other: Picture, box: DOMRect, shift: (at: Spot
   return ink === 0 ? 0 : found / ink;
 }
 
+/** A page in PDF as a reader of its own shows it. */
+class Paper {
+  private readonly said: string;
+  constructor(
+    private readonly folder: string,
+    private readonly name: string,
+    content: Buffer,
+  ) {
+    writeFileSync(this.file, content);
+    this.said = execFileSync('pdftotext', ['-bbox', this.file, '-']).toString();
+  }
+
+  private get file(): string {
+    return path.join(this.folder, `${this.name}.pdf`);
+  }
+
+  /** Where a word stands, points. */
+  at(word: string): Spot {
+    const [, x, y] = new RegExp(`xMin="([\\d.]+)" yMin="([\\d.]+)"[^>]*>${word}<`).exec(this.said)!;
+    return { x: Number(x), y: Number(y) };
+  }
+
+  /** @param scale dots to a point */
+  async drawn(scale: number): Promise<Picture> {
+    const to = path.join(this.folder, this.name);
+    execFileSync('pdftoppm', ['-r', String(72 * scale), '-png', '-singlefile', this.file, to]);
+    return pictureOf(`${to}.png`);
+  }
+}
+const between = (one: Spot, other: Spot): number => Math.hypot(one.x - other.x, one.y - other.y);
+
 test('a map in ten scripts is the same on the screen and on paper, dot for dot', async ({ browser, school }) => {
   test.setTimeout(180_000);
   const page = await enter(browser, school, 'amara', { deviceScaleFactor: DENSE });
@@ -129,28 +160,24 @@ test('a map in ten scripts is the same on the screen and on paper, dot for dot',
     return new DOMRect(left * dense, top * dense, (right - left) * dense, (bottom - top) * dense).toJSON() as DOMRect;
   }, DENSE);
 
+  const folder = mkdtempSync(path.join(tmpdir(), 'scripts-'));
+  await page.keyboard.press('Control+p');
+  await expect(page.getByTestId('paper')).toBeVisible();
+  const printed = new Paper(folder, 'printed', await page.pdf({ preferCSSPageSize: true }));
+  await page.keyboard.press('Escape');
+
   await page.getByRole('button', { name: 'Hand in …' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Hand in', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Receipt');
   const [, submission] = /receipts\/([\w-]+)/.exec(page.url())!;
   const maren = await enter(browser, school, 'maren');
-  const folder = mkdtempSync(path.join(tmpdir(), 'scripts-'));
-  const file = path.join(folder, 'map.pdf');
   const answer = await maren.request.get(`${school.url}/api/submissions/${submission}/paper?pages=one`);
-  writeFileSync(file, await answer.body());
-
-  // Where the two of ours stand on paper, in points; from that, how dense paper has to be drawn to be as large as the screen.
-  const said = execFileSync('pdftotext', ['-bbox', file, '-']).toString();
-  const onPaper = (word: string): Spot => {
-    const [, x, y] = new RegExp(`xMin="([\\d.]+)" yMin="([\\d.]+)"[^>]*>${word}<`).exec(said)!;
-    return { x: Number(x), y: Number(y) };
-  };
-  const [a, b] = [FIRST, LAST].map(onPaper);
+  const served = new Paper(folder, 'served', await answer.body());
+  // From where the two of ours stand, how dense paper has to be drawn to be as large as the screen.
+  const [a, b] = [FIRST, LAST].map((word) => served.at(word));
   const [p, q] = [FIRST, LAST].map((text) => boxes.get(text)!);
-  const between = (one: Spot, other: Spot): number => Math.hypot(one.x - other.x, one.y - other.y);
   const scale = between(p!, q!) / between(a!, b!);
-  execFileSync('pdftoppm', ['-r', String(72 * scale), '-png', '-singlefile', file, path.join(folder, 'map')]);
-  const paper = await pictureOf(path.join(folder, 'map.png'));
+  const paper = await served.drawn(scale);
   // A reader of PDF and a browser reckon the upper edge of a line differently: by the first of ours it is found out by how much.
   const steps = Array.from({ length: 61 }, (_, i) => i - 30);
   const moved =
@@ -168,6 +195,18 @@ test('a map in ten scripts is the same on the screen and on paper, dot for dot',
     if (there < 0.97 || here < 0.97) console.log(text, there.toFixed(3), here.toFixed(3));
     expect([text, there > 0.97 && here > 0.97]).toEqual([text, true]);
   }
+
+  await test.step('and the same when the browser prints it', async () => {
+    const [c, d] = [FIRST, LAST].map((word) => printed.at(word));
+    const own = between(p!, q!) / between(c!, d!);
+    const sheet = await printed.drawn(own);
+    const there = ({ x, y }: Spot): Spot => ({ x: x - a!.x * scale + c!.x * own, y: y - a!.y * scale + c!.y * own });
+    for (const text of TOPICS) {
+      const box = boxes.get(text)!;
+      const share = foundAgain(paper, sheet, { ...box, ...shift(box), width: box.width, height: box.height }, there);
+      expect([text, share, share > 0.97]).toEqual([text, share, true]);
+    }
+  });
 
   await test.step('and the same as a drawing for other programs', async () => {
     const { map, assignment } = (await (
