@@ -75,7 +75,7 @@ test('an essay is planned in the outline by keys, written out branch by branch, 
     await page.getByRole('button', { name: 'Write it out' }).click();
     const essay = page.getByTestId('essay');
     const about = essay.getByRole('textbox', { name: 'About Children cross there' });
-    await about.click();
+    await expect(about).toBeFocused();
     await keyboard.type('Every morning forty children cross the stream. ');
     await keyboard.press('Control+b');
     await keyboard.type('None');
@@ -88,9 +88,15 @@ test('an essay is planned in the outline by keys, written out branch by branch, 
     await keyboard.press('Control+End');
     await accessible(page, 'essay');
     await page.getByRole('button', { name: 'Back to the outline' }).click();
-    await expect(page.getByRole('row').filter({ hasText: 'Children cross there' }).last()).toContainText(
-      'forty children',
-    );
+    const line = page.getByRole('row').filter({ hasText: 'Children cross there' }).last();
+    await expect(line).toContainText('forty children');
+    // Words of this very moment outlive a reload.
+    await page.getByRole('button', { name: 'Write it out' }).click();
+    await expect(about).toBeFocused();
+    await keyboard.type(' Nobody minds.');
+    await page.reload();
+    await view(page, 'Outline');
+    await expect(line).toContainText('of them may. Nobody minds.');
     await desk.saved();
   });
   await test.step('taken to a word processor', async () => {

@@ -4,7 +4,7 @@ import { useEditor } from './editor';
 
 const REST_MS = 900;
 
-/** A topic's note, kept as it is typed: whenever the hand rests, and when its field is left. Who types nothing keeps nothing. */
+/** A topic's note, kept as it is typed: whenever the hand rests, when its field is left and when the page goes. Who types nothing keeps nothing. */
 export function useKeptNote({ id, note: stored = '' }: Pick<Topic, 'id' | 'note'>) {
   const { actions } = useEditor();
   const [typed, setTyped] = useState<string | null>(null);
@@ -23,7 +23,14 @@ export function useKeptNote({ id, note: stored = '' }: Pick<Topic, 'id' | 'note'
     return () => clearTimeout(timer);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- after each change of the text
   }, [typed]);
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it goes
-  useEffect(() => keep, []);
+  // Once, when it goes, and when the page goes: a reload waits for no hand to rest.
+  useEffect(() => {
+    window.addEventListener('pagehide', keep);
+    return () => {
+      window.removeEventListener('pagehide', keep);
+      keep();
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- what it keeps is in a ref
+  }, []);
   return { text: typed ?? stored, type: setTyped, keep };
 }

@@ -266,7 +266,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
           actions={
             <>
               {due && (
-                <span className={`hidden text-right leading-tight md:inline ${isLate ? 'text-ochre' : 'text-quiet'}`}>
+                <span className={`hidden text-right leading-tight lg:inline ${isLate ? 'text-ochre' : 'text-quiet'}`}>
                   {isLate ? 'Was due' : 'Due'} {showMoment(due, zone)}
                 </span>
               )}
@@ -331,7 +331,9 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
               {focusQuestion}
             </p>
           )}
-          {mayEdit && !writing && <LooksBar assignment={assignment} prompts={open.of === 'sheet'} />}
+          {mayEdit && !writing && (
+            <LooksBar assignment={assignment} prompts={open.of === 'sheet'} onMap={view === 'Map'} />
+          )}
           {work && <AboutWork work={work} open={open} />}
           <Notices open={open} />
           <div className="relative min-h-0 flex-1">
@@ -362,7 +364,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
           </div>
           <MapFoot
             view={view === 'Map' && <WithMap>{(map) => <ViewControls map={map} legend={legend} />}</WithMap>}
-            reading={<ReadingLine open={open} />}
+            reading={<ReadingLine open={open} onMap={view === 'Map'} />}
             title={title}
             focusQuestion={focusQuestion}
             drawnBy={drawnBy}

@@ -27,7 +27,7 @@ export function CommandMenu({
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger className={buttonClass('plain', true)} title={name}>
         {sign}
-        <span className={bare ? 'sr-only' : '@max-xl:sr-only'}>{name}</span>
+        <span className={bare ? 'sr-only' : '@max-xl:sr-only pointer-coarse:@max-3xl:sr-only'}>{name}</span>
         {!bare && <ChevronDown aria-hidden size={12} />}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

@@ -34,6 +34,8 @@ export default function Essay({
     () => sectionOf(sections, from)?.id ?? sections.find(({ unwritten }) => unwritten > 0)?.id,
   );
   const section = sections.find(({ id }) => id === at) ?? sections[0];
+  // Who goes to a part goes there to write.
+  const begins = section?.rows.some(({ id }) => id === from) ? from : section?.rows[0]?.id;
   const [text, setText] = useState<TextEditor | null>(null);
   const column = useRef<HTMLDivElement>(null);
   const goals = new Map(map.topics.map(({ id, wordGoal }) => [id, wordGoal]));
@@ -55,13 +57,16 @@ export default function Essay({
     setAt(to.id);
     actions.select([to.id]);
     column.current?.scrollTo({ top: 0 });
+    if (to === section) textIn(to.id)?.focus();
   };
+  const textIn = (id: string | undefined): HTMLElement | null | undefined =>
+    id === undefined
+      ? null
+      : column.current?.querySelector<HTMLElement>(`[data-note="${CSS.escape(id)}"] [role=textbox]`);
   const step = (by: 1 | -1): EssaySection | undefined => sections[sections.indexOf(section) + by];
   /** From one text to the next, or to the one before. */
   const leave = (id: string, by: 1 | -1): boolean => {
-    const next = section.rows[section.rows.findIndex((row) => row.id === id) + by];
-    const field =
-      next && column.current?.querySelector<HTMLElement>(`[data-note="${CSS.escape(next.id)}"] [role=textbox]`);
+    const field = textIn(section.rows[section.rows.findIndex((row) => row.id === id) + by]?.id);
     field?.focus();
     return Boolean(field);
   };
@@ -132,6 +137,7 @@ export default function Essay({
               )}
               <NoteEditor
                 row={row}
+                begins={row.id === begins}
                 language={assignment.language}
                 onFocus={(editor) => {
                   setText(editor);

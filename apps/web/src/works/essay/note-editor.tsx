@@ -10,11 +10,14 @@ import { NOTE_EXTENSIONS, noteDocument, noteOf } from './note-markdown';
 export function NoteEditor({
   row: { id, text: title, note },
   language,
+  begins,
   onFocus,
   onLeave,
 }: {
   row: OutlineRow;
   language: string;
+  /** whether it takes the focus when it comes, behind its last word */
+  begins: boolean;
   /** told which editor has the focus */
   onFocus: (editor: TextEditor) => void;
   /** an arrow left the text at its top or bottom. @returns whether there was somewhere to go */
@@ -29,6 +32,7 @@ export function NoteEditor({
   const editor = useTextEditor({
     extensions: NOTE_EXTENSIONS,
     content: noteDocument(note),
+    autofocus: begins && 'end',
     editorProps: {
       attributes: {
         'aria-label': `About ${title}`,

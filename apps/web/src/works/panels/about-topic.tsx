@@ -20,7 +20,7 @@ export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
     <Popover.Root open={about} onOpenChange={actions.about}>
       <Popover.Trigger className={buttonClass('plain', true)} title="Note, source, addresses, marks (Alt + N)">
         <NotebookPen aria-hidden size={14} />
-        <span className="@max-xl:sr-only">Notes</span>
+        <span className="@max-xl:sr-only pointer-coarse:@max-3xl:sr-only">Notes</span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

@@ -29,7 +29,16 @@ import { LooksPopover, same } from './looks-popover';
 import { turnedReading } from '../told/reading-line';
 
 /** What can be done with the selection, in one row over the canvas. What cannot be done now is greyed, not gone. */
-export function LooksBar({ assignment, prompts }: { assignment: Assignment; prompts: boolean }) {
+export function LooksBar({
+  assignment,
+  prompts,
+  onMap,
+}: {
+  assignment: Assignment;
+  prompts: boolean;
+  /** whether the map is what is seen, not another view of it */
+  onMap: boolean;
+}) {
   const { actions } = useEditor();
   const many = useEditorState((state) => state.selection.length);
   const gathering = useEditorState((state) => state.gathering);
@@ -45,7 +54,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
   const one = topics.length + links.length === 1;
   return (
     <div role="toolbar" aria-label="Selection" className="@container border-b border-rule bg-paper">
-      <div className="flex h-[42px] items-center gap-1 px-2 pointer-coarse:h-[54px]">
+      <div className="flex h-[42px] items-center gap-1 px-2 max-md:overflow-x-auto max-md:[&>button]:shrink-0 pointer-coarse:h-[54px]">
         <CommandButton id="undo" bare>
           <Undo2 aria-hidden size={15} />
         </CommandButton>
@@ -75,7 +84,7 @@ export function LooksBar({ assignment, prompts }: { assignment: Assignment; prom
         )}
         {many === 0 ? (
           <span className="truncate text-sm text-quiet">
-            Double-click an empty place to make a topic. Select something to change it.
+            {onMap ? 'Double-click an empty place to make a topic. ' : ''}Select something to change it.
           </span>
         ) : (
           <>
@@ -221,7 +230,13 @@ function CommandButton({
 /** A button's name: told always, seen where there is room for it. The bar keeps one row, so that the map stays still. */
 function Name({ children, first = false }: { children: string; first?: boolean }) {
   return (
-    <span className={first ? '@max-xl:sr-only' : '@max-4xl:sr-only pointer-coarse:@max-5xl:sr-only'}>{children}</span>
+    <span
+      className={
+        first ? '@max-xl:sr-only pointer-coarse:@max-3xl:sr-only' : '@max-4xl:sr-only pointer-coarse:@max-5xl:sr-only'
+      }
+    >
+      {children}
+    </span>
   );
 }
 

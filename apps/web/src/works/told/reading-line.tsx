@@ -14,7 +14,7 @@ export function turnedReading(map: TopicMap, legend: Legend, id: string | null, 
 }
 
 /** Reads out what is selected, pointed at or being typed, along the arrow. */
-export function ReadingLine({ open }: { open: OpenWork }) {
+export function ReadingLine({ open, onMap }: { open: OpenWork; onMap: boolean }) {
   const map = useEditorState((state) => state.map);
   const typing = useEditorState((state) => state.typing);
   const words = useEditorState((state) => state.words);
@@ -45,7 +45,7 @@ export function ReadingLine({ open }: { open: OpenWork }) {
     <span className="truncate text-quiet">
       {selection.length > 1
         ? readChosen(map, open.assignment, selection)
-        : 'Point at a link to read it along its arrow.'}
+        : onMap && 'Point at a link to read it along its arrow.'}
     </span>
   );
 }
