@@ -37,11 +37,14 @@ test('an essay is planned in the outline by keys, written out branch by branch, 
     await keyboard.press('Enter');
     await keyboard.type('1.4 km more');
     await keyboard.press('Tab');
+    await keyboard.press('Control+Enter');
+    await keyboard.type('one third longer');
     await keyboard.press('Enter');
     await keyboard.press('Escape');
     const row = (words: string) => tree.getByRole('row').filter({ hasText: words }).first();
     await expect(row('Children cross there')).toHaveAttribute('aria-level', '2');
     await expect(row('1.4 km more')).toHaveAttribute('aria-level', '3');
+    await expect(row('one third longer')).toHaveAttribute('aria-level', '4');
     await cell(page, 'The other way is long').click();
     await keyboard.press('Alt+ArrowUp');
     await expect(row('The other way is long')).toHaveAttribute('aria-posinset', '1');

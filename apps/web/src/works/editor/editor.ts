@@ -89,7 +89,9 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     if (!was || words === '' || words === old) return;
     if ('text' in was) {
       set({ typing: { what: 'new', at: { x: was.x, y: was.y }, from: null } });
-      hand.refuse(`“${was.text}” is gone: it was deleted meanwhile. Your words are kept for a new topic here.`);
+      hand.refuse(
+        `“${was.text}” is gone: it was deleted meanwhile. Your words, “${words}”, are kept for a new topic here.`,
+      );
     } else hand.refuse(`The link is gone: it was deleted meanwhile. You had typed “${words}”.`);
   };
 

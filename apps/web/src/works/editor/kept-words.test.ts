@@ -37,7 +37,7 @@ test('words that are refused stay in the field, beside the reason', () => {
 });
 
 test.each([
-  ['a topic', 'a', 'Arch', { what: 'new', at: { x: 0, y: 0 } }, /Your words are kept for a new topic here/],
+  ['a topic', 'a', 'Arch', { what: 'new', at: { x: 0, y: 0 } }, /Your words, “Arch”, are kept for a new topic here/],
   ['a link', 'a-b', 'rests on', null, /You had typed “rests on”/],
 ])('words typed into %s that a mate deletes are kept, or said', (_, id, words, typing, said) => {
   const open = two();
@@ -64,4 +64,19 @@ test('a field in which nothing was changed goes with what it was of, and nothing
     { do: 'remove', from: 'topics', id: 'a' },
   ]);
   expect(open.state()).toMatchObject({ typing: null, refusal: null });
+});
+
+test('what is kept for a new topic is a row where the map is read as a list, with its words', () => {
+  const open = two();
+  open.actions.edit('a');
+  open.actions.type('Arch');
+  open.live.apply([
+    { do: 'remove', from: 'links', id: 'a-b' },
+    { do: 'remove', from: 'topics', id: 'a' },
+  ]);
+  open.actions.keptAsRow('b');
+  expect(open.state()).toMatchObject({ typing: { what: 'row', after: 'b', as: 'beside' }, words: 'Arch' });
+  expect(open.state().refusal).toContain('“Arch”');
+  open.actions.commit();
+  expect(open.state().map.topics.map(({ text }) => text)).toEqual(['b', 'Arch']);
 });

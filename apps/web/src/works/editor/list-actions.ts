@@ -107,6 +107,8 @@ export function listActions({ own, assignment, legend, maker, get, set, run, dra
         words: get().typing?.what === 'row' ? get().words : '',
         refusal: null,
       }),
+    /** What was kept for a new topic, as a new row where the map is read as a list. */
+    keptAsRow: (after: string | null): void => set({ typing: { what: 'row', after, as: 'beside' } }),
     moveInOrder: (id: string, by: 1 | -1): void => {
       if (run(moveInOrder(get().map, id, by))) announce(by < 0 ? 'One earlier.' : 'One later.');
     },

@@ -4,7 +4,7 @@ import type { View } from '../commands/command';
 /** What keys do where the map is read as a list, beside those of the page. */
 const OUTLINE: readonly PageKey[] = [
   { chords: ['Enter'], name: 'A new line beside this one; while it is written, the next' },
-  { chords: ['Mod+Enter'], name: 'A new line below this one' },
+  { chords: ['Mod+Enter'], name: 'A new line below this one; while it is written too' },
   { chords: ['Tab', 'Shift+Tab'], name: 'While a new line is written: set it in, or out' },
   { chords: ['Alt+ArrowUp', 'Alt+ArrowDown'], name: 'Read the branch earlier, or later' },
   { chords: ['Alt+ArrowRight', 'Alt+ArrowLeft'], name: 'Set the line in, or out' },

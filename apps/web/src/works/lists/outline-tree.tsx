@@ -3,7 +3,7 @@ import type { DragEndEvent } from '@dnd-kit/core';
 import { noteAims } from '@ichnograph/core';
 import type { Assignment, TopicMap } from '@ichnograph/core';
 import { Map as MapSign, NotebookPen, Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { KeyboardEvent } from 'react';
 import { flushSync } from 'react-dom';
 import { chordOf, isWriting, writesLetter } from '../../common/chords';
@@ -85,13 +85,26 @@ export function OutlineTree({
   /** A row of its own after this one; after the first, from which all hangs, below it. */
   const writeAfter = (one: TreeRow): void =>
     actions.writeRow(one.id, one.parent === null && one.below > 0 ? 'below' : 'beside');
+  const writeBelow = ({ id, folded }: TreeRow): void => {
+    // What is written below must be seen there.
+    if (folded) actions.foldThese([id]);
+    actions.writeRow(id, 'below');
+  };
+  // Words whose topic somebody deleted meanwhile are kept for a new one: here that is a row, at the margin.
+  const isKept = mayEdit && typing?.what === 'new';
+  useEffect(() => {
+    if (isKept) actions.keptAsRow(seen.findLast(({ parent }) => parent === null)?.id ?? null);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- when it happens
+  }, [isKept]);
   const back = (id: string, column: Column): void => tree.focusOn({ id, column: COLUMNS.indexOf(column) });
   const parentOf = (id: string): string | null => rows.find((one) => one.id === id)?.parent ?? null;
 
-  /** Tab and Shift+Tab in a new row set it in and out; Enter takes it and begins the next. */
+  /** Tab and Shift+Tab in a new row set it in and out; Enter takes it and begins the next, Mod with Enter the first below it. */
   const endNew = (by: string, typed: Extract<Typing, { what: 'row' }>): void => {
     const [made] = store.getState().selection;
-    if (by === 'Enter' && made !== undefined && made !== typed.after) return actions.writeRow(made, 'beside');
+    const isOn = by === 'Enter' || by === 'Mod+Enter';
+    if (isOn && made !== undefined && made !== typed.after)
+      return actions.writeRow(made, by === 'Enter' ? 'beside' : 'below');
     const to = made ?? typed.after;
     if (by !== 'left' && to !== null) back(to, 'topic');
   };
@@ -134,11 +147,7 @@ export function OutlineTree({
         );
     },
     Enter: (one, column) => (column === 'topic' ? writeAfter(one) : edit(one, column)),
-    'Mod+Enter': ({ id, folded }) => {
-      // What is written below must be seen there.
-      if (folded) actions.foldThese([id]);
-      actions.writeRow(id, 'below');
-    },
+    'Mod+Enter': writeBelow,
     F2: edit,
     'Alt+ArrowUp': ({ id }) => kept(id, () => actions.moveInOrder(id, -1)),
     'Alt+ArrowDown': ({ id }) => kept(id, () => actions.moveInOrder(id, 1)),
@@ -246,6 +255,7 @@ export function OutlineTree({
                   : column === 'phrase' && typing.what === 'phrase' && typing.id === by?.id);
               const done = (how: string, column: Column): void => {
                 if (how === 'left') return;
+                if (how === 'Mod+Enter' && mayEdit) return writeBelow(one);
                 const on = COLUMNS.indexOf(column) + (how === 'Tab' ? 1 : how === 'Shift+Tab' ? -1 : 0);
                 tree.focusOn({ id, column: Math.max(0, on) });
               };
@@ -280,8 +290,9 @@ export function OutlineTree({
                           label={
                             column === 'topic' ? (isNew ? 'A new topic' : 'Words of this topic') : 'Words it hangs by'
                           }
-                          isGiven={
-                            column === 'topic' && map.topics.find((topic) => topic.id === id)?.origin !== undefined
+                          adds={
+                            isNew ||
+                            (column === 'topic' && map.topics.find((topic) => topic.id === id)?.origin !== undefined)
                           }
                           {...(isNew && typing?.what === 'row' && { onShift: (by) => shiftNew(typing, by) })}
                           onDone={(how) => (isNew && typing?.what === 'row' ? endNew(how, typing) : done(how, column))}

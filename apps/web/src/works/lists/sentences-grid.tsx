@@ -99,7 +99,7 @@ export function SentencesGrid({
     document.querySelector<HTMLElement>(`[data-cell="${CSS.escape(id)}/${columns.indexOf(column)}"] select`)?.focus();
   const done = (by: string, id: string, column: number): void => {
     if (by === 'left') return;
-    if (by === 'Enter') grid.go(listed.findIndex((one) => one.id === id) + 1, column);
+    if (by === 'Enter' || by === 'Mod+Enter') grid.go(listed.findIndex((one) => one.id === id) + 1, column);
     else grid.focusOn({ id, column: column + (by === 'Tab' ? 1 : by === 'Shift+Tab' && column > 0 ? -1 : 0) });
   };
   /** The next one that says nothing yet, or too little; the first time they are brought to the top. */
@@ -285,7 +285,7 @@ export function SentencesGrid({
                       {isOpen ? (
                         <TypedField
                           label={`${NAMES[column]} of this sentence`}
-                          isGiven={(column === 'from' || column === 'to') && one[column].origin !== undefined}
+                          adds={(column === 'from' || column === 'to') && one[column].origin !== undefined}
                           {...(column !== 'phrase' && { list: TOPIC_NAMES })}
                           onDone={(by) => done(by, id, i)}
                         />

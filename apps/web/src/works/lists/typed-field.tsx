@@ -10,7 +10,7 @@ export function TypedField({
   label,
   list,
   onShift,
-  isGiven = false,
+  adds = false,
   onDone,
 }: {
   label: string;
@@ -18,10 +18,10 @@ export function TypedField({
   list?: string;
   /** Tab and Shift with Tab set what is typed in and out, and end nothing */
   onShift?: (by: 'in' | 'out') => void;
-  /** whether its words were given by somebody else */
-  isGiven?: boolean;
+  /** whether what is typed goes behind its words, and not into their place: they were given, or are just being written */
+  adds?: boolean;
   /** what ended it; `left`: the field was left */
-  onDone: (by: 'Enter' | 'Tab' | 'Shift+Tab' | 'Escape' | 'left') => void;
+  onDone: (by: 'Enter' | 'Mod+Enter' | 'Tab' | 'Shift+Tab' | 'Escape' | 'left') => void;
 }) {
   const { actions, store } = useEditor();
   const words = useEditorState((state) => state.words);
@@ -29,8 +29,7 @@ export function TypedField({
   useLayoutEffect(() => {
     const { value } = field.current!;
     field.current!.focus({ preventScroll: true });
-    // What was given is added to, not overwritten.
-    field.current!.setSelectionRange(isGiven ? value.length : 0, value.length);
+    field.current!.setSelectionRange(adds ? value.length : 0, value.length);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the field appears
   }, []);
   const end = (by: Parameters<typeof onDone>[0]): void => {
@@ -59,9 +58,13 @@ export function TypedField({
           ? event.shiftKey
             ? 'Shift+Tab'
             : 'Tab'
-          : event.key === 'Escape' || (event.key === 'Enter' && !event.shiftKey)
-            ? event.key
-            : null;
+          : event.key === 'Escape'
+            ? 'Escape'
+            : event.key === 'Enter' && !event.shiftKey
+              ? event.ctrlKey || event.metaKey
+                ? 'Mod+Enter'
+                : 'Enter'
+              : null;
       if (by === null) return;
       event.preventDefault();
       if (onShift && (by === 'Tab' || by === 'Shift+Tab')) return onShift(by === 'Tab' ? 'in' : 'out');
