@@ -20,7 +20,14 @@ test('what is neither heading nor item is the note of what stands above it, as i
     'a | ```js\ncode\n  more\n```\n\n***\n\n<div>\nx\n</div>',
   ]);
   expect(read('- a\n\n      set in\n        more\n- b').topics).toEqual(['a |     set in\n      more', 'b']);
-  expect(read('- a\n  - b\n\n    # Head\n\n    under\n    ---').topics).toEqual(['a', 'b | # Head\n\nunder\n---']);
+  // What stands on the line of an item that says nothing.
+  expect(read('- a\n  - > said\n  - ***\n  - ```\n    code\n    ```').topics).toEqual([
+    'a | said\n\n***\n\n```\ncode\n```',
+  ]);
+  expect(read('- a\n  - b\n\n    # Head\n\n    C# - under\n    ---').topics).toEqual([
+    'a',
+    'b | # Head\n\nC# - under\n---',
+  ]);
 });
 
 test('signs are taken off words, entities are signs, and a break is a space', () => {

@@ -132,13 +132,16 @@ class Reader {
   /** What was written, without what indents it or stands before it on its line. */
   private sourceOf({ type, content, markup, lines: [from, to] }: Block): string {
     if (type === 'paragraph') return content;
+    if (type === 'rule') return markup;
+    // Code that is set in and has no signs.
+    if (type === 'code' && markup === '') return content.trimEnd().replace(/^(?=.)/gm, '    ');
     const lines = this.source.slice(from, to);
     while (lines.at(-1)?.trim() === '') lines.pop();
     const [first = ''] = lines;
-    // Code that is set in keeps that much.
-    const setIn = type === 'code' && markup === '' ? 4 : 0;
-    const sign = { quote: '>', html: '<', code: markup, rule: markup[0], heading: '#' }[type as string] ?? '';
-    const by = Math.max(0, first.indexOf(sign === '' || !first.includes(sign) ? first.trimStart() : sign) - setIn);
+    const sign = type === 'quote' ? '>' : type === 'html' ? '<' : markup;
+    // A heading that is underlined begins with its words.
+    const isUnderlined = type === 'heading' && !markup.startsWith('#');
+    const by = Math.max(0, first.indexOf(isUnderlined ? first.trimStart() : sign));
     const indent = new RegExp(`^[ \\t]{0,${by}}`);
     return [first.slice(by), ...lines.slice(1).map((line) => line.replace(indent, ''))].join('\n');
   }
@@ -174,5 +177,5 @@ function parts(inline: readonly Token[]): { phrase: string; text: string } {
 function withoutTie([first, ...rest]: readonly Token[]): Token[] {
   if (first?.type !== 'text') return rest;
   const content = first.content.slice(TIE.length).trimStart();
-  return content === '' ? rest : [Object.assign(Object.create(first) as Token, { content }), ...rest];
+  return content === '' ? rest : [{ ...first, content } as Token, ...rest];
 }

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { showChord } from '../../common/chords';
 import { buttonClass } from '../../ui/button';
 import { LEADER } from './arranging';
+import { BarName } from './bar-name';
 import type { Command } from './command';
 import { useCommands } from './list';
 import { useEditor, useEditorState } from '../editor';
@@ -27,7 +28,7 @@ export function CommandMenu({
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger className={buttonClass('plain', true)} title={name}>
         {sign}
-        <span className={bare ? 'sr-only' : '@max-xl:sr-only pointer-coarse:@max-3xl:sr-only'}>{name}</span>
+        {bare ? <span className="sr-only">{name}</span> : <BarName first>{name}</BarName>}
         {!bare && <ChevronDown aria-hidden size={12} />}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

@@ -20,10 +20,13 @@ import type { Hand } from './hand';
 import type { Spot } from './state';
 
 /** What topics bear besides their words, regions around them, and text that comes from elsewhere. */
-export function enrichActions({ legend, maker, get, set, run, selectedTopics }: Hand) {
+export function enrichActions({ legend, maker, get, set, run, refuse, selectedTopics }: Hand) {
   return {
     about: (about: boolean): void => set({ about }),
-    setNote: (id: string, note: string): boolean => run(setNote(get().map, id, note)) !== false,
+    setNote: (id: string, note: string): boolean =>
+      get().map.topics.some((topic) => topic.id === id)
+        ? run(setNote(get().map, id, note)) !== false
+        : refuse(`The topic is gone: it was deleted meanwhile. What you wrote about it ended “${note.slice(-200)}”.`),
     setWordGoal: (id: string, words: number | null): boolean => run(setWordGoal(get().map, id, words)) !== false,
     setSource: (id: string, source: string): boolean => run(setSource(get().map, id, source)) !== false,
     addWebAddress: (id: string, url: string, title: string): boolean =>

@@ -80,3 +80,14 @@ test('what is kept for a new topic is a row where the map is read as a list, wit
   open.actions.commit();
   expect(open.state().map.topics.map(({ text }) => text)).toEqual(['b', 'Arch']);
 });
+
+test('the end of a note whose topic a mate deletes is said', () => {
+  const open = two();
+  expect(open.actions.setNote('a', 'It carries')).toBe(true);
+  open.live.apply([
+    { do: 'remove', from: 'links', id: 'a-b' },
+    { do: 'remove', from: 'topics', id: 'a' },
+  ]);
+  expect(open.actions.setNote('a', 'It carries the deck.')).toBe(false);
+  expect(open.state().refusal).toContain('It carries the deck.');
+});

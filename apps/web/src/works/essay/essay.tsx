@@ -34,8 +34,8 @@ export default function Essay({
     () => sectionOf(sections, from)?.id ?? sections.find(({ unwritten }) => unwritten > 0)?.id,
   );
   const section = sections.find(({ id }) => id === at) ?? sections[0];
-  // Who goes to a part goes there to write.
-  const begins = section?.rows.some(({ id }) => id === from) ? from : section?.rows[0]?.id;
+  // Who goes to a part goes there to write; who is taken to another, since somebody deleted theirs, must not write on there.
+  const [begins, setBegins] = useState(() => (sectionOf(sections, from) ? from : section?.id));
   const [text, setText] = useState<TextEditor | null>(null);
   const column = useRef<HTMLDivElement>(null);
   const goals = new Map(map.topics.map(({ id, wordGoal }) => [id, wordGoal]));
@@ -55,6 +55,7 @@ export default function Essay({
     );
   const go = (to: EssaySection): void => {
     setAt(to.id);
+    setBegins(to.id);
     actions.select([to.id]);
     column.current?.scrollTo({ top: 0 });
     if (to === section) textIn(to.id)?.focus();
@@ -112,6 +113,11 @@ export default function Essay({
       <div ref={column} className="min-h-0 overflow-y-auto" lang={assignment.language}>
         <TextTools editor={text} />
         <div className="mx-auto max-w-[70ch] px-6 py-5">
+          {at !== undefined && at !== section.id && (
+            <p role="alert" className="mb-3 text-ochre">
+              The part you were writing was deleted, or hangs elsewhere now. This is another one.
+            </p>
+          )}
           <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
             <h2 className="words text-xl font-semibold">{section.title}</h2>
             <label className="flex items-center gap-2 text-sm text-quiet">

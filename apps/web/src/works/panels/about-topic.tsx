@@ -7,6 +7,7 @@ import { stayWhereFocusIs } from '../../common/focus-home';
 import { CommittedInput } from '../../common/committed';
 import { Button, buttonClass } from '../../ui/button';
 import { Files, Pictures } from './about-pictures';
+import { BarName } from '../commands/bar-name';
 import { useEditor, useEditorState } from '../editor';
 import { useKeptNote } from '../kept-note';
 
@@ -20,7 +21,7 @@ export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
     <Popover.Root open={about} onOpenChange={actions.about}>
       <Popover.Trigger className={buttonClass('plain', true)} title="Note, source, addresses, marks (Alt + N)">
         <NotebookPen aria-hidden size={14} />
-        <span className="@max-xl:sr-only pointer-coarse:@max-3xl:sr-only">Notes</span>
+        <BarName first>Notes</BarName>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

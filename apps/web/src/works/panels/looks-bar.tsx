@@ -21,6 +21,7 @@ import { useMedia } from '../../common/use-media';
 import { Button } from '../../ui/button';
 import { LooseBar } from './about-pictures';
 import { AboutTopic } from './about-topic';
+import { BarName } from '../commands/bar-name';
 import { CommandMenu } from '../commands/command-menu';
 import { useCommand, useCommands } from '../commands/list';
 import { chosenOf } from '../commands/selected';
@@ -69,7 +70,7 @@ export function LooksBar({
             onClick={() => actions.gather(!gathering)}
           >
             <SquareDashedMousePointer aria-hidden size={14} />
-            <Name>Choose several</Name>
+            <BarName>Choose several</BarName>
           </Button>
         )}
         <span aria-hidden className="mx-1 h-5 border-l border-rule" />
@@ -133,7 +134,7 @@ export function LooksBar({
                 title="Takes looks given by hand away"
               >
                 <Eraser aria-hidden size={14} />
-                <Name>As its kind</Name>
+                <BarName>As its kind</BarName>
               </Button>
             )}
             {one && (
@@ -222,21 +223,8 @@ function CommandButton({
       onClick={command.onClick}
     >
       {children}
-      {!bare && <Name first={first}>{words}</Name>}
+      {!bare && <BarName first={first}>{words}</BarName>}
     </Button>
-  );
-}
-
-/** A button's name: told always, seen where there is room for it. The bar keeps one row, so that the map stays still. */
-function Name({ children, first = false }: { children: string; first?: boolean }) {
-  return (
-    <span
-      className={
-        first ? '@max-xl:sr-only pointer-coarse:@max-3xl:sr-only' : '@max-4xl:sr-only pointer-coarse:@max-5xl:sr-only'
-      }
-    >
-      {children}
-    </span>
   );
 }
 
