@@ -6,6 +6,7 @@ export * from './class-insight.js';
 export * from './classes.js';
 export * from './files.js';
 export * from './gradebook.js';
+export * from './here.js';
 export * from './limits.js';
 export * from './live.js';
 export * from './own-maps.js';

@@ -18,6 +18,8 @@ export { kindsUnknown, ontoLegend } from './map/onto-legend.js';
 export { mapFromStarter, withNewIds } from './drawn/start.js';
 export { alignmentDistance } from './words/edit-distance.js';
 export { isBlank, normalForm, wordsOf } from './words/normal-form.js';
+export { personMarks } from './people/person-marks.js';
+export type { PersonMark } from './people/person-marks.js';
 export * from './geometry/points.js';
 export { boxesMeet, entersBox } from './geometry/boxes.js';
 export { meetingPoint } from './geometry/meetings.js';

@@ -16,17 +16,18 @@ function message(name: string, type: number, ...parts: (number | string | Uint8A
 }
 const bytes = new Uint8Array([1, 2]);
 
-test('a client may say who it is, the steps of synchronising and good-bye', () => {
+test('a client may say who it is, the steps of synchronising, where it points, and good-bye', () => {
   expect(spokenOf(message(NAME, MessageType.Auth, 0, 'cookie'))).toEqual({ name: NAME, changes: false });
   expect(spokenOf(message(NAME, MessageType.Sync, 0, bytes))).toEqual({ name: NAME, changes: false });
   for (const step of [1, 2])
     expect(spokenOf(message(NAME, MessageType.Sync, step, bytes))).toEqual({ name: NAME, changes: true });
+  expect(spokenOf(message(NAME, MessageType.Stateless, '{}'))).toEqual({ name: NAME, changes: false });
   expect(spokenOf(message(NAME, MessageType.CLOSE, 'bye'))).toEqual({ name: NAME, changes: false });
 });
 
 test.each<[string, Uint8Array]>([
   ['a word to all peers', message(NAME, MessageType.BroadcastStateless, '{"type":"stored"}')],
-  ['a word to the server', message(NAME, MessageType.Stateless, '{}')],
+  ['a long word of oneself', message(NAME, MessageType.Stateless, 'x'.repeat(5000))],
   ['whether somebody is there', message(NAME, MessageType.Awareness, bytes)],
   ['that something was synchronised', message(NAME, MessageType.SyncStatus, 1)],
   ['an answer to a step', message(NAME, MessageType.SyncReply, 0, bytes)],

@@ -1,4 +1,5 @@
 import { MessageType } from '@hocuspocus/server';
+import { HERE_LIMITS } from '@ichnograph/contract';
 import * as decoding from 'lib0/decoding';
 import { WebSocket } from 'ws';
 import { readDocumentName } from './document-names.js';
@@ -10,8 +11,9 @@ const MOST_KEPT = 24 * 1024 * 1024;
 const REFUSED = { code: 1008, reason: 'not for a live connection' };
 
 /**
- * What a client may say on a live connection: who it is, the steps of synchronising, and good-bye. Everything else of
- * the protocol is the server's to say (a message to all peers, say, which a client could use to tell them lies).
+ * What a client may say on a live connection: who it is, the steps of synchronising, where the person before it points, and
+ * good-bye. Everything else of the protocol is the server's to say (what peers are aware of, say, which a client could use to
+ * tell them lies).
  * @returns the document the message is about, and whether it would change it
  * @throws for everything else
  */
@@ -31,6 +33,10 @@ export function spokenOf(data: Uint8Array): { name: string; changes: boolean } {
       decoding.readVarUint8Array(decoder);
       return { name, changes: step > 0 };
     }
+    case MessageType.Stateless:
+      // What it may say is looked at where it is passed on.
+      if (decoding.readVarString(decoder).length > HERE_LIMITS.characters) throw new Error('too much of oneself');
+      return { name, changes: false };
     case MessageType.CLOSE:
       return { name, changes: false };
     default:
@@ -47,10 +53,13 @@ export class GatedSocket extends WebSocket {
   refusesChange: (documentName: string) => { code: number; reason: string } | null = () => null;
   /** documents that are open here; what comes for another one is kept by the library until it is */
   readonly open = new Set<string>();
+  /** when the other side was heard last, an answer to a ping included; a moment of `performance.now()` */
+  heard = performance.now();
   private readonly spokenOf = new Set<string>();
   private kept = 0;
 
   override emit(event: string | symbol, ...args: unknown[]): boolean {
+    if (event === 'message' || event === 'pong') this.heard = performance.now();
     if (event !== 'message') return super.emit(event, ...args);
     return this.readyState === WebSocket.OPEN && this.lets(args[0]) && super.emit(event, ...args);
   }

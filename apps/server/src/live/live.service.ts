@@ -23,6 +23,7 @@ import type { GatedSocket } from './gated-socket.js';
 import { Sockets } from './sockets.js';
 import { UpdateLog } from './update-log.js';
 import type { Counters } from './update-log.js';
+import { WhoIsHere } from './who-is-here.js';
 
 /** What someone may do with a live document; null: not even know that it is there. */
 export type Right = 'write' | 'read' | null;
@@ -54,6 +55,7 @@ export class LiveService implements BeforeApplicationShutdown {
   /** Let in at the door, and not looked at since because the database was away. */
   private readonly toLookAt = new Set<Connection>();
   private readonly timers: NodeJS.Timeout[] = [];
+  private readonly here = new WhoIsHere();
 
   private readonly hocuspocus: Hocuspocus = new Hocuspocus({
     quiet: true,
@@ -90,10 +92,16 @@ export class LiveService implements BeforeApplicationShutdown {
       (connection.webSocket as GatedSocket).open.add(documentName);
       // A client that comes back learns at once what of its own is stored already.
       connection.sendStateless(JSON.stringify(this.storedOf(documentName)));
+      this.here.join(connection, contextOf(connection)!.signedIn.account);
       // Between the question at the door and now the state of the work may have become another.
       await this.inTurn(documentName, () => this.lookAfterTheDoor(connection));
     },
+    onStateless: ({ connection, payload }) => {
+      this.here.hear(connection, payload);
+      return Promise.resolve();
+    },
     onDisconnect: ({ document, documentName }) => {
+      this.here.leaveAllBut(document, document.getConnections());
       for (const connection of this.toLookAt)
         if (!document.getConnections().includes(connection) && connection.document === document)
           this.toLookAt.delete(connection);
@@ -181,7 +189,9 @@ export class LiveService implements BeforeApplicationShutdown {
   private async lookAgain(connection: Connection, whenNobodyAnswers?: () => void): Promise<void> {
     const { signedIn } = contextOf(connection)!;
     try {
-      connection.readOnly = (await this.admit(connection.document.name, signedIn)) === 'read';
+      const readOnly = (await this.admit(connection.document.name, signedIn)) === 'read';
+      if (readOnly !== connection.readOnly) this.here.changed(connection.document);
+      connection.readOnly = readOnly;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       if (error.reason === 'try again' && whenNobodyAnswers) whenNobodyAnswers();
@@ -299,6 +309,7 @@ export class LiveService implements BeforeApplicationShutdown {
 
   async beforeApplicationShutdown(): Promise<void> {
     for (const timer of this.timers) clearInterval(timer);
+    this.here.close();
     this.sockets.close();
     await this.log.close();
   }

@@ -1,7 +1,16 @@
 import { HocuspocusProvider, HocuspocusProviderWebsocket } from '@hocuspocus/provider';
 import { LIVE_PATH, workDocument } from '@ichnograph/contract';
-import type { LiveMessage, ProblemDetails, StudentTask, TeacherTask, WorkDetail } from '@ichnograph/contract';
+import type {
+  Here,
+  LiveMessage,
+  OneHere,
+  ProblemDetails,
+  StudentTask,
+  TeacherTask,
+  WorkDetail,
+} from '@ichnograph/contract';
 import { LiveMap } from '@ichnograph/livemap';
+import type { Socket } from 'node:net';
 import WebSocket from 'ws';
 import * as Y from 'yjs';
 
@@ -128,6 +137,8 @@ export class LiveClient {
   closedWith: number | null = null;
   closedBecause: string | null = null;
   messages: LiveMessage[] = [];
+  /** who else is here, by the key of their opening */
+  readonly others = new Map<string, OneHere>();
   private readonly sockets: WebSocket[] = [];
   private readonly socket: HocuspocusProviderWebsocket;
   private readonly provider: HocuspocusProvider;
@@ -165,6 +176,11 @@ export class LiveClient {
       onStateless: ({ payload }) => {
         const message = JSON.parse(payload) as LiveMessage;
         this.messages.push(message);
+        if (message.type === 'here') {
+          if (message.all) this.others.clear();
+          for (const one of message.people) this.others.set(one.key, one);
+          for (const key of message.gone) this.others.delete(key);
+        }
         if (message.type === 'stored') this.stored = { ...this.stored, ...message.counters };
       },
     });
@@ -179,6 +195,15 @@ export class LiveClient {
     until('the live map to open', () => this.doc.getMap('head').has('schema') && this.provider.isSynced);
   saved = (): Promise<unknown> =>
     until('the server to say stored', () => (this.stored[this.client] ?? 0) >= this.live.made);
+
+  /** Says where this person points, what they hold; or whatever a page of ours would not. */
+  say(here: Partial<Here> | string): void {
+    this.provider.sendStateless(typeof here === 'string' ? here : JSON.stringify({ type: 'here', holds: [], ...here }));
+  }
+  /** The other side goes deaf and dumb, without a word. */
+  freeze(): void {
+    for (const socket of this.sockets) (socket as unknown as { _socket: Socket })._socket.pause();
+  }
 
   close(): void {
     this.provider.destroy();

@@ -1,6 +1,6 @@
 import { HocuspocusProvider, HocuspocusProviderWebsocket } from '@hocuspocus/provider';
 import { LIVE_CLOSED, LIVE_PATH } from '@ichnograph/contract';
-import type { LiveMessage, LiveRefused } from '@ichnograph/contract';
+import type { Here, LiveMessage, LiveRefused } from '@ichnograph/contract';
 import type * as Y from 'yjs';
 
 /** The server says something every three seconds; one that is silent for longer is not at the other end any more. */
@@ -45,6 +45,11 @@ export class Connection {
     window.addEventListener('offline', this.lose);
     document.addEventListener('visibilitychange', this.hurry);
     this.open();
+  }
+
+  /** Says something beside the document; lost where there is no way just now. */
+  say(message: Here): void {
+    if (this.state.open) this.line?.say(message);
   }
 
   destroy(): void {
@@ -167,6 +172,10 @@ class Line {
     });
     this.provider.attach();
     this.socket.connect().catch(() => this.fail('no way'));
+  }
+
+  say(message: Here): void {
+    this.provider.sendStateless(JSON.stringify(message));
   }
 
   isStuck(): boolean {

@@ -3,3 +3,4 @@ export { forget, hasUnsent } from './unsent';
 export { openLive } from './live-work';
 export type { LiveWork } from './live-work';
 export type { SaveState } from './save-state';
+export type { WhoIsHere } from './who-is-here';

@@ -4,6 +4,8 @@ import * as Y from 'yjs';
 import { createStore } from 'zustand/vanilla';
 import { Connection } from './connection';
 import { keep } from './kept';
+import { openWhoIsHere } from './who-is-here';
+import type { WhoIsHere } from './who-is-here';
 import { noteUnsent } from './unsent';
 import { isCovered, saveStateOf, withStored } from './save-state';
 import type { Counters, SaveState } from './save-state';
@@ -11,6 +13,7 @@ import type { Counters, SaveState } from './save-state';
 export interface LiveWork {
   live: LiveMap;
   store: ReturnType<typeof newStore>;
+  here: WhoIsHere;
   destroy: () => void;
 }
 
@@ -72,7 +75,9 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
     if (before.state !== state || before.ready !== ready || before.slow !== slow)
       store.setState({ state, ready, slow });
   };
+  const here = openWhoIsHere(accountId, (message) => connection.say(message));
   const hear = (message: LiveMessage): void => {
+    if (message.type === 'here') return here.hear(message);
     if (message.type === 'work changed') onWorkChanged();
     if (message.type === 'not stored') failing = true;
     if (message.type === 'stored') {
@@ -86,6 +91,8 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
     onChange: () => {
       // A map that may only be read is in another state than the page may think.
       if (connection.state.open && connection.state.readOnly) onWorkChanged();
+      if (connection.state.open) here.say({});
+      else here.lost();
       tell();
     },
     onMessage: hear,
@@ -99,7 +106,9 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
   return {
     live,
     store,
+    here,
     destroy: () => {
+      here.destroy();
       clearTimeout(patience ?? undefined);
       window.removeEventListener('beforeunload', warn);
       doc.off('afterTransaction', tell);

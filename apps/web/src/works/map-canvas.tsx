@@ -1,6 +1,6 @@
 import type { WorkDetail } from '@ichnograph/contract';
 import { foldedOf, markAt } from '@ichnograph/core';
-import type { TopicMap } from '@ichnograph/core';
+import type { PersonMark, TopicMap } from '@ichnograph/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import { announce } from '../common/announcer';
@@ -43,6 +43,7 @@ import { PaperPins } from './on-canvas/paper-pins';
 import { RoomLine } from './on-canvas/room-line';
 import { RowGrips } from './on-canvas/row-grips';
 import { ResizeGrips } from './on-canvas/resize-grips';
+import { Following, OthersDrawn, useFollow, useOwnPlace } from './here';
 import { TypingOverlay } from './on-canvas/typing-overlay';
 import type { OpenWork } from './use-live-work';
 
@@ -51,10 +52,12 @@ interface Props {
   work: WorkDetail | null;
   open: OpenWork;
   host: RefObject<HTMLDivElement | null>;
+  /** how those who draw here are told from one another */
+  people: ReadonlyMap<string, PersonMark>;
 }
 
 /** The student's canvas: what is drawn, what is typed on it, and in its margin the remarks on what came back. */
-export function MapCanvas({ detail, work, open, host }: Props) {
+export function MapCanvas({ detail, work, open, host, people }: Props) {
   const editor = useEditor();
   const { actions } = editor;
   const { commands, desk } = useCommands();
@@ -104,6 +107,8 @@ export function MapCanvas({ detail, work, open, host }: Props) {
     [actions],
   );
   useSaidSelection();
+  useOwnPlace(host, open.work.here);
+  useFollow(host, open.work.here);
   const select = useSelect();
   useInView(typing);
   const topicsUnder = (at: Spot): string[] => {
@@ -174,6 +179,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
       overlay={
         <>
           {marks}
+          <OthersDrawn here={open.work.here} marks={people} legend={legend} />
           <FoldSigns folded={folded} mayFold={detail.mayEdit} />
           {detail.mayEdit && (
             <>
@@ -202,6 +208,7 @@ export function MapCanvas({ detail, work, open, host }: Props) {
     >
       <LeaderCard />
       <AloneNote />
+      <Following here={open.work.here} />
       <NoteCard />
       <FindBar host={host} />
       {detail.mayEdit && <Finder host={host} />}

@@ -29,6 +29,7 @@ import type { DeskHand, Shown, View } from './commands/command';
 import { DeleteGiven } from './dialogs/delete-given';
 import { EditorProvider, useEditor, useEditorState } from './editor';
 import type { Spot } from './editor';
+import { HereList, useMarksOf, useOwnChoice, useSaidArrivals } from './here';
 import { LeftPanel, LeftRail } from './panels/left-panel';
 import { LooksBar } from './panels/looks-bar';
 import { useKeptTyping } from './kept-typing';
@@ -147,6 +148,13 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const me = useMe();
   // Who teaches the class looks on while it is drawn.
   const isReader = open.of === 'work' && !detail.members.some(({ id }) => id === me.id);
+  const { here } = open.work;
+  const people = useMarksOf(
+    detail.members,
+    useStore(here.store, ({ others }) => others),
+  );
+  useOwnChoice(here);
+  useSaidArrivals(here);
   const focusCanvas = (): void => host.current?.focus({ preventScroll: true });
   /** Back to the work: to the field in which words are typed, if there is one. */
   const focusWork = (): void => {
@@ -265,6 +273,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
           middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
           actions={
             <>
+              <HereList here={here} marks={people} isReader={isReader} onMap={() => setView('Map')} />
               {due && (
                 <span className={`hidden text-right leading-tight lg:inline ${isLate ? 'text-ochre' : 'text-quiet'}`}>
                   {isLate ? 'Was due' : 'Due'} {showMoment(due, zone)}
@@ -339,7 +348,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
           <div className="relative min-h-0 flex-1">
             {view === 'Map' ? (
               <CanvasMenu onClosed={focusWork}>
-                <MapCanvas detail={detail} work={work} open={open} host={host} />
+                <MapCanvas detail={detail} work={work} open={open} host={host} people={people} />
               </CanvasMenu>
             ) : (
               <WithMap>
