@@ -3,12 +3,14 @@ import type { Change, Collection, Dropped, TopicMap } from '@ichnograph/core';
 import { generateKeyBetween } from 'fractional-indexing';
 import * as Y from 'yjs';
 import { isOrderKey } from './misfit.js';
+import { isWritten, rewrite } from './written.js';
 
 /**
  * How a topic map lies in a Yjs document: a Y.Map for each list, in it a Y.Map for each member under its id, its fields
- * plain values (the last writer wins) but for a note, which is a Y.Text. Unknown fields are kept as they are.
+ * plain values (the last writer wins) but for what people write, which is a Y.Text. Unknown fields are kept as they are.
+ * Up to version 1 only notes were: `upgradeDocument`.
  */
-export const SCHEMA_VERSION = 1;
+export const SCHEMA_VERSION = 2;
 
 const TITLE_FIELDS = ['title', 'author', 'focusQuestion'] as const;
 const list = (doc: Y.Doc, name: Collection): Y.Map<Y.Map<unknown>> => doc.getMap(name);
@@ -32,6 +34,32 @@ export function fillDocument(doc: Y.Doc, map: TopicMap): void {
       }
     }
   });
+}
+
+/**
+ * Brings a document of an earlier version to this one, in one transaction: words of topics, links and entries become texts
+ * that two may write in at once. A page that has not heard of it yet may still write them plainly; that is read, and mended by
+ * the next upgrade. Only the server does this, before anybody has the document.
+ * @returns whether anything was changed
+ */
+export function upgradeDocument(doc: Y.Doc): boolean {
+  let isChanged = false;
+  doc.transact(() => {
+    for (const name of COLLECTIONS)
+      for (const member of list(doc, name).values()) {
+        if (!isMember(member)) continue;
+        for (const [field, value] of member.entries())
+          if (isWritten(field) && typeof value === 'string') {
+            member.set(field, new Y.Text(value));
+            isChanged = true;
+          }
+      }
+    if (head(doc).has('schema') && head(doc).get('schema') !== SCHEMA_VERSION) {
+      head(doc).set('schema', SCHEMA_VERSION);
+      isChanged = true;
+    }
+  });
+  return isChanged;
 }
 
 /** Writes changes into a document. Run it inside a transaction: one gesture, one transaction. */
@@ -81,31 +109,13 @@ function memberOf(fields: object): Y.Map<unknown> {
 function setField(member: Y.Map<unknown>, field: string, value: unknown): void {
   const there = member.get(field);
   if (value === undefined) member.delete(field);
-  // What two write in one note at a time is both kept: only what differs is written.
+  // What two write in one text at a time is both kept: only what differs is written.
   else if (there instanceof Y.Text && typeof value === 'string') rewrite(there, value);
   else member.set(field, stored(field, value));
 }
 
-function rewrite(text: Y.Text, wanted: string): void {
-  // A text without embedded marks is one run of words.
-  const now = text.toJSON();
-  let start = 0;
-  while (start < now.length && start < wanted.length && now[start] === wanted[start]) start++;
-  let end = 0;
-  const most = Math.min(now.length, wanted.length) - start;
-  while (end < most && now[now.length - 1 - end] === wanted[wanted.length - 1 - end]) end++;
-  // Half a letter outside the plane of two bytes is none: what differs in one half is written whole.
-  if (start > 0 && (isHigh(now, start - 1) || isHigh(wanted, start - 1))) start--;
-  if (end > 0 && (isLow(now, now.length - end) || isLow(wanted, wanted.length - end))) end--;
-  if (now.length - end > start) text.delete(start, now.length - end - start);
-  if (wanted.length - end > start) text.insert(start, wanted.slice(start, wanted.length - end));
-}
-
-const isHigh = (text: string, at: number): boolean => (text.charCodeAt(at) & 0xfc00) === 0xd800;
-const isLow = (text: string, at: number): boolean => (text.charCodeAt(at) & 0xfc00) === 0xdc00;
-
 const stored = (field: string, value: unknown): unknown =>
-  field === 'note' && typeof value === 'string' ? new Y.Text(value) : value;
+  isWritten(field) && typeof value === 'string' ? new Y.Text(value) : value;
 
 /**
  * A member as an object that has each field as its own, whatever the field is called. What lies deeper than any field

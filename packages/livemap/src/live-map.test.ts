@@ -2,7 +2,7 @@ import { addTopic, emptyMap, growTopic, moveMarks, removeMarks, setText } from '
 import type { Legend, Outcome, TopicMap } from '@ichnograph/core';
 import fc from 'fast-check';
 import * as Y from 'yjs';
-import { countersOf, fillDocument, LiveMap, snapshotOf } from './index.js';
+import { countersOf, fillDocument, LiveMap, SCHEMA_VERSION, snapshotOf, upgradeDocument } from './index.js';
 
 const legend: Legend = { topicKinds: [], linkKinds: [] };
 const changesOf = (outcome: Outcome) => {
@@ -172,4 +172,76 @@ test('what two write in one note at a time is both kept, and one undo takes back
   expect(noteOf(other)).toBe(noteOf(one));
   other.undo();
   expect(noteOf(other)).toBe('Every arch pushes.');
+});
+
+describe('words that two write at once', () => {
+  const say = (live: LiveMap, id: string, text: string): void =>
+    live.apply(changesOf(setText(live.snapshot, id, text, legend)));
+  const textOf = (live: LiveMap, id: string) => live.snapshot.topics.find((one) => one.id === id)!.text;
+
+  test('are merged letter by letter, and undo takes back one’s own letters alone', () => {
+    const [a, b] = [tab('a', filled()), tab('b', filled())];
+    sync(a, b);
+    say(a, 's0', 'Stone Arch');
+    say(b, 's0', 'Arch of the old bridge');
+    a.apply([{ do: 'set', in: 'links', id: 'l', fields: { phrase: 'nearly meets' } }]);
+    b.apply([{ do: 'set', in: 'links', id: 'l', fields: { phrase: 'meets, but not at the keystone' } }]);
+    sync(a, b);
+    for (const one of [a, b]) {
+      expect(textOf(one, 's0')).toBe('Stone Arch of the old bridge');
+      expect(one.snapshot.links[0]!.phrase).toBe('nearly meets, but not at the keystone');
+    }
+    b.undo();
+    b.undo();
+    sync(a, b);
+    expect([textOf(a, 's0'), a.snapshot.links[0]!.phrase]).toEqual(['Stone Arch', 'nearly meets']);
+  });
+
+  test('a size that follows from a merge is no step to undo', () => {
+    const live = tab('a', filled());
+    live.follow([{ do: 'set', in: 'topics', id: 's0', fields: { width: 120 } }]);
+    expect([live.snapshot.topics[0]!.width, live.canUndo, live.made]).toEqual([120, false, 1]);
+  });
+});
+
+describe('a document from before words were texts', () => {
+  const old = (): Y.Doc => {
+    const doc = filled();
+    doc.transact(() => {
+      doc.getMap('head').set('schema', 1);
+      for (const name of ['topics', 'links'])
+        for (const member of doc.getMap<Y.Map<unknown>>(name).values())
+          for (const field of ['text', 'phrase']) {
+            const value = member.get(field);
+            if (value instanceof Y.Text) member.set(field, value.toJSON());
+          }
+    });
+    return doc;
+  };
+
+  test('is upgraded once, and is the same map', () => {
+    const doc = old();
+    const before = snapshotOf(doc);
+    expect(upgradeDocument(doc)).toBe(true);
+    expect(snapshotOf(doc)).toEqual(before);
+    expect(doc.getMap('head').get('schema')).toBe(SCHEMA_VERSION);
+    expect(doc.getMap<Y.Map<unknown>>('topics').get('s0')!.get('text')).toBeInstanceOf(Y.Text);
+    expect(upgradeDocument(doc)).toBe(false);
+    expect(upgradeDocument(new Y.Doc())).toBe(false);
+  });
+
+  test('takes what a page wrote into it that was away meanwhile, and is upgraded again', () => {
+    const doc = old();
+    const away = tab('away', doc);
+    upgradeDocument(doc);
+    away.doc.getMap<Y.Map<unknown>>('topics').get('s1')!.set('text', 'Beam of oak');
+    away.apply(changesOf(moveMarks(away.snapshot, ['s0'], { x: 5, y: 0 })));
+    const live = tab('b', doc);
+    sync(away, live);
+    expect(away.snapshot).toEqual(live.snapshot);
+    expect(['Beam', 'Beam of oak']).toContain(live.snapshot.topics[1]!.text);
+    const before = live.snapshot;
+    upgradeDocument(live.doc);
+    expect(live.snapshot).toEqual(before);
+  });
 });

@@ -5,6 +5,7 @@ import { setCounter, SnapshotReader, undoScope, writeChanges } from './document.
 /** What this tab did; only that is undone here. */
 const OWN = Symbol('own gesture');
 const COUNT = Symbol('counter');
+const FOLLOWED = Symbol('followed');
 
 /**
  * A live map as one client has it: applies gestures, keeps the snapshot, counts its own transactions, undoes its own
@@ -53,6 +54,15 @@ export class LiveMap {
       writeChanges(this.doc, changes);
       this.raise();
     }, OWN);
+  }
+
+  /** What follows from others' changes and one's own together: no gesture, so that no undo comes upon it. */
+  follow(changes: readonly Change[]): void {
+    if (changes.length === 0) return;
+    this.doc.transact(() => {
+      writeChanges(this.doc, changes);
+      this.raise();
+    }, FOLLOWED);
   }
 
   undo(): void {

@@ -2,6 +2,7 @@ import { COLLECTIONS, LIMITS } from '@ichnograph/core';
 import type { Collection } from '@ichnograph/core';
 import { generateKeyBetween } from 'fractional-indexing';
 import * as Y from 'yjs';
+import { isWritten } from './written.js';
 
 /** Why an update is not taken; said to the client that sent it, and in the log. */
 export type Misfit =
@@ -33,11 +34,11 @@ const LONGEST_KEY = 200;
 const LONGEST_ORDER = 400;
 /** Of any plain value: how deep it is nested, how many values it has in all, how many characters. */
 const VALUE = { depth: 8, values: 20_000, characters: 400_000 };
-const LONGEST_NOTE = LIMITS.note * 2;
+const LONGEST_RUN = LIMITS.note * 2;
 const HEAD: readonly string[] = ['title', 'author', 'focusQuestion'];
 
 /** Where something of a document lies. `gone`: in what is deleted, so that nobody will ever read it. */
-type Place = { at: 'list'; name: string } | { at: 'member'; of: Y.Item } | { at: 'note' } | { at: 'gone' };
+type Place = { at: 'list'; name: string } | { at: 'member'; of: Y.Item } | { at: 'text' } | { at: 'gone' };
 
 class Unfit extends Error {
   constructor(readonly misfit: Misfit) {
@@ -47,7 +48,7 @@ class Unfit extends Error {
 
 /**
  * Takes an update apart before it is kept or passed on, and looks at everything in it that is new to the document, in the
- * document's own shape: known lists, members with plain fields, notes of text, keys of an order, sizes and counts; nothing
+ * document's own shape: known lists, members with plain fields, what is written as text, keys of an order, sizes and counts; nothing
  * that would wait for something not there. What is in the document already may come again as often as it likes.
  * @returns what is wrong with it, or the ids of the clients whose changes it brings
  */
@@ -120,9 +121,9 @@ class Look {
     const place = this.placeOf(item);
     const { content } = item;
     if (place.at === 'gone' || content instanceof Y.ContentDeleted) return;
-    if (place.at === 'note') {
+    if (place.at === 'text') {
       if (!(content instanceof Y.ContentString)) throw new Unfit('wrong type');
-      if (item.length > LONGEST_NOTE) throw new Unfit('too long');
+      if (item.length > LONGEST_RUN) throw new Unfit('too long');
       return;
     }
     const key = this.keyOf(item);
@@ -139,7 +140,7 @@ class Look {
     const { type } = member.content as Y.ContentType;
     this.count(member, type._map.size, MOST_FIELDS);
     if (content instanceof Y.ContentType) {
-      if (key !== 'note' || !(content.type instanceof Y.Text)) throw new Unfit('wrong type');
+      if (!isWritten(key) || !(content.type instanceof Y.Text)) throw new Unfit('wrong type');
       return;
     }
     const value = plainValue(content);
@@ -223,7 +224,7 @@ class Look {
     const around = this.placeOf(holder);
     if (around.at === 'gone') return around;
     if (around.at === 'list' && holder.content.type instanceof Y.Map) return { at: 'member', of: holder };
-    if (around.at === 'member' && holder.content.type instanceof Y.Text) return { at: 'note' };
+    if (around.at === 'member' && holder.content.type instanceof Y.Text) return { at: 'text' };
     throw new Unfit('too deep');
   }
 

@@ -27,7 +27,10 @@ let live: LiveService;
 let provider: HocuspocusProvider;
 const closings: string[] = [];
 
-async function opened(rights: Rights): Promise<void> {
+/** What was stored, as it is told to the log. */
+const appended: Uint8Array[] = [];
+
+async function opened(rights: Rights, doc = new Y.Doc()): Promise<void> {
   const sessions = {
     onEnd: () => undefined,
     isLive: () => Promise.resolve(true),
@@ -36,8 +39,8 @@ async function opened(rights: Rights): Promise<void> {
   const log = {
     isFull: false,
     listen: () => undefined,
-    load: () => Promise.resolve({ doc: new Y.Doc(), stored: {} }),
-    append: () => undefined,
+    load: () => Promise.resolve({ doc, stored: {} }),
+    append: (_name: string, update: Uint8Array) => appended.push(update),
     drained: () => Promise.resolve(),
     close: () => Promise.resolve(),
   };
@@ -81,6 +84,7 @@ afterEach(async () => {
   http.closeAllConnections();
   await new Promise((done) => http.close(done));
   closings.length = 0;
+  appended.length = 0;
 });
 
 test('who was let in stays while nobody can be asked, and is asked about again', async () => {
@@ -95,4 +99,21 @@ test('who may no more when somebody can be asked again is shown out', async () =
   await opened(rights);
   await until(() => closings.length > 0);
   expect(closings).toEqual(['not yours']);
+}, 15_000);
+
+test('a document of an earlier version is upgraded and stored before anybody has it', async () => {
+  const stored = new Y.Doc();
+  const topic = new Y.Map<unknown>([['text', 'Arch']]);
+  stored.getMap('topics').set('a', topic);
+  stored.getMap('head').set('schema', 1);
+  const before = Y.encodeStateAsUpdate(stored);
+  await opened(new Rights(['write']), stored);
+  const { document } = provider;
+  await until(() => document.getMap('head').has('schema'));
+  const mine = document.getMap<Y.Map<unknown>>('topics').get('a')!.get('text');
+  expect(mine).toBeInstanceOf(Y.Text);
+  const read = new Y.Doc();
+  for (const update of [before, ...appended]) Y.applyUpdate(read, update);
+  expect(String(read.getMap<Y.Map<unknown>>('topics').get('a')!.get('text'))).toBe('Arch');
+  expect(Y.encodeStateVector(read)).toEqual(Y.encodeStateVector(document));
 }, 15_000);

@@ -4,7 +4,7 @@ import type { BeforeApplicationShutdown } from '@nestjs/common';
 import { Hocuspocus } from '@hocuspocus/server';
 import type { Connection, Document } from '@hocuspocus/server';
 import type { Change, TopicMap } from '@ichnograph/core';
-import { countersOf, lookAtUpdate, snapshotOf, writeChanges } from '@ichnograph/livemap';
+import { countersOf, lookAtUpdate, snapshotOf, upgradeDocument, writeChanges } from '@ichnograph/livemap';
 import { LIVE_CLOSED } from '@ichnograph/contract';
 import type { LiveMessage, LiveRefused } from '@ichnograph/contract';
 import type { Logger } from 'pino';
@@ -66,6 +66,7 @@ export class LiveService implements BeforeApplicationShutdown {
     onLoadDocument: async ({ documentName, document }) => {
       const loaded = await this.log.load(documentName).catch((error: unknown) => this.notNow(error));
       if (!loaded) throw new Refusal('not yours');
+      await this.upgrade(documentName, loaded.doc);
       const state = Y.encodeStateAsUpdate(loaded.doc);
       this.held.set(documentName, { stored: loaded.stored, bytes: state.length, clients: new Map() });
       Y.applyUpdate(document, state, 'load');
@@ -164,6 +165,14 @@ export class LiveService implements BeforeApplicationShutdown {
           void this.inTurn(connection.document.name, () => this.lookAfterTheDoor(connection));
       }, HEARTBEAT_MS),
     );
+  }
+
+  /** Brings what was stored by an earlier version to this one; nobody is sent what a crash could still undo. */
+  private async upgrade(documentName: string, doc: Y.Doc): Promise<void> {
+    const before = Y.encodeStateVector(doc);
+    if (!upgradeDocument(doc)) return;
+    this.log.append(documentName, Y.encodeStateAsUpdate(doc, before), countersOf(doc));
+    await this.log.drained(documentName);
   }
 
   /** @throws what the client is told as the reason of a refusal */

@@ -1,4 +1,6 @@
 import type { Topic } from '@ichnograph/core';
+import { mergedWords } from '@ichnograph/livemap';
+import type { Merged } from '@ichnograph/livemap';
 import { useEffect, useRef, useState } from 'react';
 import { useEditor } from './editor';
 
@@ -18,6 +20,17 @@ export function useKeptNote({ id, note: stored = '' }: Pick<Topic, 'id' | 'note'
     if (now.typed !== null && now.typed !== now.stored && !actions.setNote(id, now.typed)) return;
     setTyped(null);
   };
+  const [came, setCame] = useState(stored);
+  const [merged, setMerged] = useState<Merged | null>(null);
+  if (came !== stored) {
+    // Somebody else wrote into it: both are kept, letter by letter.
+    setCame(stored);
+    if (typed !== null) {
+      const both = mergedWords(came, stored, typed);
+      setTyped(both.words);
+      setMerged(both);
+    }
+  }
   useEffect(() => {
     const timer = setTimeout(keep, REST_MS);
     return () => clearTimeout(timer);
@@ -32,5 +45,5 @@ export function useKeptNote({ id, note: stored = '' }: Pick<Topic, 'id' | 'note'
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- what it keeps is in a ref
   }, []);
-  return { text: typed ?? stored, type: setTyped, keep };
+  return { text: typed ?? stored, type: setTyped, keep, merged };
 }

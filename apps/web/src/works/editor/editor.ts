@@ -1,5 +1,6 @@
 import { reportOf, requirementSentence } from '@ichnograph/core';
 import type { Assignment, Chip, Report, Requirement, Result, TopicMap } from '@ichnograph/core';
+import { mergedWords } from '@ichnograph/livemap';
 import type { LiveMap } from '@ichnograph/livemap';
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
@@ -10,6 +11,7 @@ import { askingActions } from './asking-actions';
 import { bankActions } from './bank-actions';
 import { enrichActions } from './enrich-actions';
 import { createHand, usualLinkKind } from './hand';
+import { keepFitting } from './keep-fitting';
 import { markActions } from './mark-actions';
 import { pictureActions } from './picture-actions';
 import type { EditorState, Typing } from './state';
@@ -27,6 +29,8 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     selection: [],
     typing: null,
     words: '',
+    wordsOf: null,
+    merged: null,
     chip: null,
     report: null,
     chips: [],
@@ -65,6 +69,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
   }));
   const { getState: get, setState: set } = store;
 
+  const fits = keepFitting(legend);
   const unsubscribe = live.subscribe(() => {
     const map = live.snapshot;
     const there = new Set(marksIn(map));
@@ -80,12 +85,27 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
       ...(lost && { typing: null }),
     });
     if (lost) keepWords(lost, before);
+    else mergeWords();
+    live.follow(fits.after(map));
   });
+  const unfollow = store.subscribe(({ typing, map }, before) => {
+    if (typing !== before.typing) set({ wordsOf: typing && worded(typing, map) });
+  });
+  /** Somebody else wrote into what is being typed here: both are kept, letter by letter. */
+  const mergeWords = (): void => {
+    const { map, typing, words, wordsOf } = get();
+    const now = typing && worded(typing, map);
+    if (now === null || now === wordsOf) return;
+    set({ wordsOf: now });
+    if (wordsOf === null) return;
+    const merged = mergedWords(wordsOf, now, words);
+    if (merged.words !== words) set({ words: merged.words, merged });
+  };
   /** What one was typing into is gone, by somebody else's hand or by an undo: words typed since are kept and that is said. */
   const keepWords = (lost: Extract<Typing, { id: string }>, before: TopicMap): void => {
     const { words } = get();
     const was = [...before.topics, ...before.links].find(({ id }) => id === lost.id);
-    const old = was && ('text' in was ? was.text : was.phrase);
+    const old = worded(lost, before);
     if (!was || words === '' || words === old) return;
     if ('text' in was) {
       set({ typing: { what: 'new', at: { x: was.x, y: was.y }, from: null } });
@@ -109,11 +129,11 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     sayWhatChanged(assignment, get().report, report);
     set({ report });
   };
-  const hand = createHand(live, assignment, by, store, own);
+  const hand = createHand(live, assignment, by, store, own, fits.wrote);
   const marks = markActions(hand);
   const arranging = arrangeActions(hand);
   const actions = {
-    ...typingActions(hand),
+    ...typingActions(hand, mergeWords),
     ...bankActions(hand),
     ...marks,
     ...arranging,
@@ -151,6 +171,7 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     checkTookTooLong: (): void => set({ tooLong: true }),
   };
   const destroy = (): void => {
+    unfollow();
     unsubscribe();
     get().tidying?.();
   };
@@ -160,6 +181,12 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
 /** Ids of all that can be chosen. */
 const marksIn = ({ topics, links, pictures }: TopicMap): string[] =>
   [...topics, ...links, ...pictures].map(({ id }) => id);
+
+/** The words on the map of what is being typed: of a topic, or on a link. */
+function worded(typing: Typing, { topics, links }: TopicMap): string | null {
+  if (typing.what === 'topic') return topics.find(({ id }) => id === typing.id)?.text ?? null;
+  return typing.what === 'phrase' ? (links.find(({ id }) => id === typing.id)?.phrase ?? null) : null;
+}
 
 /** Stands for a result that the server has not given yet: unknown is not unmet. */
 const waiting = ({ id, type, level, points }: Requirement): Result => ({

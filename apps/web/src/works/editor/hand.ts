@@ -12,6 +12,8 @@ export function createHand(
   by: string,
   { getState: get, setState: set }: StoreApi<EditorState>,
   own: boolean,
+  /** told what was changed by hand */
+  wrote: (changes: readonly Change[]) => void,
 ) {
   const maker: Maker = { newId: () => crypto.randomUUID(), by };
   const refuse = (reason: string): false => {
@@ -32,6 +34,7 @@ export function createHand(
     if (!outcome.ok) return refuse(reasonOf(outcome));
     set({ refusal: null });
     const changes = [...outcome.changes, ...more];
+    wrote(changes);
     live.apply(changes);
     fallBack(changes);
     return changes;

@@ -1,4 +1,6 @@
-import { LIMITS } from '@ichnograph/core';
+import { fitTopic, LIMITS } from '@ichnograph/core';
+import { LiveMap } from '@ichnograph/livemap';
+import * as Y from 'yjs';
 import { link, topic } from '../../testing/marks';
 import { openEditor } from './opened';
 
@@ -90,4 +92,62 @@ test('the end of a note whose topic a mate deletes is said', () => {
   ]);
   expect(open.actions.setNote('a', 'It carries the deck.')).toBe(false);
   expect(open.state().refusal).toContain('It carries the deck.');
+});
+
+describe('while a mate writes into the same words', () => {
+  /** What the mate has, and their letters as they come. */
+  const mate = (
+    open: ReturnType<typeof two>,
+    list: 'topics' | 'links',
+    id: string,
+    field: string,
+    words: string,
+  ): void => {
+    const doc = new Y.Doc();
+    Y.applyUpdate(doc, Y.encodeStateAsUpdate(open.live.doc));
+    new LiveMap(doc, 'mate').apply([{ do: 'set', in: list, id, fields: { [field]: words } }]);
+    Y.applyUpdate(open.live.doc, Y.encodeStateAsUpdate(doc), 'remote');
+  };
+
+  test('the letters of both are there, in the field at once and then on the map', () => {
+    const open = two();
+    open.actions.edit('a');
+    open.actions.type('a arch');
+    mate(open, 'topics', 'a', 'text', 'stone a');
+    expect(open.state().words).toBe('stone a arch');
+    expect(open.state().merged!.at(6)).toBe(12);
+    open.actions.commit();
+    expect(open.state().map.topics[0]!.text).toBe('stone a arch');
+    open.actions.edit('a-b');
+    open.actions.type('rests on');
+    mate(open, 'links', 'a-b', 'phrase', 'has');
+    open.actions.commit();
+    expect(['stone a arch hasrests on b', 'stone a arch rests onhas b']).toContain(open.said()[0]);
+  });
+
+  test('what was typed before a reload is merged with what came meanwhile', () => {
+    const open = two();
+    mate(open, 'topics', 'b', 'text', 'old b');
+    open.actions.resume({ what: 'topic', id: 'b' }, 'b beam', 'b');
+    expect(open.state().words).toBe('old b beam');
+  });
+
+  test('letters that came at the very same time fit their topic, and that is no step to undo', () => {
+    const open = two();
+    const before = new Y.Doc();
+    Y.applyUpdate(before, Y.encodeStateAsUpdate(open.live.doc));
+    const theirs = 'a load that goes down through the deck into';
+    open.actions.edit('a');
+    open.say('a that rests on abutments, piers and towers');
+    new LiveMap(before, 'mate').apply([
+      { do: 'set', in: 'topics', id: 'a', fields: { text: theirs, width: 60, height: 34 } },
+    ]);
+    Y.applyUpdate(open.live.doc, Y.encodeStateAsUpdate(before), 'remote');
+    const [topic] = open.state().map.topics;
+    expect(topic!.text).toContain('load that goes down');
+    expect(topic!.text).toContain('abutments, piers');
+    expect(topic).toMatchObject(fitTopic(topic!, { topicKinds: [], linkKinds: [] }));
+    open.actions.undo();
+    expect(open.state().map.topics[0]!.text).toBe(theirs);
+  });
 });

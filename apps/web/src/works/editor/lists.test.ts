@@ -53,13 +53,13 @@ describe('sentences', () => {
 
   test('what is typed at an end goes on at its topic where the map is drawn', () => {
     const open = family();
-    open.actions.resume({ what: 'end', id: 'root-a', end: 'to' }, 'alpha');
+    open.actions.resume({ what: 'end', id: 'root-a', end: 'to' }, 'alpha', null);
     expect(open.state()).toMatchObject({ typing: { what: 'topic', id: 'a' }, words: 'alpha' });
-    open.actions.resume({ what: 'row', after: 'a', as: 'below' }, 'new');
+    open.actions.resume({ what: 'row', after: 'a', as: 'below' }, 'new', null);
     expect(open.state()).toMatchObject({ typing: { what: 'new', from: 'a' }, words: 'new' });
-    open.actions.resume({ what: 'row', after: 'a', as: 'beside' }, 'new');
+    open.actions.resume({ what: 'row', after: 'a', as: 'beside' }, 'new', null);
     expect(open.state()).toMatchObject({ typing: { what: 'new', from: 'root' } });
-    open.actions.resume({ what: 'end', id: 'gone', end: 'to' }, 'lost');
+    open.actions.resume({ what: 'end', id: 'gone', end: 'to' }, 'lost', null);
     expect(open.state().words).toBe('new');
   });
 

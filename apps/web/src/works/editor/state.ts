@@ -34,6 +34,10 @@ export interface EditorState {
   selection: readonly string[];
   typing: Typing | null;
   words: string;
+  /** what the words were begun with, as it is on the map now */
+  wordsOf: string | null;
+  /** the last time somebody else's letters came into `words`: where a place between one's own letters has come to */
+  merged: { at: (place: number) => number } | null;
   next: {
     topicKind: string | null;
     linkKind: string | null;

@@ -36,18 +36,11 @@ function onDrawing(map: TopicMap, typing: Typing): Typing {
 }
 
 /** Words on the map, from the first letter to the last. */
-export function typingActions({
-  assignment,
-  legend,
-  maker,
-  get,
-  set,
-  run,
-  draw,
-  refuse,
-  kindOfChip,
-  selectedTopics,
-}: Hand) {
+export function typingActions(
+  { assignment, legend, maker, get, set, run, draw, refuse, kindOfChip, selectedTopics }: Hand,
+  /** takes in what others wrote meanwhile */
+  mergeWords: () => void,
+) {
   const make = (at: Spot, from: string | null = null): void =>
     set({ typing: { what: 'new', at, from }, words: '', refusal: null });
   const edit = (id: string): void => {
@@ -105,11 +98,15 @@ export function typingActions({
       else set({ typing: { ...typing, fresh: true }, words: '' });
     },
     /** Takes up what was being typed when the page was left. */
-    resume: (typing: Typing, words: string): void => {
+    resume: (typing: Typing, words: string, wordsOf: string | null): void => {
       const { map } = get();
       const there = !('id' in typing) || [...map.topics, ...map.links].some(({ id }) => id === typing.id);
       // The page opens with the drawing: what was typed in a list goes on there.
-      if (there) set({ typing: onDrawing(map, typing), words });
+      if (!there) return;
+      set({ typing: onDrawing(map, typing), words });
+      if (typing.what !== 'topic' && typing.what !== 'phrase') return;
+      set({ wordsOf });
+      mergeWords();
     },
     type: (words: string): void => set({ words }),
     cancelTyping: (): void => set({ typing: null, words: '', refusal: null }),

@@ -63,7 +63,7 @@ export function NoteEditor({
   useEffect(() => {
     if (!editor || text === written.current) return;
     written.current = text;
-    editor.commands.setContent(noteDocument(text), { emitUpdate: false });
+    showIn(editor, text);
   }, [editor, text]);
   const isOver = text.length > LIMITS.note;
   return (
@@ -77,4 +77,16 @@ export function NoteEditor({
       )}
     </>
   );
+}
+
+/** Puts only what is otherwise into the text, so that the caret stays where it is. It is no step of one's own to undo. */
+function showIn({ state, view, schema }: TextEditor, note: string): void {
+  const next = schema.nodeFromJSON(noteDocument(note));
+  const start = state.doc.content.findDiffStart(next.content);
+  const ends = state.doc.content.findDiffEnd(next.content);
+  if (start === null || !ends) return;
+  // Where letters repeat the two would overlap (ProseMirror guide, "Diffing").
+  const overlap = Math.max(0, start - Math.min(ends.a, ends.b));
+  const change = state.tr.replace(start, ends.a + overlap, next.slice(start, ends.b + overlap));
+  view.dispatch(change.setMeta('addToHistory', false).setMeta('preventUpdate', true));
 }

@@ -2,8 +2,10 @@ import { useDraggable } from '@dnd-kit/core';
 import { isBlank } from '@ichnograph/core';
 import type { NoteAim } from '@ichnograph/core';
 import { ChevronDown, ChevronRight, GripVertical } from 'lucide-react';
+import { useRef } from 'react';
 import type { ReactNode } from 'react';
 import { useKeptNote } from '../kept-note';
+import { useCaret } from '../use-caret';
 import type { TreeRow } from './outline-rows';
 import { WordCount } from './word-count';
 
@@ -106,9 +108,13 @@ export function NoteCell({
 
 /** A note that is written in its cell, kept while one writes. */
 export function NoteField({ id, note, of, onClose }: { id: string; note: string; of: string; onClose: () => void }) {
-  const { text, type, keep } = useKeptNote({ id, note });
+  const { text, type, keep, merged } = useKeptNote({ id, note });
+  const field = useRef<HTMLTextAreaElement>(null);
+  const onSelect = useCaret(field, merged);
   return (
     <textarea
+      ref={field}
+      onSelect={onSelect}
       autoFocus
       // What is there is written on, not before.
       onFocus={({ target }) => target.setSelectionRange(target.value.length, target.value.length)}

@@ -1,6 +1,7 @@
 import { LIMITS } from '@ichnograph/core';
 import { useLayoutEffect, useRef } from 'react';
 import { useEditor, useEditorState } from '../editor';
+import { useCaret } from '../use-caret';
 
 /**
  * The field of what is typed in a list. Its words are the editor's, as they are on the map, so that they outlive a reload and
@@ -32,6 +33,10 @@ export function TypedField({
     field.current!.setSelectionRange(adds ? value.length : 0, value.length);
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the field appears
   }, []);
+  const onSelect = useCaret(
+    field,
+    useEditorState((state) => state.merged),
+  );
   const end = (by: Parameters<typeof onDone>[0]): void => {
     const { typing } = store.getState();
     // What has ended by a key is left a moment later.
@@ -49,6 +54,7 @@ export function TypedField({
     value: words,
     dir: 'auto',
     onChange: ({ target }: { target: { value: string } }) => actions.type(target.value),
+    onSelect,
     onBlur: () => end('left'),
     onKeyDown: (event: React.KeyboardEvent) => {
       event.stopPropagation();

@@ -4,6 +4,7 @@ import { useLayoutEffect, useRef } from 'react';
 import type { KeyboardEvent, RefObject } from 'react';
 import { useEditor, useEditorState } from '../editor';
 import type { Typing } from '../editor';
+import { useCaret } from '../use-caret';
 
 /** The field in which words are typed, on the map where they will stand. */
 export function TypingOverlay({ assignment, onDone }: { assignment: Assignment; onDone: (byKey: boolean) => void }) {
@@ -82,6 +83,10 @@ function TopicField({
   const field = useField(onDone);
   const input = useRef<HTMLTextAreaElement>(null);
   useReady(input, typing.what === 'new' || existing?.origin === undefined);
+  const onSelect = useCaret(
+    input,
+    useEditorState((state) => state.merged),
+  );
   const base: Topic = existing ?? {
     id: 'new',
     text: '',
@@ -115,6 +120,7 @@ function TopicField({
         rows={lines}
         spellCheck
         onChange={({ target }) => actions.type(target.value)}
+        onSelect={onSelect}
         {...field}
         className="block resize-none overflow-hidden border-2 border-action bg-white px-1 text-center outline-none"
         style={{
@@ -138,6 +144,10 @@ function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDon
   const field = useField(onDone);
   const input = useRef<HTMLTextAreaElement>(null);
   useReady(input, true);
+  const onSelect = useCaret(
+    input,
+    useEditorState((state) => state.merged),
+  );
   const link = map.links.find((one) => one.id === id);
   const [from, to] = [link?.from, link?.to].map((end) => map.topics.find((one) => one.id === end));
   if (!link || !from || !to) return null;
@@ -165,6 +175,7 @@ function PhraseField({ id, legend, onDone }: { id: string; legend: Legend; onDon
             actions.refuse(`Words on a link have at most ${LIMITS.text} characters. What is beyond was left out.`);
         }}
         onChange={({ target }) => actions.type(target.value)}
+        onSelect={onSelect}
         {...field}
         className="block resize-none overflow-hidden border-2 border-action bg-white px-1.5 py-0.5 text-center outline-none"
         style={{

@@ -2,7 +2,7 @@ import { isBlank, TOPIC_MARKS, topicMarks, wordsOf } from '@ichnograph/core';
 import type { Topic } from '@ichnograph/core';
 import { NotebookPen, X } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { stayWhereFocusIs } from '../../common/focus-home';
 import { CommittedInput } from '../../common/committed';
 import { Button, buttonClass } from '../../ui/button';
@@ -10,6 +10,7 @@ import { Files, Pictures } from './about-pictures';
 import { BarName } from '../commands/bar-name';
 import { useEditor, useEditorState } from '../editor';
 import { useKeptNote } from '../kept-note';
+import { useCaret } from '../use-caret';
 
 /** What the selected topic bears besides its words: note, source, pictures, addresses, files, its place in time, marks. */
 export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
@@ -55,7 +56,9 @@ export function AboutTopic({ topics }: { topics: readonly Topic[] }) {
 }
 
 function Note({ topic }: { topic: Topic }) {
-  const { text, type, keep } = useKeptNote(topic);
+  const { text, type, keep, merged } = useKeptNote(topic);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const onSelect = useCaret(field, merged);
   const count = wordsOf(text).length;
   return (
     <label className="grid gap-1">
@@ -64,6 +67,8 @@ function Note({ topic }: { topic: Topic }) {
         <span className="font-mono text-xs text-quiet">{count === 1 ? '1 word' : `${count} words`}</span>
       </span>
       <textarea
+        ref={field}
+        onSelect={onSelect}
         className="field min-h-28 resize-y leading-relaxed"
         maxLength={20000}
         value={text}
