@@ -20,6 +20,8 @@ export { alignmentDistance } from './words/edit-distance.js';
 export { isBlank, normalForm, wordsOf } from './words/normal-form.js';
 export { personMarks } from './people/person-marks.js';
 export type { PersonMark } from './people/person-marks.js';
+export { whoMade } from './people/who-made.js';
+export type { Made } from './people/who-made.js';
 export * from './geometry/points.js';
 export { boxesMeet, entersBox } from './geometry/boxes.js';
 export { meetingPoint } from './geometry/meetings.js';

@@ -17,6 +17,8 @@ export { ReportHead, ResultsList } from './reading/results-list';
 export { RailSum, ResultsRail } from './reading/results-rail';
 export { SettleComment } from './reading/settle-comment';
 export { LostPictures } from './drawing/lost-pictures-line';
+export { MakersCard } from './makers/makers-card';
+export { MakersDrawn, MakersOver } from './makers/makers-drawn';
 export { MapFoot } from './reading/map-foot';
 export { Margin, useMarginWidth } from './reading/margin';
 export { ARROW_KEYS, goTo, isOnCanvas, nextLink, onReadingKey } from './canvas/canvas-walk';

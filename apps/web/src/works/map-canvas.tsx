@@ -10,6 +10,8 @@ import {
   Canvas,
   CommentCard,
   FREE,
+  MakersCard,
+  MakersOver,
   Margin,
   readChosen,
   SettleComment,
@@ -82,6 +84,7 @@ export function MapCanvas({ detail, work, open, host, people }: Props) {
   const folded = useMemo(() => foldedOf(map), [map]);
   const alone = useEditorState((state) => state.alone);
   const blank = useEditorState((state) => state.blank);
+  const makers = useEditorState((state) => state.makers);
   const overview = useEditorState((state) => state.overview ?? state.offered);
   const little = useIsLittleSeen(map, open.assignment.legend);
   useEffect(() => actions.offerOverview(little), [actions, little]);
@@ -179,6 +182,7 @@ export function MapCanvas({ detail, work, open, host, people }: Props) {
       overlay={
         <>
           {marks}
+          {makers && <MakersOver map={shown} legend={legend} marks={people} />}
           <OthersDrawn here={open.work.here} marks={people} legend={legend} />
           <FoldSigns folded={folded} mayFold={detail.mayEdit} />
           {detail.mayEdit && (
@@ -208,6 +212,15 @@ export function MapCanvas({ detail, work, open, host, people }: Props) {
     >
       <LeaderCard />
       <AloneNote />
+      {makers && (
+        <MakersCard
+          map={map}
+          members={detail.members}
+          marks={people}
+          onChoose={actions.select}
+          onClose={actions.toggleMakers}
+        />
+      )}
       <Following here={open.work.here} />
       <NoteCard />
       <FindBar host={host} />

@@ -144,6 +144,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const { legend } = assignment;
   const { mayEdit } = detail;
   const mayHandIn = work?.mayHandIn ?? false;
+  const isShared = detail.members.length > 1;
   const [waits] = useState(() => mayEdit && bankChips(editor.store.getState().map, assignment).length > 0);
   const me = useMe();
   // Who teaches the class looks on while it is drawn.
@@ -211,8 +212,16 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
     show: (what) => (isView(what) ? setView(what) : setShown(what)),
   };
   const commands = useMemo(
-    () => commandsFor(assignment, { mayEdit, mayHandIn, of: open.of, onLegend: open.onLegend, workId: detail.id }),
-    [assignment, mayEdit, mayHandIn, open.of, open.onLegend, detail.id],
+    () =>
+      commandsFor(assignment, {
+        mayEdit,
+        mayHandIn,
+        of: open.of,
+        onLegend: open.onLegend,
+        workId: detail.id,
+        isShared,
+      }),
+    [assignment, mayEdit, mayHandIn, open.of, open.onLegend, detail.id, isShared],
   );
   usePageKeys(commands, desk);
   useKeptTyping(detail.id);
@@ -273,7 +282,13 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
           middle={<Segments label="View" options={VIEWS} value={view} onChange={setView} />}
           actions={
             <>
-              <HereList here={here} marks={people} isReader={isReader} onMap={() => setView('Map')} />
+              <HereList
+                here={here}
+                isShared={isShared}
+                marks={people}
+                isReader={isReader}
+                onMap={() => setView('Map')}
+              />
               {due && (
                 <span className={`hidden text-right leading-tight lg:inline ${isLate ? 'text-ochre' : 'text-quiet'}`}>
                   {isLate ? 'Was due' : 'Due'} {showMoment(due, zone)}

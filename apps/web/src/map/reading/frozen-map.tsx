@@ -1,8 +1,8 @@
-import { bearsWords, openStoredAssignment, openStoredMap, openStoredReport } from '@ichnograph/core';
+import { bearsWords, openStoredAssignment, openStoredMap, openStoredReport, personMarks } from '@ichnograph/core';
 import type { Assignment, Report, TopicMap } from '@ichnograph/core';
 import { spotOf } from '@ichnograph/contract';
 import type { CommentRow, SubmissionDetail } from '@ichnograph/contract';
-import { useMemo, useRef } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
 import { showDay } from '../../common/dates';
 import { useTimeZone } from '../../common/queries';
@@ -13,6 +13,9 @@ import { ViewControls } from '../canvas/view-controls';
 import { wornAloud } from '../canvas/worn-aloud';
 import type { Spot } from '../canvas/gestures';
 import { LostPictures } from '../drawing/lost-pictures-line';
+import { Button } from '../../ui/button';
+import { MakersCard } from '../makers/makers-card';
+import { MakersOver } from '../makers/makers-drawn';
 import { MapFoot } from './map-foot';
 import { CommentList, Margin, useMarginWidth } from './margin';
 import { Reading } from './reading-line';
@@ -77,6 +80,8 @@ export function FrozenMap({
   const host = useRef<HTMLDivElement>(null);
   const selected = useMemo(() => new Set(selection), [selection]);
   const { legend } = assignment;
+  const people = useMemo(() => personMarks(detail.members), [detail.members]);
+  const [makers, setMakers] = useState(false);
   const said = { map, legend, comments, chosen: chosenComment, onChoose: onChooseComment, card };
   const bearer = selection.length === 1 && map.topics.find((one) => one.id === selection[0] && bearsWords(one));
   const { flags, concern, marks } = useEvidence(map, assignment, report, requirement);
@@ -97,6 +102,7 @@ export function FrozenMap({
             <>
               {drawnOver}
               {marks}
+              {makers && <MakersOver map={map} legend={legend} marks={people} />}
               <SpotMark at={spotOf(spot)} />
             </>
           }
@@ -111,6 +117,15 @@ export function FrozenMap({
           hostRef={host}
         >
           <Margin {...said} />
+          {makers && (
+            <MakersCard
+              map={map}
+              members={detail.members}
+              marks={people}
+              onChoose={onSelect}
+              onClose={() => setMakers(false)}
+            />
+          )}
           {bearer && <BorneCard key={bearer.id} topic={bearer} isChosen />}
         </Canvas>
       </div>
@@ -131,6 +146,11 @@ export function FrozenMap({
         state={`Handed in, no. ${detail.number}`}
         date={showDay(detail.handedInAt, zone).replace(/^\w+ /, '')}
       >
+        {detail.members.length > 1 && (
+          <Button small aria-pressed={makers} onClick={() => setMakers(!makers)}>
+            Who made what
+          </Button>
+        )}
         {atFoot}
       </MapFoot>
     </>

@@ -110,8 +110,14 @@ export function commandsFor(
     mayHandIn,
     of = 'work',
     workId = '',
+    isShared = false,
     onLegend,
-  }: Pick<DeskHand, 'mayEdit' | 'mayHandIn'> & Partial<Pick<OpenWork, 'of' | 'onLegend'>> & { workId?: string },
+  }: Pick<DeskHand, 'mayEdit' | 'mayHandIn'> &
+    Partial<Pick<OpenWork, 'of' | 'onLegend'>> & {
+      workId?: string;
+      /** whether several draw on it */
+      isShared?: boolean;
+    },
 ) {
   const mayTidy = assignment.drawing?.tidy !== false;
   const tools = assignment.drawing?.tools;
@@ -140,6 +146,7 @@ export function commandsFor(
       (mayEdit || !command.edits) &&
       (of !== 'mine' || !OF_ASSIGNMENTS.has(command.id)) &&
       (command.id !== 'versions' || hasVersions(of)) &&
+      (command.id !== 'makers' || isShared) &&
       (mayTidy || !command.id.startsWith('tidy-')) &&
       (!tools || isGiven(command, tools)),
   );

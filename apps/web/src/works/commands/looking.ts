@@ -45,6 +45,7 @@ export const LOOKING: readonly Command[] = [
     },
   },
   looking('overview', 'Show or hide the overview', (a) => a.toggleOverview()),
+  looking('makers', 'Show or hide who made what', (a) => a.toggleMakers()),
   looking('tour-line', 'Show or hide the line of the tour', (a) => a.toggleTourLine()),
   looking('blank-topics', 'Hide the words of topics, to test yourself', (a) => a.toggleBlank('topics')),
   looking('blank-phrases', 'Hide the words of links, to test yourself', (a) => a.toggleBlank('phrases')),

@@ -82,6 +82,7 @@ export function MapDialogs({
           mayEdit={detail.mayEdit}
           path={`${open.of === 'mine' ? 'own-maps' : 'works'}/${detail.id}`}
           assignment={assignment}
+          members={detail.members}
         />
       )}
       {detail.mayEdit && <PaperDialog {...dialog('paper')} />}

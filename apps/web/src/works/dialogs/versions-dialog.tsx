@@ -1,6 +1,6 @@
-import { differenceOf, drawnBox, drawnMarks, openStoredMap } from '@ichnograph/core';
-import type { Assignment, Difference, TopicMap } from '@ichnograph/core';
-import type { VersionRow } from '@ichnograph/contract';
+import { differenceOf, drawnBox, drawnMarks, openStoredMap, personMarks } from '@ichnograph/core';
+import type { Assignment, Difference, PersonMark, TopicMap } from '@ichnograph/core';
+import type { Person, VersionRow } from '@ichnograph/contract';
 import { Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { api, sentenceOfError } from '../../common/api';
@@ -8,7 +8,7 @@ import { showMoment } from '../../common/dates';
 import { useWords } from '../../common/drafts';
 import { useTimeZone, useVersion, useVersions } from '../../common/queries';
 import { useSend } from '../../common/send';
-import { Shapes } from '../../map';
+import { MakersDrawn, Shapes } from '../../map';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
@@ -19,6 +19,7 @@ export function VersionsDialog({
   mayEdit,
   path,
   assignment,
+  members,
   open,
   onOpenChange,
 }: {
@@ -26,12 +27,22 @@ export function VersionsDialog({
   /** where the map's versions are kept, below the API */
   path: string;
   assignment: Assignment;
+  /** who draws on it */
+  members: readonly Person[];
   open: boolean;
   onOpenChange: (open: boolean) => void;
 }) {
   return (
     <Dialog open={open} onOpenChange={onOpenChange} title="Versions of this map" wide>
-      {open && <Versions mayEdit={mayEdit} path={path} assignment={assignment} onDone={() => onOpenChange(false)} />}
+      {open && (
+        <Versions
+          mayEdit={mayEdit}
+          path={path}
+          assignment={assignment}
+          members={members}
+          onDone={() => onOpenChange(false)}
+        />
+      )}
     </Dialog>
   );
 }
@@ -40,11 +51,13 @@ function Versions({
   mayEdit,
   path,
   assignment,
+  members,
   onDone,
 }: {
   mayEdit: boolean;
   path: string;
   assignment: Assignment;
+  members: readonly Person[];
   onDone: () => void;
 }) {
   const zone = useTimeZone();
@@ -57,6 +70,8 @@ function Versions({
   const shown = useVersion(id);
   const map = useMemo(() => (shown.data ? openStoredMap(shown.data.map) : null), [shown.data]);
   const [playing, play] = useState(false);
+  const [makers, setMakers] = useState(false);
+  const marks = useMemo(() => personMarks(members), [members]);
   const { trouble, send } = useSend([`${path}/versions`]);
   usePlayback(playing && shown.data !== undefined, versions ?? [], id, choose, () => play(false));
   if (list.error) return <p className="text-madder">{sentenceOfError(list.error)}</p>;
@@ -101,7 +116,7 @@ function Versions({
       </div>
       {map && (
         <div className="grid min-w-0 content-start gap-3">
-          <Picture map={map} now={now} assignment={assignment} />
+          <Picture map={map} now={now} assignment={assignment} makers={makers ? marks : null} />
           <div className="flex flex-wrap items-center gap-3">
             {versions.length > 1 && (
               <>
@@ -126,6 +141,11 @@ function Versions({
                   onChange={({ target }) => choose(versions[versions.length - 1 - Number(target.value)]!.id)}
                 />
               </>
+            )}
+            {members.length > 1 && (
+              <Button small aria-pressed={makers} onClick={() => setMakers(!makers)}>
+                Who made what
+              </Button>
             )}
             {mayEdit && (
               <Button look="action" onClick={() => void goBack()}>
@@ -192,7 +212,18 @@ function NameNow({ path }: { path: string }) {
 }
 
 /** The map as it was; what is gone by now, and what has become otherwise, is ringed. */
-function Picture({ map, now, assignment }: { map: TopicMap; now: TopicMap; assignment: Assignment }) {
+function Picture({
+  map,
+  now,
+  assignment,
+  makers,
+}: {
+  map: TopicMap;
+  now: TopicMap;
+  assignment: Assignment;
+  /** by whom everything was made, where that is shown instead of what is otherwise now */
+  makers: ReadonlyMap<string, PersonMark> | null;
+}) {
   const { legend } = assignment;
   const difference = useMemo(() => differenceOf(map, now, assignment), [map, now, assignment]);
   const box = drawnBox(map, legend) ?? { left: 0, top: 0, right: 100, bottom: 60 };
@@ -218,8 +249,9 @@ function Picture({ map, now, assignment }: { map: TopicMap; now: TopicMap; assig
             <Shapes shapes={shapes} />
           </g>
         ))}
+        {makers && <MakersDrawn map={map} legend={legend} marks={makers} />}
         {map.topics.map((topic) => {
-          const colour = ring(topic.id);
+          const colour = makers ? null : ring(topic.id);
           return colour ? (
             <rect
               key={topic.id}

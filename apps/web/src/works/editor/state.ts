@@ -76,6 +76,8 @@ export interface EditorState {
   bringing: number;
   /** the topic whose branch alone is shown */
   alone: string | null;
+  /** whether it is shown who made what */
+  makers: boolean;
   /** whether the line of its tour is drawn on the map */
   tourLine: boolean;
   /** whose words are hidden, to test oneself */

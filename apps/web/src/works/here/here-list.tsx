@@ -4,8 +4,8 @@ import { Popover } from 'radix-ui';
 import { useStore } from 'zustand';
 import type { WhoIsHere } from '../../live';
 import { Button } from '../../ui/button';
-import { useEditorState } from '../editor';
-import { Badge } from './badge';
+import { useEditor, useEditorState } from '../editor';
+import { Badge } from '../../ui/badge';
 import { nameOf } from './use-people';
 
 /** Badges beside one another before the rest is a count. */
@@ -16,19 +16,24 @@ export function HereList({
   here,
   marks,
   isReader,
+  isShared,
   onMap,
 }: {
   here: WhoIsHere;
   marks: ReadonlyMap<string, PersonMark>;
   /** whether this person only looks on */
   isReader: boolean;
+  /** whether several draw on this map, here or not */
+  isShared: boolean;
   /** brings the map into sight, where another view is shown */
   onMap: () => void;
 }) {
   const others = useStore(here.store, (state) => state.others);
   const followed = useStore(here.store, (state) => state.followed);
   const people = [...new Map(others.map(({ person }) => [person.id, person])).values()];
-  if (people.length === 0 && !isReader) return null;
+  const { actions } = useEditor();
+  const makers = useEditorState((state) => state.makers);
+  if (people.length === 0 && !isReader && !isShared) return null;
   const names = people.map(nameOf).join(', ');
   return (
     <Popover.Root>
@@ -61,6 +66,19 @@ export function HereList({
               />
             ))}
           </ul>
+          {isShared && (
+            <Button
+              small
+              className="justify-self-start"
+              aria-pressed={makers}
+              onClick={() => {
+                onMap();
+                actions.toggleMakers();
+              }}
+            >
+              {makers ? 'Hide who made what' : 'Who made what'}
+            </Button>
+          )}
           {isReader && <SeenByOthers here={here} />}
         </Popover.Content>
       </Popover.Portal>

@@ -1,4 +1,5 @@
 import { CLOSE } from '../../map/kinds.js';
+import { whoMade } from '../../people/who-made.js';
 import { share } from '../fractions.js';
 import { requirementType } from '../types.js';
 import { percent } from '../words.js';
@@ -19,9 +20,9 @@ export const groupShare = requirementType({
   check: ({ minShare }, { index, context }) => {
     const members = context?.members ?? [];
     if (members.length < 2) return { doesNotApply: 'alone' };
-    const makers = [...index.map.topics, ...index.map.links].flatMap(({ by }) => by ?? []);
-    const count = members.filter(
-      (member) => share(makers.filter((maker) => maker === member).length, makers.length) >= minShare - CLOSE,
+    const made = whoMade(index.map, members);
+    const count = made.filter(
+      ({ by, share: part }) => by !== null && members.includes(by) && part >= minShare - CLOSE,
     ).length;
     const of = members.length;
     return {
