@@ -607,7 +607,11 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
   'GET /works/:id/comments': { ask: ofWork('/comments'), expect: [401, 200, 404, 200, 200, 404, 404, 404] },
   'POST /works/:id/comments': {
     ask: ofWork('/comments', { anchor: 'map', text: 'Go on.' }),
-    expect: [401, 403, 403, 201, 201, 404, 404, 403],
+    expect: [401, 201, 404, 201, 201, 404, 404, 404],
+  },
+  'PUT /works/:id/comments/read': {
+    ask: ofWork('/comments/read', { until: '2026-01-01T00:00:00Z' }),
+    expect: [401, 204, 404, 204, 204, 404, 404, 404],
   },
   'PATCH /comments/:id': {
     ask: at(

@@ -1,4 +1,15 @@
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, MaxLength, ValidateIf } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  MaxLength,
+  ValidateIf,
+} from 'class-validator';
 import type { Person } from './accounts.js';
 import type { SubmissionRow, WorkState } from './works.js';
 
@@ -129,6 +140,23 @@ export interface CommentRow {
   answers: { id: string; text: string; by: Person; at: string }[];
   /** whether one of the two said that it is done with */
   settled: boolean;
+}
+
+/** The threads on a map that is drawn. */
+export interface WorkComments {
+  comments: CommentRow[];
+  /** up to when who asks has read them; null: nothing yet */
+  readUntil: string | null;
+  /** who reads them and may be mentioned: who draws the map, and who teaches them */
+  people: Person[];
+  /** whether who asks may begin a thread */
+  mayBegin: boolean;
+}
+
+/** How far somebody has read the threads on a map. */
+export class ReadComments {
+  @IsISO8601({ strict: true })
+  until!: string;
 }
 
 export interface SubmissionDetail {

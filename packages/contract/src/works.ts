@@ -38,6 +38,8 @@ export interface StudentTask {
   /** whether the map was changed after it was handed in last, and may be handed in again */
   changedSince: boolean;
   remarks: number;
+  /** comments and answers of others on the map that is drawn, not read yet */
+  unread: number;
 }
 
 /** What a class's assignment looks like from the teacher's desk. */
@@ -48,6 +50,8 @@ export interface TeacherTask {
   className: string;
   due: string | null;
   counts: Record<WorkState, number>;
+  /** comments and answers on maps that are drawn, which who asks has not read yet */
+  unread: number;
   /** of those handed in and not returned: the earliest instant */
   oldestWaiting: string | null;
 }
@@ -103,6 +107,8 @@ export interface PileEntry {
   late: boolean;
   /** whether everyone who made it has left the class; what they handed in stays to be marked */
   left: boolean;
+  /** comments and answers on the map that is drawn, which who asks has not read yet */
+  unread: number;
   /** `lookedAt`: whether the person who asks has opened it; `feel`: the mark given by feel, a share, null where none is */
   submission:
     (SubmissionRow & { flags: number; broughtFrom: string | null; lookedAt: boolean; feel: number | null }) | null;

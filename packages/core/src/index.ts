@@ -18,6 +18,7 @@ export { kindsUnknown, ontoLegend } from './map/onto-legend.js';
 export { mapFromStarter, withNewIds } from './drawn/start.js';
 export { alignmentDistance } from './words/edit-distance.js';
 export { isBlank, normalForm, wordsOf } from './words/normal-form.js';
+export { mentionBegun, mentionedIn, mentionOf } from './people/mentions.js';
 export { personMarks } from './people/person-marks.js';
 export type { PersonMark } from './people/person-marks.js';
 export { whoMade } from './people/who-made.js';

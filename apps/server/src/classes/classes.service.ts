@@ -158,6 +158,14 @@ export class ClassesService {
     return [...new Set(rows.map((row) => row.accountId))];
   }
 
+  /** Those who teach a class, by their names. */
+  async teaching(classId: string): Promise<Person[]> {
+    const rows = await this.data
+      .getRepository(Enrolment)
+      .find({ where: { classId, part: In(STAFF) }, relations: { account: true } });
+    return rows.map(({ account }) => personOf(account!)).toSorted((a, b) => a.familyName.localeCompare(b.familyName));
+  }
+
   /** Tells those who must know that somebody may do less now. */
   left(accountId: string): void {
     for (const listener of this.leaveListeners) listener(accountId);

@@ -9,6 +9,7 @@ import {
   ClassVerdict,
   Comment,
   CommentAnswer,
+  CommentsRead,
   JudgementEntry,
   MapVerdict,
   MarkChange,
@@ -31,6 +32,7 @@ import { OwnAssignment1700000000003 } from './migrations/3-own-assignment.js';
 import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
 import { OwnThings1700000000010 } from './migrations/10-own-things.js';
 import { OpenFormats1700000000011 } from './migrations/11-open-formats.js';
+import { Together1700000000012 } from './migrations/12-together.js';
 import { Versions1700000000005 } from './migrations/5-versions.js';
 import { SafeAgain1700000000009 } from './migrations/9-safe-again.js';
 import { StandingRules1700000000004 } from './migrations/4-standing-rules.js';
@@ -77,6 +79,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     FileOwner,
     Comment,
     CommentAnswer,
+    CommentsRead,
     JudgementEntry,
     MarkChange,
     ClassVerdict,
@@ -96,5 +99,6 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     SafeAgain1700000000009,
     OwnThings1700000000010,
     OpenFormats1700000000011,
+    Together1700000000012,
   ],
 });

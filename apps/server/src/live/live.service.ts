@@ -23,7 +23,7 @@ import type { GatedSocket } from './gated-socket.js';
 import { Sockets } from './sockets.js';
 import { UpdateLog } from './update-log.js';
 import type { Counters } from './update-log.js';
-import { WhoIsHere } from './who-is-here.js';
+import { Hands } from './hands.js';
 
 /** What someone may do with a live document; null: not even know that it is there. */
 export type Right = 'write' | 'read' | null;
@@ -55,7 +55,7 @@ export class LiveService implements BeforeApplicationShutdown {
   /** Let in at the door, and not looked at since because the database was away. */
   private readonly toLookAt = new Set<Connection>();
   private readonly timers: NodeJS.Timeout[] = [];
-  private readonly here = new WhoIsHere();
+  private readonly hands = new Hands();
 
   private readonly hocuspocus: Hocuspocus = new Hocuspocus({
     quiet: true,
@@ -93,16 +93,16 @@ export class LiveService implements BeforeApplicationShutdown {
       (connection.webSocket as GatedSocket).open.add(documentName);
       // A client that comes back learns at once what of its own is stored already.
       connection.sendStateless(JSON.stringify(this.storedOf(documentName)));
-      this.here.join(connection, contextOf(connection)!.signedIn.account);
+      this.hands.join(connection, contextOf(connection)!.signedIn.account);
       // Between the question at the door and now the state of the work may have become another.
       await this.inTurn(documentName, () => this.lookAfterTheDoor(connection));
     },
     onStateless: ({ connection, payload }) => {
-      this.here.hear(connection, payload);
+      this.hands.hear(connection, payload);
       return Promise.resolve();
     },
     onDisconnect: ({ document, documentName }) => {
-      this.here.leaveAllBut(document, document.getConnections());
+      this.hands.leaveAllBut(document, document.getConnections());
       for (const connection of this.toLookAt)
         if (!document.getConnections().includes(connection) && connection.document === document)
           this.toLookAt.delete(connection);
@@ -199,7 +199,7 @@ export class LiveService implements BeforeApplicationShutdown {
     const { signedIn } = contextOf(connection)!;
     try {
       const readOnly = (await this.admit(connection.document.name, signedIn)) === 'read';
-      if (readOnly !== connection.readOnly) this.here.changed(connection.document);
+      if (readOnly !== connection.readOnly) this.hands.changed(connection.document);
       connection.readOnly = readOnly;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
@@ -290,6 +290,11 @@ export class LiveService implements BeforeApplicationShutdown {
     });
   }
 
+  /** Something that belongs to a document is otherwise now: those who have it open ask again. */
+  told(documentName: string): void {
+    this.tell(documentName, { type: 'work changed' });
+  }
+
   /** One after the other for each document: the last to look sees the newest state, and has the last word. */
   private inTurn(documentName: string, work: () => Promise<void>): Promise<void> {
     const before = this.turns.get(documentName) ?? Promise.resolve();
@@ -318,7 +323,7 @@ export class LiveService implements BeforeApplicationShutdown {
 
   async beforeApplicationShutdown(): Promise<void> {
     for (const timer of this.timers) clearInterval(timer);
-    this.here.close();
+    this.hands.close();
     this.sockets.close();
     await this.log.close();
   }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import type { TopicMap } from '@ichnograph/core';
-import { spotOf, workDocument } from '@ichnograph/contract';
+import { spotOf } from '@ichnograph/contract';
 import type { CommentRow, NewComment } from '@ichnograph/contract';
 import { IsNull } from 'typeorm';
 import { Database } from '../common/database.js';
@@ -10,7 +10,6 @@ import { Acts } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Clock } from '../common/clock.js';
 import { notFound, refused } from '../common/problem.js';
-import { Snapshots } from '../live/index.js';
 import { SubmissionsService } from '../submissions/index.js';
 import { WorksService } from '../works/index.js';
 import { Comment } from './comment.entity.js';
@@ -26,7 +25,6 @@ export class Comments {
     private readonly submissions: SubmissionsService,
     private readonly markable: Markable,
     private readonly works: WorksService,
-    private readonly snapshots: Snapshots,
     private readonly acts: Acts,
     private readonly clock: Clock,
   ) {}
@@ -55,37 +53,6 @@ export class Comments {
       return comment.id;
     });
     await this.works.stateChanged(submission.workId);
-    return id;
-  }
-
-  /** What was said on a map while it was still drawn: to its members at once. */
-  async ofWork(workId: string, accountId: string): Promise<CommentRow[]> {
-    const { isBlind } = await this.works.seen(workId, accountId);
-    if (isBlind) return [];
-    const comments = await this.data
-      .getRepository(Comment)
-      .find({ where: { workId, removedAt: IsNull() }, order: { at: 'ASC', id: 'ASC' } });
-    return rowsOf(this.data, comments);
-  }
-
-  /** Says something on a map that is still drawn. It is read at once, and changes nothing about who may draw. */
-  async addToWork(workId: string, { anchor, target, text }: NewComment, by: Named): Promise<string> {
-    const { isStaff, isBlind } = await this.works.seen(workId, by.accountId);
-    if (!isStaff || isBlind) throw notFound('map');
-    const drawn = await this.snapshots.of(workDocument(workId));
-    if (!drawn) throw notFound('map');
-    await insistThere(drawn.map, anchor, target, () => Promise.resolve([]));
-    const id = await this.acts.once(by, 'comment', async () => {
-      const comment = { id: randomUUID(), submissionId: null, workId, anchor, target: target ?? null, text };
-      await this.data.manager.insert(Comment, {
-        ...comment,
-        authorId: by.accountId,
-        at: this.clock.now(),
-        removedAt: null,
-      });
-      return comment.id;
-    });
-    await this.works.stateChanged(workId);
     return id;
   }
 
@@ -139,6 +106,7 @@ export class Comments {
       });
       return id;
     });
+    if (comment.workId !== null) this.works.told(comment.workId);
   }
 
   /** Says that a thread is done with, or opens it again: whoever may answer it may. */
@@ -147,6 +115,7 @@ export class Comments {
     if (!comment) throw notFound('comment');
     await this.mayAnswer(comment, accountId);
     await this.data.getRepository(Comment).update({ id: commentId }, { settledAt: settled ? this.clock.now() : null });
+    if (comment.workId !== null) this.works.told(comment.workId);
   }
 
   /** @throws unless this person reads the comment: its readers once the map is returned, those who mark always */
@@ -169,7 +138,7 @@ export class Comments {
 }
 
 /** @throws unless what a comment speaks of is on the map */
-async function insistThere(
+export async function insistThere(
   map: TopicMap,
   anchor: NewComment['anchor'],
   target: string | undefined,

@@ -1,6 +1,7 @@
 /** What other folders may use of this one. */
 export { CommentAnswer } from './comment-answer.entity.js';
 export { Comment } from './comment.entity.js';
+export { CommentsRead } from './comments-read.entity.js';
 export { Comments } from './comments.service.js';
 export { commentCounts } from './comment-rows.js';
 export { JudgementEntry } from './judgement.entity.js';
@@ -13,6 +14,7 @@ export { Returning } from './returning.service.js';
 export { Remark } from './remark.entity.js';
 export { Remarks } from './remarks.service.js';
 export { Sums } from './sums.service.js';
+export { Threads } from './threads.service.js';
 export { SecondMark } from './second-mark.entity.js';
 export { ClassVerdict, MapVerdict } from './verdict.entities.js';
 export { Verdicts } from './verdicts.service.js';

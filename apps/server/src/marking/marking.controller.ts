@@ -1,7 +1,15 @@
 import { Body, Controller, Delete, Get, HttpCode, Patch, Post, Put } from '@nestjs/common';
-import { ChangeComment, Judge, NewComment, ReturnMaps, SettleComment } from '@ichnograph/contract';
+import { ChangeComment, Judge, NewComment, ReadComments, ReturnMaps, SettleComment } from '@ichnograph/contract';
 import type { MarkDetail } from '@ichnograph/core';
-import type { CommentRow, JudgementRow, MarkChangeRow, MarkerHere, Pile, ReturnedMaps } from '@ichnograph/contract';
+import type {
+  CommentRow,
+  JudgementRow,
+  MarkChangeRow,
+  MarkerHere,
+  Pile,
+  ReturnedMaps,
+  WorkComments,
+} from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { Acting } from '../acts/index.js';
@@ -9,6 +17,7 @@ import type { Named } from '../acts/index.js';
 import { Id } from '../common/ids.js';
 import { Comments } from './comments.service.js';
 import { JudgingService } from './judging.service.js';
+import { Threads } from './threads.service.js';
 import { PileService } from './pile.service.js';
 import { Returning } from './returning.service.js';
 
@@ -16,6 +25,7 @@ import { Returning } from './returning.service.js';
 export class MarkingController {
   constructor(
     private readonly said: Comments,
+    private readonly threads: Threads,
     private readonly returning: Returning,
     private readonly piles: PileService,
     private readonly judging: JudgingService,
@@ -70,14 +80,19 @@ export class MarkingController {
   }
 
   @Get('works/:id/comments')
-  ofWork(@Who() { account }: SignedIn, @Id() id: string): Promise<CommentRow[]> {
-    return this.said.ofWork(id, account.id);
+  ofWork(@Who() { account }: SignedIn, @Id() id: string): Promise<WorkComments> {
+    return this.threads.of(id, account.id);
   }
 
-  @For('teacher')
   @Post('works/:id/comments')
-  async addToWork(@Acting() named: Named, @Id() id: string, @Body() wanted: NewComment): Promise<{ id: string }> {
-    return { id: await this.said.addToWork(id, wanted, named) };
+  async begin(@Acting() named: Named, @Id() id: string, @Body() wanted: NewComment): Promise<{ id: string }> {
+    return { id: await this.threads.begin(id, wanted, named) };
+  }
+
+  @Put('works/:id/comments/read')
+  @HttpCode(204)
+  read(@Who() { account }: SignedIn, @Id() id: string, @Body() { until }: ReadComments): Promise<void> {
+    return this.threads.read(id, new Date(until), account.id);
   }
 
   @For('teacher')

@@ -6,6 +6,7 @@ import { Submission } from '../submissions/index.js';
 import { WorksKeeper } from '../works/index.js';
 import { CommentAnswer } from './comment-answer.entity.js';
 import { Comment } from './comment.entity.js';
+import { CommentsRead } from './comments-read.entity.js';
 import { JudgementEntry } from './judgement.entity.js';
 import { MarkChange } from './mark-change.entity.js';
 import { Remark } from './remark.entity.js';
@@ -32,6 +33,10 @@ export class MarkingKeeper implements Keeper {
       ...(await manager.findBy(MapVerdict, { authorId: id })),
     ];
     return {
+      commentsRead: (await manager.findBy(CommentsRead, { accountId: id })).map(({ workId: work, until }) => ({
+        work,
+        until,
+      })),
       comments: comments.map(({ text, at, authorId }) => ({
         text,
         at,
@@ -66,6 +71,7 @@ export class MarkingKeeper implements Keeper {
   async erase({ accountId, gone }: Erasure): Promise<void> {
     const { manager } = this.data;
     await manager.delete(Remark, { ownerId: accountId });
+    await manager.delete(CommentsRead, { accountId });
     if (gone.length === 0) return;
     const workId = In([...gone]);
     const said = (await manager.findBy(Comment, { workId })).map(({ id }) => id);

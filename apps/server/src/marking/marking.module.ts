@@ -16,6 +16,7 @@ import { RemarksController } from './remarks.controller.js';
 import { Remarks } from './remarks.service.js';
 import { SecondMarkingController } from './second-marking.controller.js';
 import { SecondMarkingService } from './second-marking.service.js';
+import { Threads } from './threads.service.js';
 import { Sums } from './sums.service.js';
 import { Returning } from './returning.service.js';
 import { VerdictsController } from './verdicts.controller.js';
@@ -44,8 +45,20 @@ import { MarkingKeeper } from './marking.keeper.js';
     Returning,
     SecondMarkingService,
     Sums,
+    Threads,
     Verdicts,
   ],
-  exports: [MarkingKeeper, Markable, Comments, JudgingService, PileService, Remarks, Returning, Sums, Verdicts],
+  exports: [
+    MarkingKeeper,
+    Markable,
+    Comments,
+    JudgingService,
+    PileService,
+    Remarks,
+    Returning,
+    Sums,
+    Threads,
+    Verdicts,
+  ],
 })
 export class MarkingModule {}

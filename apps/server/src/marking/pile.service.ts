@@ -11,6 +11,7 @@ import { notFound } from '../common/problem.js';
 import { WhoIsHere } from '../common/who-is-here.js';
 import { LookedAt, Submission, submissionRowOf } from '../submissions/index.js';
 import { Work, WorkMember, WorksService } from '../works/index.js';
+import { Threads } from './threads.service.js';
 import { JudgementEntry } from './judgement.entity.js';
 
 /** A work with its members and the newest thing handed in of it, no bodies. */
@@ -30,6 +31,7 @@ export class PileService {
     private readonly classes: ClassesService,
     private readonly works: WorksService,
     private readonly accounts: AccountsService,
+    private readonly threads: Threads,
     private readonly clock: Clock,
   ) {}
 
@@ -68,13 +70,21 @@ export class PileService {
       this.classes.rosters(publications.map(({ classId }) => classId)),
     ]);
     const newest = [...standings.values()].flat().flatMap((one) => one.newest?.id ?? []);
-    const [looked, felt] = await Promise.all([this.lookedAt(newest, accountId), this.felt(newest)]);
+    const open = publications
+      .filter(({ secondMarkerId }) => secondMarkerId !== accountId)
+      .flatMap(({ id }) => (standings.get(id) ?? []).map(({ work }) => work.id));
+    const [looked, felt, unread] = await Promise.all([
+      this.lookedAt(newest, accountId),
+      this.felt(newest),
+      this.threads.unread(open, accountId),
+    ]);
     return new Map(
       publications.map(({ id, classId, secondMarkerId }) => [
         id,
         entriesOf(rosters.get(classId) ?? [], standings.get(id) ?? [], {
           looked,
           felt,
+          unread,
           isBlind: secondMarkerId === accountId,
         }),
       ]),
@@ -141,7 +151,17 @@ export class PileService {
 function entriesOf(
   roster: readonly Person[],
   standings: readonly Standing[],
-  { looked, felt, isBlind }: { looked: ReadonlySet<string>; felt: ReadonlyMap<string, number>; isBlind: boolean },
+  {
+    looked,
+    felt,
+    unread,
+    isBlind,
+  }: {
+    looked: ReadonlySet<string>;
+    felt: ReadonlyMap<string, number>;
+    unread: ReadonlyMap<string, number>;
+    isBlind: boolean;
+  },
 ): PileEntry[] {
   const byPerson = new Map(standings.flatMap((one) => one.members.map(({ id }) => [id, one] as const)));
   const here = roster.map((person) => byPerson.get(person.id) ?? person);
@@ -151,13 +171,22 @@ function entriesOf(
   // A group's work stands once, under its first member.
   return [...new Set([...here, ...left])].map((one): PileEntry => {
     if (!('work' in one))
-      return { workId: null, state: 'not begun', late: false, left: false, members: [personOf(one)], submission: null };
+      return {
+        workId: null,
+        state: 'not begun',
+        late: false,
+        left: false,
+        unread: 0,
+        members: [personOf(one)],
+        submission: null,
+      };
     const { work, members, newest } = one;
     return {
       workId: work.id,
       state: work.state,
       late: newest?.late ?? false,
       left: left.includes(one),
+      unread: unread.get(work.id) ?? 0,
       members,
       submission: newest
         ? {

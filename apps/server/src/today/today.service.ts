@@ -8,7 +8,7 @@ import { DueTimes, Publication } from '../assignments/index.js';
 import { ClassesService, STAFF } from '../classes/index.js';
 import { Clock } from '../common/clock.js';
 import { Snapshots } from '../live/index.js';
-import { commentCounts, PileService } from '../marking/index.js';
+import { commentCounts, PileService, Threads } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
 import { GroupsService, Work } from '../works/index.js';
 
@@ -19,6 +19,7 @@ export class TodayService {
     private readonly data: Database,
     private readonly classes: ClassesService,
     private readonly piles: PileService,
+    private readonly threads: Threads,
     private readonly dueTimes: DueTimes,
     private readonly groups: GroupsService,
     private readonly clock: Clock,
@@ -40,6 +41,10 @@ export class TodayService {
     const remarks = await commentCounts(
       this.data,
       returned.map(({ id }) => id),
+    );
+    const unread = await this.threads.unread(
+      works.map(({ id }) => id),
+      accountId,
     );
     const makers = await this.groups.makers(
       publications.map(({ id }) => id),
@@ -65,6 +70,7 @@ export class TodayService {
         returnedAt: back?.returnedAt?.toISOString() ?? null,
         submissionId: (back ?? newest)?.id ?? null,
         changedSince: work !== undefined && changed.has(work.id),
+        unread: work ? (unread.get(work.id) ?? 0) : 0,
         remarks: back ? (remarks.get(back.id) ?? 0) : 0,
       };
     });
@@ -108,6 +114,7 @@ export class TodayService {
         className: schoolClass!.name,
         due: due?.toISOString() ?? null,
         counts,
+        unread: entries.reduce((sum, entry) => sum + entry.unread, 0),
         oldestWaiting: waiting.sort()[0] ?? null,
       };
     });

@@ -4,5 +4,6 @@ export { GroupMember } from './group-member.entity.js';
 export { GroupsService } from './groups.service.js';
 export { Work } from './work.entity.js';
 export { WorksModule } from './works.module.js';
+export type { Seen } from './works.service.js';
 export { isOpen, lockWork, membersOf, nameOf, WorksService } from './works.service.js';
 export { WorksKeeper } from './works.keeper.js';

@@ -30,7 +30,7 @@ export const isOpen = ({ state, publication }: Pick<Work, 'state' | 'publication
   !isShut(publication!) && (state === 'in progress' || (state === 'handed in' && publication!.mayHandInAgain));
 
 /** A work as somebody sees it. */
-interface Seen {
+export interface Seen {
   work: Work;
   isMember: boolean;
   isStaff: boolean;
@@ -144,6 +144,11 @@ export class WorksService {
   /** Lets the live connections of a work do what its new state allows, and tells them. */
   stateChanged(id: string): Promise<void> {
     return this.live.changed(workDocument(id));
+  }
+
+  /** Something beside the map is otherwise: those who have it open ask again. */
+  told(id: string): void {
+    this.live.told(workDocument(id));
   }
 
   private async rightTo(id: string, accountId: string): Promise<Right> {

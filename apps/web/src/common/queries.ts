@@ -42,6 +42,7 @@ import type {
   TrialMapDetail,
   Welcome,
   VersionRow,
+  WorkComments,
   WorkDetail,
 } from '@ichnograph/contract';
 import { api, ApiError, whenSignedOut } from './api';
@@ -119,9 +120,9 @@ export const useSubmission = (id: string | null) => useQuery(read<SubmissionDeta
 export const useComments = (submissionId: string | null) =>
   useQuery(read<CommentRow[]>(`submissions/${submissionId}/comments`, submissionId !== null));
 
-/** What was said on a map while it was still drawn. */
+/** The threads on a map that is drawn. */
 export const useWorkComments = (workId: string | null) =>
-  useQuery({ ...read<CommentRow[]>(`works/${workId}/comments`, workId !== null), refetchInterval: 20_000 });
+  useQuery({ ...read<WorkComments>(`works/${workId}/comments`, workId !== null), refetchInterval: 20_000 });
 
 /** @param path of the work or own map, below the API */
 export const useVersions = (path: string) => useQuery(read<VersionRow[]>(`${path}/versions`));
@@ -180,6 +181,10 @@ export type Changed = readonly string[] | 'everything';
 
 const isBelow = (path: unknown, among: readonly string[]): boolean =>
   typeof path === 'string' && among.some((one) => path === one || path.startsWith(`${one}/`));
+
+/** Asks again for what lies at a path or below it, as far as a page shows it. */
+export const askAgain = (path: string): Promise<void> =>
+  queries.invalidateQueries({ predicate: ({ queryKey: [known] }) => isBelow(known, [path]) });
 
 /** Asks again now for what was changed and is on the screen; all else is asked again when it is next shown. */
 export async function refresh(changed: Changed = 'everything'): Promise<void> {

@@ -19,6 +19,8 @@ export { SettleComment } from './reading/settle-comment';
 export { LostPictures } from './drawing/lost-pictures-line';
 export { MakersCard } from './makers/makers-card';
 export { MakersDrawn, MakersOver } from './makers/makers-drawn';
+export { MentionWriting } from './reading/mention-writing';
+export { Said } from './reading/said';
 export { MapFoot } from './reading/map-foot';
 export { Margin, useMarginWidth } from './reading/margin';
 export { ARROW_KEYS, goTo, isOnCanvas, nextLink, onReadingKey } from './canvas/canvas-walk';

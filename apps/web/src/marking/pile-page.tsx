@@ -168,6 +168,11 @@ function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: 
       <td className={`pr-3 ${submission ? '' : 'text-quiet'}`}>
         {entry.state}
         {entry.left && <span className="text-quiet"> · left the class</span>}
+        {entry.unread > 0 && (
+          <Link className="block text-sm font-semibold text-indigo underline" to={`/works/${entry.workId}`}>
+            {entry.unread} new {entry.unread === 1 ? 'comment' : 'comments'}
+          </Link>
+        )}
       </td>
       <td className="pr-3">
         {submission && (

@@ -106,6 +106,11 @@ function StudentCard({ task }: { task: StudentTask }) {
           {task.changedSince && (
             <span className="font-semibold text-ochre">changed since: hand it in again to let that count</span>
           )}
+          {task.unread > 0 && task.workId && (
+            <Link className="font-semibold text-indigo underline" to={`/works/${task.workId}`}>
+              {task.unread} new {task.unread === 1 ? 'comment' : 'comments'} on the map
+            </Link>
+          )}
           {task.remarks > 0 && (
             <span className="text-quiet">
               {task.remarks} {task.remarks === 1 ? 'comment' : 'comments'}
@@ -217,6 +222,11 @@ function TeacherList({ title, tasks }: { title: string; tasks: TeacherTask[] }) 
                   </div>
                 ))}
               </dl>
+              {task.unread > 0 && (
+                <p className="mt-1 text-sm font-semibold text-indigo">
+                  {task.unread} new {task.unread === 1 ? 'comment' : 'comments'} on maps that are drawn.
+                </p>
+              )}
               {task.oldestWaiting && (
                 <p className="mt-1 text-sm text-quiet">The oldest was handed in {showAge(task.oldestWaiting)}.</p>
               )}

@@ -1,10 +1,10 @@
-import type { WorkDetail } from '@ichnograph/contract';
+import type { CommentRow, WorkDetail } from '@ichnograph/contract';
 import { foldedOf, markAt } from '@ichnograph/core';
 import type { PersonMark, TopicMap } from '@ichnograph/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { RefObject } from 'react';
 import { announce } from '../common/announcer';
-import { useComments, useWorkComments } from '../common/queries';
+import { useComments } from '../common/queries';
 import {
   AnswerComment,
   Canvas,
@@ -46,6 +46,7 @@ import { RoomLine } from './on-canvas/room-line';
 import { RowGrips } from './on-canvas/row-grips';
 import { ResizeGrips } from './on-canvas/resize-grips';
 import { Following, OthersDrawn, useFollow, useOwnPlace } from './here';
+import type { Threads } from './threads';
 import { TypingOverlay } from './on-canvas/typing-overlay';
 import type { OpenWork } from './use-live-work';
 
@@ -56,10 +57,13 @@ interface Props {
   host: RefObject<HTMLDivElement | null>;
   /** how those who draw here are told from one another */
   people: ReadonlyMap<string, PersonMark>;
+  threads: Threads;
+  /** whether the threads stand in the panel beside the map, and so not in its margin */
+  saidBeside: boolean;
 }
 
 /** The student's canvas: what is drawn, what is typed on it, and in its margin the remarks on what came back. */
-export function MapCanvas({ detail, work, open, host, people }: Props) {
+export function MapCanvas({ detail, work, open, host, people, threads, saidBeside }: Props) {
   const editor = useEditor();
   const { actions } = editor;
   const { commands, desk } = useCommands();
@@ -89,7 +93,7 @@ export function MapCanvas({ detail, work, open, host, people }: Props) {
   const little = useIsLittleSeen(map, open.assignment.legend);
   useEffect(() => actions.offerOverview(little), [actions, little]);
   const shown = useMemo(() => shownOf(map, folded, alone), [map, folded, alone]);
-  const remarks = useRemarks(work);
+  const remarks = useRemarks(work, saidBeside ? NO_REMARKS : threads.all);
   const margin = useMarginWidth(remarks.length);
   const [comment, chooseComment] = useState<string | null>(null);
   const gestures = useMemo(
@@ -239,7 +243,7 @@ export function MapCanvas({ detail, work, open, host, people }: Props) {
         card={(one, letter) => (
           <CommentCard comment={one} letter={letter} map={map} legend={legend} onClose={() => chooseComment(null)}>
             <div className="flex flex-wrap gap-1">
-              <AnswerComment commentId={one.id} />
+              <AnswerComment commentId={one.id} people={threads.people} />
               <SettleComment comment={one} />
             </div>
           </CommentCard>
@@ -273,11 +277,14 @@ function AloneNote() {
 }
 
 /** The remarks on what came back last: while one revises they belong beside the map. */
-function useRemarks(work: WorkDetail | null) {
+function useRemarks(work: WorkDetail | null, threads: readonly CommentRow[]) {
   const back = work?.submissions.find(({ returnedAt }) => returnedAt !== null);
   const returned = useComments(back?.id ?? null).data;
-  const meanwhile = useWorkComments(work?.id ?? null).data;
-  return useMemo(() => [...(returned ?? NO_REMARKS), ...(meanwhile ?? NO_REMARKS)], [returned, meanwhile]);
+  // What is settled among those who draw stands in the list of comments alone.
+  return useMemo(
+    () => [...(returned ?? NO_REMARKS), ...threads.filter(({ settled }) => !settled)],
+    [returned, threads],
+  );
 }
 const NO_REMARKS: never[] = [];
 

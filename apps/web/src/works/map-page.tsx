@@ -42,7 +42,8 @@ import { AboutWork } from './told/about-work';
 import type { DrawnMap } from './drawn-map';
 import { Notices } from './told/notices';
 import { ReadingLine } from './told/reading-line';
-import { SayMeanwhile } from './told/say-meanwhile';
+import { BesideMap, CommentsSign, ThreadsPanel, useThreads } from './threads';
+import type { Beside } from './threads';
 import { SaveWords } from './told/save-words';
 import { hasVersions, useLiveWork } from './use-live-work';
 import type { MapSource, OpenWork } from './use-live-work';
@@ -154,6 +155,8 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
     detail.members,
     useStore(here.store, ({ others }) => others),
   );
+  const threads = useThreads(work?.id ?? null);
+  const [beside, setBeside] = useState<Beside>('Requirements');
   useOwnChoice(here);
   useSaidArrivals(here);
   const focusCanvas = (): void => host.current?.focus({ preventScroll: true });
@@ -335,17 +338,33 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
             open.of === 'mine' || writing
               ? undefined
               : {
-                  name: 'Requirements',
+                  name: work ? beside : 'Requirements',
                   size: 256,
                   wideFrom: 1200,
                   content: (
                     <>
-                      {isReader && <SayMeanwhile workId={detail.id} open={open} />}
-                      <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />
+                      {work && <BesideMap value={beside} unread={threads.unread} onChange={setBeside} />}
+                      {work && beside === 'Comments' ? (
+                        <ThreadsPanel workId={work.id} threads={threads} open={open} onGo={go} />
+                      ) : (
+                        <ChecksPanel open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />
+                      )}
                     </>
                   ),
-                  rail: () => (
-                    <ChecksPanel rail open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />
+                  rail: (openCard) => (
+                    <>
+                      {work && (
+                        <CommentsSign
+                          unread={threads.unread}
+                          forMe={threads.forMe}
+                          onOpen={() => {
+                            setBeside('Comments');
+                            openCard();
+                          }}
+                        />
+                      )}
+                      <ChecksPanel rail open={open} onGo={go} onPlaceTerm={placeNearCentre} mayEdit={mayEdit} />
+                    </>
                   ),
                 }
           }
@@ -363,7 +382,15 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
           <div className="relative min-h-0 flex-1">
             {view === 'Map' ? (
               <CanvasMenu onClosed={focusWork}>
-                <MapCanvas detail={detail} work={work} open={open} host={host} people={people} />
+                <MapCanvas
+                  detail={detail}
+                  work={work}
+                  open={open}
+                  host={host}
+                  people={people}
+                  threads={threads}
+                  saidBeside={beside === 'Comments'}
+                />
               </CanvasMenu>
             ) : (
               <WithMap>

@@ -3,7 +3,7 @@ import type { Assignment } from '@ichnograph/core';
 import { workDocument } from '@ichnograph/contract';
 import type { WorkDetail } from '@ichnograph/contract';
 import { useEffect, useMemo, useState } from 'react';
-import { queries } from '../common/queries';
+import { askAgain, queries } from '../common/queries';
 import { openLive } from '../live';
 import type { LiveWork } from '../live';
 import { startAnswerChecks } from './checking/answer-checks';
@@ -70,7 +70,8 @@ export function useLiveWork(
       accountId,
       id: workId,
       document,
-      onWorkChanged: () => void queries.invalidateQueries({ queryKey: [`works/${workId}`] }),
+      // The work itself, and what is said on it.
+      onWorkChanged: () => void askAgain(`works/${workId}`),
       onDoubt: () => void queries.invalidateQueries({ queryKey: ['welcome'] }),
     });
     const editor = createEditor(work.live, assignment, accountId, own);

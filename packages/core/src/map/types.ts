@@ -313,6 +313,8 @@ const DRAWING = record(
     ownMaps: boolean,
     /** false: maps of it are not shown to others by a link */
     sharing: boolean,
+    /** false: students begin no threads of comments on their map while they draw; whoever teaches may */
+    comments: boolean,
     /** the tools that are shown; left out, all */
     tools: listOf(oneOf(DRAWING_TOOLS)),
     /** for the young: a topic begins with its picture */

@@ -1,13 +1,23 @@
+import type { Person } from '@ichnograph/contract';
 import { useState } from 'react';
 import { api } from '../../common/api';
 import { useWords } from '../../common/drafts';
 import { useSend } from '../../common/send';
 import { Button } from '../../ui/button';
 import { Trouble } from '../../ui/field';
-import { Writing } from '../../ui/writing';
+import { MentionWriting } from './mention-writing';
+
+const NOBODY: readonly Person[] = [];
 
 /** A word in answer to a comment; what was begun stays when another comment is looked at. */
-export function AnswerComment({ commentId }: { commentId: string }) {
+export function AnswerComment({
+  commentId,
+  people = NOBODY,
+}: {
+  commentId: string;
+  /** who may be mentioned */
+  people?: readonly Person[];
+}) {
   const { trouble, send } = useSend(['submissions', 'works']);
   const { text, setText, takes } = useWords(`answer to ${commentId}`);
   const [opened, open] = useState(false);
@@ -37,7 +47,14 @@ export function AnswerComment({ commentId }: { commentId: string }) {
       }}
     >
       <Trouble>{trouble}</Trouble>
-      <Writing aria-label="Your answer" autoFocus={opened} value={text} onText={setText} onSend={() => void answer()} />
+      <MentionWriting
+        people={people}
+        aria-label="Your answer"
+        autoFocus={opened}
+        value={text}
+        onText={setText}
+        onSend={() => void answer()}
+      />
       <div className="mt-1 flex gap-1">
         <Button small type="submit" disabled={text.trim() === ''}>
           Answer

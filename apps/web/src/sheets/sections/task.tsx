@@ -35,6 +35,7 @@ export function TaskSection() {
     gatheringHint?: string | undefined;
     ownMaps?: boolean | undefined;
     sharing?: boolean | undefined;
+    comments?: boolean | undefined;
     tools?: DrawingTool[] | undefined;
     pictureFirst?: boolean | undefined;
   }): void =>
@@ -118,6 +119,9 @@ export function TaskSection() {
             </Tick>
             <Tick is={task.drawing?.sharing !== false} onChange={(is) => draw({ sharing: is ? undefined : false })}>
               They may show their map to others by a link
+            </Tick>
+            <Tick is={task.drawing?.comments !== false} onChange={(is) => draw({ comments: is ? undefined : false })}>
+              They may write comments on their map while they draw, to one another and to you
             </Tick>
             <fieldset className="grid gap-1.5">
               <legend className="mb-1">What they draw with, besides topics and links</legend>

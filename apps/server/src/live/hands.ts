@@ -29,7 +29,7 @@ interface Guest {
  * Who has which map open, where they point, what they hold and type: stamped with the person by the server, told to the others
  * of the same map, kept in memory as long as they are there and nowhere else.
  */
-export class WhoIsHere {
+export class Hands {
   private readonly rooms = new Map<Document, Map<Connection, Guest>>();
   private readonly waiting = new Set<Document>();
   private timer: NodeJS.Timeout | null = null;
