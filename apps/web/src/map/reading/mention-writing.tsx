@@ -61,10 +61,12 @@ export function MentionWriting({
     <div ref={box} className="relative" onKeyDownCapture={onKey}>
       <Writing
         {...rest}
-        role="combobox"
-        aria-autocomplete="list"
-        aria-expanded={isOpen}
-        aria-controls={list}
+        {...(people.length > 0 && {
+          role: 'combobox',
+          'aria-autocomplete': 'list',
+          'aria-expanded': isOpen,
+          'aria-controls': list,
+        })}
         {...(isOpen && { 'aria-activedescendant': `${list}-${chosen}` })}
         onSelect={({ currentTarget }) => {
           setBehind(null);

@@ -1,0 +1,128 @@
+import type { Locator, Page } from '@playwright/test';
+import { enter, expect, MapDesk, test } from './school';
+
+const goOn = async (page: Page): Promise<MapDesk> => {
+  await page.getByRole('link', { name: 'Go on with the map' }).click();
+  const desk = new MapDesk(page);
+  await expect(desk.topic('Timber footbridge')).toBeVisible();
+  await desk.saved();
+  return desk;
+};
+const hereOf = ({ page }: MapDesk): Locator => page.getByRole('button', { name: /^Who is here/ });
+const heard = ({ page }: MapDesk): Locator => page.getByTestId('announcer');
+/** Opens the words of a topic, with the caret before or behind them. */
+const writeInto = async (desk: MapDesk, topic: string, key: 'Home' | 'End'): Promise<void> => {
+  await desk.topic(topic).click();
+  await desk.page.keyboard.press('F2');
+  await expect(desk.page.locator('[data-typing]')).toBeFocused();
+  await desk.page.keyboard.press(key);
+};
+
+test('three students build a group map at once: hands seen, letters merged, words kept, a lost network, threads, and who made what', async ({
+  browser,
+  school,
+}) => {
+  const pages = await Promise.all(['dmitri', 'esther', 'fabio'].map((name) => enter(browser, school, name)));
+  const [dmitri, esther, fabio] = (await Promise.all(pages.map(goOn))) as [MapDesk, MapDesk, MapDesk];
+  await expect(hereOf(dmitri)).toHaveAccessibleName(/Esther Nwosu.*Fabio Jansen|Fabio Jansen.*Esther Nwosu/);
+  await expect(heard(dmitri)).toContainText(/is here now|are here now/);
+
+  await test.step('where each points, what each holds and types is seen; one follows another’s view and lets go', async () => {
+    const box = (await esther.canvas.boundingBox())!;
+    await esther.page.mouse.move(box.x + 300, box.y + 250);
+    await esther.page.mouse.move(box.x + 310, box.y + 260);
+    await expect(dmitri.page.locator('[data-points]')).toHaveCount(1);
+    await esther.topic('Ford with stepping stones').click();
+    await expect(dmitri.page.locator('[data-held]')).toHaveCount(1);
+    await hereOf(dmitri).click();
+    const list = dmitri.page.getByRole('dialog', { name: 'Who is here' });
+    await expect(list).toContainText('has chosen “Ford with stepping stones”');
+    await list.getByRole('button', { name: 'Follow Esther' }).click();
+    await dmitri.page.keyboard.press('Escape');
+    const zoom = (desk: MapDesk): Locator => desk.page.getByRole('button', { name: /^Zoom is/ });
+    await esther.page.getByRole('button', { name: 'Zoom in' }).click();
+    await esther.page.getByRole('button', { name: 'Zoom in' }).click();
+    await expect(zoom(esther)).not.toHaveText('71 %');
+    const nearer = await zoom(esther).innerText();
+    await expect(zoom(dmitri)).toHaveText(nearer);
+    await dmitri.canvas.press('Escape');
+    await expect(dmitri.page.getByText('You see what Esther sees')).toHaveCount(0);
+    for (const desk of [dmitri, esther]) await desk.page.getByRole('button', { name: 'Fit', exact: true }).click();
+  });
+
+  await test.step('what two type into one topic is merged letter by letter', async () => {
+    await writeInto(dmitri, 'Oak stands 30 years', 'Home');
+    await writeInto(esther, 'Oak stands 30 years', 'End');
+    await dmitri.page.keyboard.type('Good ');
+    await esther.page.keyboard.type(' at least');
+    await expect(esther.page.locator('[data-typing]')).toHaveValue('Oak stands 30 years at least');
+    await dmitri.page.keyboard.press('Enter');
+    await expect(esther.page.locator('[data-typing]')).toHaveValue('Good Oak stands 30 years at least');
+    await esther.page.keyboard.type(', or so');
+    await esther.page.keyboard.press('Enter');
+    for (const desk of [dmitri, esther, fabio])
+      await expect(desk.topic('Good Oak stands 30 years at least, or so')).toBeVisible();
+  });
+
+  await test.step('one deletes what another types in: the words are kept, and that is said', async () => {
+    await writeInto(esther, 'Stones lie there already', 'End');
+    await esther.page.keyboard.type(' for free');
+    await fabio.topic('Stones lie there already').click();
+    await expect(fabio.page.getByText(/EN writes/)).toBeVisible();
+    await fabio.page.keyboard.press('Delete');
+    await expect(esther.page.getByText('are kept for a new topic here')).toBeVisible();
+    await esther.page.keyboard.press('Enter');
+    await expect(fabio.topic('Stones lie there already for free')).toBeVisible();
+    // Undo takes back one’s own deed, and leaves what the others did.
+    await fabio.canvas.press('Control+z');
+    await expect(esther.topic('Stones lie there already')).toBeVisible();
+    await expect(esther.topic('Stones lie there already for free')).toBeVisible();
+  });
+
+  await test.step('one loses the network: gone for the others within seconds, and back with what was drawn meanwhile', async () => {
+    await fabio.page.context().setOffline(true);
+    await expect(fabio.state).toHaveText('Offline, kept here');
+    await expect(hereOf(dmitri)).not.toHaveAccessibleName(/Fabio/, { timeout: 5500 });
+    await expect(hereOf(fabio)).toHaveAccessibleName('Who is here: nobody else');
+    const box = (await fabio.canvas.boundingBox())!;
+    await fabio.makeByDoubleClick('Measured offline', { x: box.x + 60, y: box.y + 40 });
+    await fabio.page.context().setOffline(false);
+    await fabio.saved();
+    await expect(dmitri.topic('Measured offline')).toBeVisible();
+    await expect(hereOf(dmitri)).toHaveAccessibleName(/Fabio/);
+  });
+
+  await test.step('a thread: begun with a name, heard, answered, settled', async () => {
+    await dmitri.topic('Cost').click();
+    await dmitri.page.getByRole('button', { name: /^Comments/ }).click();
+    await dmitri.page.getByPlaceholder(/^Say something/).click();
+    await dmitri.page.keyboard.type('@es');
+    await dmitri.page.keyboard.press('Enter');
+    await dmitri.page.keyboard.type('who pays for this?');
+    await dmitri.page.keyboard.press('Control+Enter');
+    await expect(heard(esther)).toContainText('Dmitri says: @Esther who pays for this?');
+    await esther.page.getByRole('button', { name: 'Comments, 1 new' }).click();
+    const thread = esther.page.locator('[data-thread]');
+    await expect(thread).toContainText('on “Cost”');
+    await expect(esther.page.getByRole('button', { name: 'Comments', exact: true })).toBeVisible();
+    await thread.getByRole('button', { name: 'Answer' }).click();
+    await esther.page.keyboard.type('The parish does.');
+    await esther.page.keyboard.press('Control+Enter');
+    const mine = dmitri.page.locator('[data-thread]');
+    await expect(mine).toContainText('The parish does.');
+    await mine.getByRole('button', { name: 'Settle it' }).click();
+    await expect(esther.page.getByRole('button', { name: 'Show one that is settled' })).toBeVisible();
+  });
+
+  await test.step('who made what: on the map and as a table', async () => {
+    await hereOf(dmitri).click();
+    await dmitri.page.getByRole('button', { name: 'Who made what' }).click();
+    await dmitri.page.keyboard.press('Escape');
+    const card = dmitri.page.getByRole('region', { name: 'Who made what' });
+    await expect(card.getByRole('row', { name: /Fabio Jansen/ })).toContainText('1');
+    await card.getByRole('button', { name: /Fabio Jansen/ }).click();
+    await expect(
+      dmitri.page.locator('.react-flow__node.selected').locator(dmitri.topic('Measured offline')),
+    ).toHaveCount(1);
+  });
+});
