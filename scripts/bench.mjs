@@ -6,7 +6,7 @@ import { DATABASE_PACKAGES } from './lib/database.mjs';
 import { ensureBuilt, ensureNode, ensurePackages } from './lib/prepare.mjs';
 import { run } from './lib/say.mjs';
 
-const PARTS = ['checks', 'class', 'editor', 'formats', 'heap', 'saving', 'pile', 'rush', 'sizes', 'tidy'];
+const PARTS = ['checks', 'class', 'editor', 'formats', 'heap', 'live', 'saving', 'pile', 'rush', 'sizes', 'tidy'];
 
 await run(async () => {
   ensureNode();

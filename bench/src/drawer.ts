@@ -1,6 +1,6 @@
 import { HocuspocusProvider, HocuspocusProviderWebsocket } from '@hocuspocus/provider';
 import { LIVE_PATH, workDocument } from '@ichnograph/contract';
-import type { LiveMessage, StudentTask, WorkDetail } from '@ichnograph/contract';
+import type { AssignmentDetail, Here, LiveMessage, SheetDetail, StudentTask, WorkDetail } from '@ichnograph/contract';
 import type { TopicMap } from '@ichnograph/core';
 import { LiveMap } from '@ichnograph/livemap';
 import WebSocket from 'ws';
@@ -8,13 +8,15 @@ import * as Y from 'yjs';
 
 /** One student at a map, as their browser does it. */
 export class Drawer {
-  private readonly doc = new Y.Doc();
-  private readonly live = new LiveMap(this.doc, String(this.doc.clientID));
+  readonly doc = new Y.Doc();
+  readonly live = new LiveMap(this.doc, String(this.doc.clientID));
   private readonly waiting: { count: number; done: () => void }[] = [];
   private socket?: HocuspocusProviderWebsocket;
   private provider?: HocuspocusProvider;
   private at = 0;
   changeSize = 0;
+  /** told of what others do beside the map */
+  onHere: (message: Extract<LiveMessage, { type: 'here' }>) => void = () => undefined;
 
   constructor(
     private readonly url: string,
@@ -51,12 +53,18 @@ export class Drawer {
   }
 
   private hear(message: LiveMessage): void {
+    if (message.type === 'here') this.onHere(message);
     if (message.type !== 'stored') return;
     const stored = message.counters[this.live.client] ?? 0;
     while (this.waiting[0] && this.waiting[0].count <= stored) this.waiting.shift()!.done();
   }
 
-  private saved(): Promise<void> {
+  /** Says where this person points. */
+  say(here: Omit<Here, 'type'>): void {
+    this.provider!.sendStateless(JSON.stringify({ type: 'here', ...here }));
+  }
+
+  saved(): Promise<void> {
     return new Promise((done) => this.waiting.push({ count: this.live.made, done }));
   }
 
@@ -82,33 +90,68 @@ export class Drawer {
   }
 }
 
-/** So many students of their own, each with a work begun. */
-export async function readyPeople(url: string, many: number): Promise<Drawer[]> {
-  const call = async (cookie: string, path: string, body?: object): Promise<Response> => {
-    const answer = await fetch(`${url}/api/${path}`, {
-      method: body ? 'POST' : 'GET',
-      headers: { cookie, ...(body && { 'content-type': 'application/json' }) },
-      ...(body && { body: JSON.stringify(body) }),
-    });
-    if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`);
-    return answer;
-  };
-  const signIn = async (name: string): Promise<string> =>
-    (await call('', `demo/sign-in/${name}`, {})).headers.getSetCookie()[0]!.split(';')[0]!;
-  const head = await signIn('halina');
-  const classes = (await (await call(head, 'classes')).json()) as { id: string; name: string }[];
-  const room = classes.find(({ name }) => name === 'Technology 9B');
-  const people: Drawer[] = [];
+async function call<T = unknown>(
+  url: string,
+  cookie: string,
+  path: string,
+  body?: object,
+  method = body ? 'POST' : 'GET',
+): Promise<T> {
+  const answer = await fetch(`${url}/api/${path}`, {
+    method,
+    headers: { cookie, ...(body && { 'content-type': 'application/json' }) },
+    ...(body && { body: JSON.stringify(body) }),
+  });
+  const text = await answer.text();
+  if (!answer.ok) throw new Error(`${path}: ${answer.status} ${text}`);
+  return (text === '' ? undefined : JSON.parse(text)) as T;
+}
+
+async function signIn(url: string, name: string): Promise<string> {
+  const answer = await fetch(`${url}/api/demo/sign-in/${name}`, { method: 'POST' });
+  return answer.headers.getSetCookie()[0]!.split(';')[0]!;
+}
+
+/** So many new students of the class. */
+async function newcomers(url: string, many: number): Promise<{ id: string; cookie: string }[]> {
+  const head = await signIn(url, 'halina');
+  const classes = await call<{ id: string; name: string }[]>(url, head, 'classes');
+  const room = classes.find(({ name }) => name === 'Technology 9B')!;
+  const people = [];
   for (let i = 0; i < many; i++) {
     const name = `bench${i}`;
     const account = { role: 'student', givenName: 'Bench', familyName: String(i), name, password: 'a long first one' };
-    const { id } = (await (await call(head, 'accounts', account)).json()) as { id: string };
-    await call(head, `classes/${room!.id}/people`, { accountId: id, part: 'student' });
-    const cookie = await signIn(name);
-    await call(cookie, 'password', { current: account.password, next: 'a password of my own' });
-    const [task] = (await (await call(cookie, 'today/student')).json()) as StudentTask[];
-    const work = (await (await call(cookie, `publications/${task!.publicationId}/work`, {})).json()) as WorkDetail;
+    const { id } = await call<{ id: string }>(url, head, 'accounts', account);
+    await call(url, head, `classes/${room.id}/people`, { accountId: id, part: 'student' });
+    const cookie = await signIn(url, name);
+    await call(url, cookie, 'password', { current: account.password, next: 'a password of my own' });
+    people.push({ id, cookie });
+  }
+  return people;
+}
+
+/** So many students of their own, each with a work begun. */
+export async function readyPeople(url: string, many: number): Promise<Drawer[]> {
+  const people: Drawer[] = [];
+  for (const { cookie } of await newcomers(url, many)) {
+    const [task] = await call<StudentTask[]>(url, cookie, 'today/student');
+    const work = await call<WorkDetail>(url, cookie, `publications/${task!.publicationId}/work`, {});
     people.push(new Drawer(url, work.id, cookie));
   }
   return people;
+}
+
+/** So many students on one map. */
+export async function readyGroup(url: string, many: number): Promise<Drawer[]> {
+  const people = await newcomers(url, many);
+  const maren = await signIn(url, 'maren');
+  const sheet = await call<SheetDetail>(url, maren, 'assignments/sheets', { readyMade: 'timeline' });
+  const classes = await call<{ id: string; name: string }[]>(url, maren, 'classes');
+  const classId = classes.find(({ name }) => name === 'Technology 9B')!.id;
+  const given = await call<AssignmentDetail>(url, maren, `assignments/${sheet.id}/publications`, { classId });
+  const publication = given.publications[0]!.id;
+  const groups = [{ members: people.map(({ id }) => id) }];
+  await call(url, maren, `publications/${publication}/groups`, { groups }, 'PUT');
+  const work = await call<WorkDetail>(url, people[0]!.cookie, `publications/${publication}/work`, {});
+  return people.map(({ cookie }) => new Drawer(url, work.id, cookie));
 }

@@ -3,6 +3,7 @@ import { benchChecks, benchHeap } from './checks.js';
 import { benchClass } from './class.js';
 import { benchEditor } from './editor.js';
 import { benchFormats } from './formats.js';
+import { benchLive } from './live.js';
 import { benchPile } from './pile.js';
 import { benchRush } from './rush.js';
 import { benchSaving } from './saving.js';
@@ -16,6 +17,7 @@ const PARTS: Record<string, () => void | Promise<void>> = {
   editor: benchEditor,
   formats: benchFormats,
   heap: benchHeap,
+  live: benchLive,
   pile: benchPile,
   rush: benchRush,
   saving: benchSaving,

@@ -15,7 +15,8 @@ export class LiveMap {
   private readonly reader: SnapshotReader;
   private readonly undoManager: Y.UndoManager;
   private readonly listeners = new Set<() => void>();
-  private current: TopicMap;
+  /** read when it is asked for; null: something came since */
+  private current: TopicMap | null = null;
   private count = 0;
 
   /** @param client this tab's own key among the document's counters */
@@ -24,13 +25,13 @@ export class LiveMap {
     readonly client: string,
   ) {
     this.reader = new SnapshotReader(doc);
-    this.current = this.reader.read().map;
     this.undoManager = new Y.UndoManager(undoScope(doc), { trackedOrigins: new Set([OWN]), captureTimeout: 0 });
     doc.on('afterTransaction', this.refresh);
     this.undoManager.on('stack-cleared', this.tell);
   }
 
   get snapshot(): TopicMap {
+    this.current ??= this.reader.read().map;
     return this.current;
   }
 
@@ -92,7 +93,7 @@ export class LiveMap {
   }
 
   private readonly refresh = (): void => {
-    this.current = this.reader.read().map;
+    this.current = null;
     this.tell();
   };
 
