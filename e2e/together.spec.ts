@@ -126,3 +126,49 @@ test('three students build a group map at once: hands seen, letters merged, word
     ).toHaveCount(1);
   });
 });
+
+test('an own map is shared to be drawn on, drawn on by both, copied, and taken back while it is open', async ({
+  browser,
+  school,
+}) => {
+  const [kofi, noor] = await Promise.all(['kofi', 'noor'].map((name) => enter(browser, school, name)));
+  await kofi!.goto(`${school.url}/own-maps`);
+  await kofi!.getByRole('button', { name: 'New map' }).click();
+  await kofi!.getByLabel('Title').fill('Piers');
+  await kofi!.getByRole('button', { name: 'Begin' }).click();
+  const mine = new MapDesk(kofi!);
+  await expect(mine.canvas).toBeVisible();
+  await mine.saved();
+  const box = (await mine.canvas.boundingBox())!;
+  await mine.makeByDoubleClick('Pier', { x: box.x + 300, y: box.y + 200 });
+  await kofi!.keyboard.press('Control+k');
+  await kofi!.keyboard.type('Share it');
+  await kofi!.keyboard.press('Enter');
+  const dialog = kofi!.getByRole('dialog', { name: 'Share this map' });
+  await dialog.getByRole('combobox', { name: 'With whom' }).selectOption('Noor Halvorsen');
+  await dialog.getByRole('button', { name: 'Draw on it' }).click();
+  await dialog.getByRole('button', { name: 'Share it' }).click();
+  await expect(dialog.getByRole('list', { name: 'Shared with' })).toContainText('Noor Halvorsen may draw on it');
+
+  await noor!.getByRole('link', { name: 'Own maps' }).click();
+  await noor!.getByRole('link', { name: 'Piers' }).click();
+  const theirs = new MapDesk(noor!);
+  await expect(theirs.topic('Pier')).toBeVisible();
+  await theirs.saved();
+  await theirs.makeByDoubleClick('Deck', { x: box.x + 500, y: box.y + 400 });
+  await theirs.linkByDrag('Deck', 'Pier', 'rests on');
+  await theirs.saved();
+  await expect(mine.link('Deck', 'Pier')).toBeAttached();
+  await noor!.keyboard.press('Control+k');
+  await noor!.keyboard.type('Keep a copy');
+  await noor!.keyboard.press('Enter');
+  await expect(noor!.getByText('lies among your own maps').first()).toBeVisible();
+
+  await dialog.getByRole('button', { name: 'Take it back from Noor Halvorsen' }).click();
+  await expect(noor!.getByRole('heading', { name: 'This map is not shared with you' })).toBeVisible();
+  await expect(noor!.getByText('Pier', { exact: true })).toHaveCount(0);
+  await noor!.getByRole('link', { name: 'To your own maps' }).click();
+  await expect(noor!.getByText('Shared with you')).toHaveCount(0);
+  await noor!.getByRole('link', { name: /Piers/ }).click();
+  await expect(theirs.link('Deck', 'Pier')).toBeAttached();
+});

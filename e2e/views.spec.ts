@@ -255,7 +255,7 @@ test('by keyboard alone: vague and blank sentences are mended one after the othe
     await expect.poll(() => other.isClosed()).toBe(true);
   });
   await test.step('shown by a link without an account, framed, and by nobody once it is taken back', async () => {
-    await palette('Show it to others');
+    await palette('Share it');
     await page.getByRole('button', { name: 'Make a link' }).click();
     const link = await page.getByRole('textbox', { name: 'Link' }).inputValue();
     const frame = await page.getByRole('textbox', { name: 'To put into a page' }).inputValue();

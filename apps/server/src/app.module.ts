@@ -26,6 +26,7 @@ import { PapersModule } from './papers/index.js';
 import { PersonsModule } from './persons/index.js';
 import { RevisingModule } from './revising/index.js';
 import { SharedPagesModule } from './shared-pages/index.js';
+import { SharesModule } from './shares/index.js';
 import { SheetsModule } from './sheets/index.js';
 import { SubmissionsModule } from './submissions/index.js';
 import { TodayModule } from './today/index.js';
@@ -85,6 +86,7 @@ export class AppModule {
         MarkingModule,
         ClassInsightModule,
         PapersModule,
+        SharesModule,
         SharedPagesModule,
         GradebookModule,
         RevisingModule,

@@ -369,6 +369,36 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
     ),
     expect: [401, 201, 404, 403, 403, 403, 403, 403],
   },
+  'GET /shares': { ask: plainly('shares'), expect: [401, 200, 200, 200, 200, 200, 200, 403] },
+  'GET /shares/targets': { ask: plainly('shares/targets'), expect: [401, 200, 200, 200, 200, 200, 200, 403] },
+  // It is the classmate with whom it is shared.
+  'GET /shares/:id': {
+    ask: at(async ({ share }) => `shares/${await share()}`),
+    expect: [401, 404, 200, 404, 404, 404, 404, 403],
+  },
+  'DELETE /shares/:id': {
+    ask: at(async ({ share }) => `shares/${await share()}`),
+    expect: [401, 204, 404, 404, 404, 404, 404, 403],
+  },
+  'GET /own-maps/:id/shares': {
+    ask: at(async ({ ownMap }) => `own-maps/${await ownMap()}/shares`),
+    expect: [401, 200, 404, 404, 404, 404, 404, 403],
+  },
+  'POST /own-maps/:id/shares': {
+    ask: at(
+      async ({ ownMap }) => `own-maps/${await ownMap()}/shares`,
+      ({ room }) => ({ classId: room, mayEdit: true, endsAt: tomorrow() }),
+    ),
+    expect: [401, 201, 404, 404, 404, 404, 404, 403],
+  },
+  'GET /works/:id/shares': { ask: ofWork('/shares'), expect: [401, 200, 404, 200, 200, 404, 404, 403] },
+  'POST /works/:id/shares': {
+    ask: at(
+      ({ work }) => `works/${work}/shares`,
+      ({ room }) => ({ classId: room, mayEdit: false, endsAt: tomorrow() }),
+    ),
+    expect: [401, 201, 404, 403, 403, 403, 403, 403],
+  },
   // Beside the API: who has the link needs nothing else.
   'GET /shared/:token': {
     ask: at(async ({ sharedPage }) => `../shared/${(await sharedPage()).token}`),

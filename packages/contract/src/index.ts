@@ -16,6 +16,7 @@ export * from './publications.js';
 export * from './remarks.js';
 export * from './second-marking.js';
 export * from './shared-pages.js';
+export * from './shares.js';
 export * from './sheets.js';
 export * from './submissions.js';
 export * from './verdicts.js';

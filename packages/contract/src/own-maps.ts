@@ -30,6 +30,11 @@ export class NewOwnMap {
   @IsUUID(undefined, { message: 'choose a map' })
   fromWork?: string;
 
+  /** a share whose map is to be copied */
+  @IsOptional()
+  @IsUUID(undefined, { message: 'choose a map' })
+  fromShare?: string;
+
   /** a map file to begin with, as it was understood of a file that was brought */
   @IsOptional()
   @IsObject({ message: 'a map is what its file holds' })

@@ -166,6 +166,12 @@ export class ClassesService {
     return rows.map(({ account }) => personOf(account!)).toSorted((a, b) => a.familyName.localeCompare(b.familyName));
   }
 
+  async names(ids: readonly string[]): Promise<Map<string, string>> {
+    if (ids.length === 0) return new Map();
+    const rows = await this.data.getRepository(SchoolClass).findBy({ id: In([...ids]) });
+    return new Map(rows.map(({ id, name }) => [id, name]));
+  }
+
   /** Tells those who must know that somebody may do less now. */
   left(accountId: string): void {
     for (const listener of this.leaveListeners) listener(accountId);

@@ -20,6 +20,7 @@ import { ReadyMade } from '../beginnings/index.js';
 import { OwnMap } from '../own-maps/index.js';
 import type { Settings } from '../settings.js';
 import { SharedPage } from '../shared-pages/index.js';
+import { Share } from '../shares/index.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
 import { LookedAt, Submission } from '../submissions/index.js';
 import { MapVersion } from '../versions/index.js';
@@ -74,6 +75,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     LookedAt,
     MapVersion,
     OwnMap,
+    Share,
     SharedPage,
     StoredFile,
     FileOwner,

@@ -4,6 +4,7 @@ import { ActsModule } from '../acts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { LiveModule } from '../live/index.js';
+import { SharesModule } from '../shares/index.js';
 import { VersionsModule } from '../versions/index.js';
 import { WorksModule } from '../works/index.js';
 import { OwnMapsController } from './own-maps.controller.js';
@@ -11,7 +12,16 @@ import { OwnMapsService } from './own-maps.service.js';
 import { OwnMapsKeeper } from './own-maps.keeper.js';
 
 @Module({
-  imports: [ClassesModule, AccountsModule, ActsModule, AssignmentsModule, LiveModule, VersionsModule, WorksModule],
+  imports: [
+    ClassesModule,
+    AccountsModule,
+    ActsModule,
+    AssignmentsModule,
+    LiveModule,
+    SharesModule,
+    VersionsModule,
+    WorksModule,
+  ],
   controllers: [OwnMapsController],
   providers: [OwnMapsKeeper, OwnMapsService],
   exports: [OwnMapsKeeper, OwnMapsService],

@@ -25,6 +25,8 @@ import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import { LOGGER } from '../common/tokens.js';
 import { filledWith, LiveService, readDocumentName, Snapshots, UpdateLog } from '../live/index.js';
+import { AccountsService } from '../accounts/index.js';
+import { SharesService } from '../shares/index.js';
 import { VersionsService } from '../versions/index.js';
 import { WorksService } from '../works/index.js';
 import { OwnMap } from './own-map.entity.js';
@@ -50,11 +52,24 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
     private readonly works: WorksService,
     private readonly versions: VersionsService,
     private readonly revisions: Revisions,
+    private readonly accounts: AccountsService,
+    private readonly shares: SharesService,
     private readonly clock: Clock,
   ) {
     live.register('own', async (id, accountId) => {
       const map = await this.data.getRepository(OwnMap).findOneBy({ id, ownerId: accountId });
-      return map ? 'write' : null;
+      return map ? 'write' : shares.right('own', id, accountId);
+    });
+    shares.register('own', {
+      mayShare: async (id, accountId) => {
+        await this.owned(id, accountId);
+        return 'write';
+      },
+      shown: async (id) => {
+        const { ownerId, title, legend } = await this.data.getRepository(OwnMap).findOneByOrFail({ id });
+        const owner = (await this.accounts.people([ownerId])).get(ownerId)!;
+        return { title, madeBy: [owner], legend: legend as unknown as Legend, allows: 'write' };
+      },
     });
     versions.register('own', {
       insistSeen: (id, accountId) => this.owned(id, accountId),
@@ -119,12 +134,16 @@ export class OwnMapsService implements OnApplicationBootstrap, OnApplicationShut
 
   /** What a new map begins with, if whoever begins it may see that. */
   private async source(
-    { readyMade: id, copyOf, fromWork, map: brought }: NewOwnMap,
+    { readyMade: id, copyOf, fromWork, fromShare, map: brought }: NewOwnMap,
     accountId: string,
   ): Promise<{ map: TopicMap; legend: Legend }> {
     if (copyOf) {
       const { legend } = await this.owned(copyOf, accountId);
       return { map: await this.mapOf(copyOf), legend: legend as unknown as Legend };
+    }
+    if (fromShare) {
+      const { document, legend } = await this.shares.mapOf(fromShare, accountId);
+      return { map: (await this.snapshots.of(document))?.map ?? emptyMap(), legend };
     }
     if (fromWork) {
       const { work } = await this.works.seen(fromWork, accountId);

@@ -5,6 +5,7 @@ import { BeginningsModule } from '../beginnings/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { MarkingModule } from '../marking/index.js';
 import { SharedPagesModule } from '../shared-pages/index.js';
+import { SharesModule } from '../shares/index.js';
 import { SheetsModule } from '../sheets/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
 import { VersionsModule } from '../versions/index.js';
@@ -24,6 +25,7 @@ import { PersonsService } from './persons.service.js';
     MarkingModule,
     OwnMapsModule,
     SharedPagesModule,
+    SharesModule,
     SheetsModule,
     SubmissionsModule,
     VersionsModule,

@@ -12,6 +12,7 @@ import { FilesKeeper, FilesService } from '../files/index.js';
 import { MarkingKeeper } from '../marking/index.js';
 import { OwnMapsKeeper } from '../own-maps/index.js';
 import { SharedPagesKeeper } from '../shared-pages/index.js';
+import { SharesKeeper } from '../shares/index.js';
 import { SheetsKeeper } from '../sheets/index.js';
 import { Submission, SubmissionsKeeper } from '../submissions/index.js';
 import { VersionsKeeper } from '../versions/index.js';
@@ -29,6 +30,7 @@ export class PersonsService {
     private readonly files: FilesService,
     private readonly works: WorksKeeper,
     sharedPages: SharedPagesKeeper,
+    shares: SharesKeeper,
     marking: MarkingKeeper,
     versions: VersionsKeeper,
     submissions: SubmissionsKeeper,
@@ -42,6 +44,7 @@ export class PersonsService {
   ) {
     this.keepers = [
       sharedPages,
+      shares,
       marking,
       versions,
       submissions,

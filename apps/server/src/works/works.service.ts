@@ -16,6 +16,7 @@ import { LiveService, UpdateLog } from '../live/index.js';
 import type { Right } from '../live/index.js';
 import { GroupsService } from './groups.service.js';
 import { WorkMember } from './work-member.entity.js';
+import { SharesService } from '../shares/index.js';
 import { Work } from './work.entity.js';
 
 /** Whether nothing is drawn or handed in any more, whatever the state of a work. */
@@ -48,9 +49,14 @@ export class WorksService {
     private readonly groups: GroupsService,
     private readonly log: UpdateLog,
     private readonly live: LiveService,
+    private readonly shares: SharesService,
     private readonly clock: Clock,
   ) {
     live.register('work', (id, accountId) => this.rightTo(id, accountId));
+    shares.register('work', {
+      mayShare: (id, accountId) => this.mayShare(id, accountId),
+      shown: (id) => this.sharedAs(id),
+    });
   }
 
   /** The student's work on a publication, begun now if it was not. The starter is laid in the same unit of work. */
@@ -158,8 +164,29 @@ export class WorksService {
     if (!work) return null;
     const part = await this.classes.partIn(work.publication!.classId, accountId);
     if (part === 'teacher' || part === 'assistant') return 'read';
-    if (part !== 'student' || !work.members!.some((member) => member.accountId === accountId)) return null;
+    if (part !== 'student' || !work.members!.some((member) => member.accountId === accountId))
+      return this.shares.right('work', id, accountId);
     return isOpen(work) ? 'write' : 'read';
+  }
+
+  /** Its members share a work for what its assignment allows; those who teach look after what is shared. */
+  private async mayShare(id: string, accountId: string): Promise<'write' | 'read' | null> {
+    const { work, isMember } = await this.seen(id, accountId);
+    if (!isMember) return null;
+    const sharing = (await this.revisions.bodyOf(work.revisionId)).drawing?.sharing;
+    return sharing === false ? null : sharing === true ? 'write' : 'read';
+  }
+
+  /** What those see with whom it is shared: the map and its makers, nothing of its requirements, comments and marks. */
+  private async sharedAs(id: string) {
+    const work = await this.data.getRepository(Work).findOneOrFail({
+      where: { id },
+      relations: { publication: { schoolClass: true }, members: { account: true } },
+    });
+    const { title, legend, drawing } = await this.revisions.bodyOf(work.revisionId);
+    const allows: Right =
+      drawing?.sharing === false ? null : drawing?.sharing === true && isOpen(work) ? 'write' : 'read';
+    return { title, legend, madeBy: membersOf(work), allows };
   }
 }
 

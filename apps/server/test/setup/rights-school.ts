@@ -9,6 +9,7 @@ import type {
   ExportState,
   Pile,
   SharedPageRow,
+  ShareRow,
   SheetDetail,
   SubmissionDetail,
   VersionRow,
@@ -121,6 +122,14 @@ export async function rightsSchool() {
     const wanted = { endsAt: new Date(Date.now() + 86_400_000).toISOString(), showsNames: false };
     return (await people.member.post<SharedPageRow>(`works/${work.id}/pages`, wanted)).body;
   };
+  const share = async (): Promise<string> => {
+    const wanted = {
+      accountId: people.classmate.id,
+      mayEdit: false,
+      endsAt: new Date(Date.now() + 86_400_000).toISOString(),
+    };
+    return (await people.member.post<ShareRow>(`own-maps/${await ownMap()}/shares`, wanted)).body.id;
+  };
   const readyMade = async (): Promise<string> =>
     (await boss.post<{ id: string }>('ready-made', { assignmentId: sheet.id, guidance: '' })).body.id;
   const newSheet = async (): Promise<string> =>
@@ -165,6 +174,7 @@ export async function rightsSchool() {
     trial,
     ownMap,
     sharedPage,
+    share,
     readyMade,
     newSheet,
     export: export_,

@@ -92,6 +92,12 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await loadPage(() => import('../own-maps/own-maps-page'))).OwnMapsPage }),
           },
           {
+            path: 'shared-maps/:id',
+            lazy: async () => ({
+              Component: (await loadPage(() => import('../own-maps/shared-map-page'))).SharedMapPage,
+            }),
+          },
+          {
             path: 'own-maps/:id',
             lazy: async () => ({ Component: (await loadPage(() => import('../own-maps/own-map-page'))).OwnMapPage }),
           },

@@ -32,7 +32,11 @@ import type {
   RosterEntry,
   SecondMarking,
   SecondMarkRow,
+  SharedMapDetail,
   SharedPages,
+  SharedWithMe,
+  Shares,
+  ShareTargets,
   SheetDetail,
   SheetNow,
   StaysHard,
@@ -48,7 +52,8 @@ import type {
 import { api, ApiError, whenSignedOut } from './api';
 
 /** Trouble that goes by: no connection, or a server that is not well. */
-const isPassing = (error: unknown): boolean => error instanceof ApiError && (error.status === 0 || error.status >= 500);
+export const isPassing = (error: unknown): boolean =>
+  error instanceof ApiError && (error.status === 0 || error.status >= 500);
 
 export const queries = new QueryClient({
   defaultOptions: {
@@ -82,6 +87,13 @@ export const useOwnMaps = () => useQuery({ ...read<OwnMapRow[]>('own-maps'), ref
 export const useOwnMap = (id: string) => useQuery(read<OwnMapDetail>(`own-maps/${id}`));
 /** Links by which others read a map. @param path the map's, below the API */
 export const useSharedPages = (path: string) => useQuery(read<SharedPages>(`${path}/pages`));
+/** With whom a map is shared. @param path the map's, below the API */
+export const useShares = (path: string) => useQuery(read<Shares>(`${path}/shares`));
+export const useShareTargets = () => useQuery(read<ShareTargets>('shares/targets'));
+/** What others share with one. */
+export const useSharedWithMe = () => useQuery({ ...read<SharedWithMe[]>('shares'), refetchOnMount: 'always' });
+export const useSharedMap = (id: string) =>
+  useQuery({ ...read<SharedMapDetail>(`shares/${id}`), refetchOnMount: 'always' });
 export const useReadyMade = () => useQuery(read<ReadyMadeRow[]>('ready-made'));
 /** The classes one teaches in which standing rules are in force. */
 export const useRulesInForce = () => useQuery(read<ClassName[]>('standing-rules'));

@@ -2,7 +2,7 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { Failed } from './failures';
 import { Loading } from './page';
-import { queries } from './queries';
+import { isPassing, queries } from './queries';
 
 /** What a page shows that has nothing to show yet. One that could not load asks again by itself (see `queries`). */
 export function Waiting({ of, what }: { of: UseQueryResult; what: string }) {
@@ -13,7 +13,14 @@ const isStale = (): boolean =>
   queries
     .getQueryCache()
     .getAll()
-    .some((query) => query.isActive() && query.state.status === 'error' && query.state.data !== undefined);
+    .some(
+      (query) =>
+        query.isActive() &&
+        query.state.status === 'error' &&
+        // What is refused is not there for this person any more, and its page says so.
+        isPassing(query.state.error) &&
+        query.state.data !== undefined,
+    );
 const subscribe = (listener: () => void): (() => void) => queries.getQueryCache().subscribe(listener);
 
 /** Stands beside what was there when it could not be asked for again: that is never replaced by a failure. */

@@ -4,6 +4,7 @@ import * as Y from 'yjs';
 import { createStore } from 'zustand/vanilla';
 import { Connection } from './connection';
 import { keep } from './kept';
+import type { Kept } from './kept';
 import { openWhoIsHere } from './who-is-here';
 import type { WhoIsHere } from './who-is-here';
 import { noteUnsent } from './unsent';
@@ -31,14 +32,18 @@ interface Wishes {
   accountId: string;
   /** under which this browser keeps it */
   id: string;
+  /** whether this browser keeps it for when the connection is gone */
+  keeps?: boolean;
   /** its name on the server */
   document: string;
   onWorkChanged: () => void;
   onDoubt: () => void;
 }
 
+const KEPT_NOWHERE: Kept = { isKept: () => false, destroy: () => undefined };
+
 /** Opens a live map: the copy this browser keeps, the connection, and the truth about what is saved. */
-export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wishes): LiveWork {
+export function openLive({ accountId, id, keeps = true, document, onWorkChanged, onDoubt }: Wishes): LiveWork {
   const doc = new Y.Doc();
   const live = new LiveMap(doc, String(doc.clientID));
   const store = newStore();
@@ -86,7 +91,7 @@ export function openLive({ accountId, id, document, onWorkChanged, onDoubt }: Wi
     }
     tell();
   };
-  const kept = keep(accountId, id, doc, () => tell());
+  const kept = keeps ? keep(accountId, id, doc, () => tell()) : KEPT_NOWHERE;
   const connection: Connection = new Connection(doc, document, {
     onChange: () => {
       // A map that may only be read is in another state than the page may think.

@@ -16,6 +16,7 @@ import { Button } from '../ui/button';
 import { Confirm, Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { Menu, MenuItem } from '../ui/menu';
+import { SharedWithYou } from './shared-with-you';
 import { NewMapDialog } from './new-map-dialog';
 import { Thumbnail } from '../map';
 
@@ -42,7 +43,7 @@ export function OwnMapsPage() {
   return (
     <Page
       title="Own maps"
-      lead="Maps that belong to no assignment. Nobody sees them but you."
+      lead="Maps that belong to no assignment. Nobody sees them but you, and those you share them with."
       actions={
         <>
           <Button onClick={() => setBrings(true)}>
@@ -115,6 +116,7 @@ export function OwnMapsPage() {
           )}
         </>
       )}
+      <SharedWithYou />
       {asking?.what === 'save' && <SaveOwnMap id={asking.map.id} onDone={() => setAsking(null)} />}
       <BringInDialog
         open={brings}

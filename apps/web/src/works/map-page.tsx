@@ -149,7 +149,8 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const [waits] = useState(() => mayEdit && bankChips(editor.store.getState().map, assignment).length > 0);
   const me = useMe();
   // Who teaches the class looks on while it is drawn.
-  const isReader = open.of === 'work' && !detail.members.some(({ id }) => id === me.id);
+  const isReader =
+    (open.of === 'work' || open.of === 'shared') && !mayEdit && !detail.members.some(({ id }) => id === me.id);
   const { here } = open.work;
   const people = useMarksOf(
     detail.members,
@@ -335,7 +336,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
                 }
           }
           right={
-            open.of === 'mine' || writing
+            open.of === 'mine' || open.of === 'shared' || writing
               ? undefined
               : {
                   name: work ? beside : 'Requirements',

@@ -19,7 +19,7 @@ import type { Editor } from './editor';
 export interface MapSource {
   id: string;
   document: string;
-  of: 'sheet' | 'try-out' | 'mine';
+  of: 'sheet' | 'try-out' | 'mine' | 'shared';
   /** the page it belongs to, to go back to */
   back: { to: string; name: string };
   /** opens what changes its legend, where that is its owner's */
@@ -70,8 +70,10 @@ export function useLiveWork(
       accountId,
       id: workId,
       document,
+      // What others share leaves this browser as they take it back.
+      keeps: of !== 'shared',
       // The work itself, and what is said on it.
-      onWorkChanged: () => void askAgain(`works/${workId}`),
+      onWorkChanged: () => void askAgain(of === 'shared' ? `shares/${workId}` : `works/${workId}`),
       onDoubt: () => void queries.invalidateQueries({ queryKey: ['welcome'] }),
     });
     const editor = createEditor(work.live, assignment, accountId, own);
@@ -100,6 +102,9 @@ export function useLiveWork(
       editor.store.subscribe(() => answers.look(work.store.getState().state === 'saved', editor.store.getState().map)),
       editor.store.subscribe(check),
       work.store.subscribe(check),
+      work.store.subscribe(({ state }, before) => {
+        if (of === 'shared' && state === 'closed' && before.state !== 'closed') void askAgain(`shares/${workId}`);
+      }),
       editor.destroy,
       checker.stop,
       work.destroy,

@@ -311,7 +311,7 @@ const DRAWING = record(
     tidy: boolean,
     /** whether they may bring in one of their own maps */
     ownMaps: boolean,
-    /** false: maps of it are not shown to others by a link */
+    /** false: maps of it are not shared with others; true: others may be let draw on them too; left out: they may be shown */
     sharing: boolean,
     /** false: students begin no threads of comments on their map while they draw; whoever teaches may */
     comments: boolean,

@@ -118,8 +118,13 @@ export function TaskSection() {
               They may bring in one of their own maps
             </Tick>
             <Tick is={task.drawing?.sharing !== false} onChange={(is) => draw({ sharing: is ? undefined : false })}>
-              They may show their map to others by a link
+              They may show their map to others, of their classes or by a link
             </Tick>
+            {task.drawing?.sharing !== false && (
+              <Tick is={task.drawing?.sharing === true} onChange={(is) => draw({ sharing: is ? true : undefined })}>
+                They may let others draw on it too
+              </Tick>
+            )}
             <Tick is={task.drawing?.comments !== false} onChange={(is) => draw({ comments: is ? undefined : false })}>
               They may write comments on their map while they draw, to one another and to you
             </Tick>

@@ -63,7 +63,7 @@ const BRING_FILE: Command = {
 const SHARE: Command = {
   id: 'share',
   group: 'map',
-  name: 'Show it to others by a link …',
+  name: 'Share it: with people, a class, or by a link …',
   keys: [],
   where: 'page',
   run: ({ show }) => show('share'),
@@ -88,6 +88,9 @@ const keepOwn = (fromWork: string): Command =>
   keepCopy('Keep a copy among your own maps', () => ({ title: '', fromWork }));
 const copyOwn = (copyOf: string): Command =>
   keepCopy('Make a copy of this map', (title) => ({ title: `${title} (copy)`.slice(0, LIMITS.text), copyOf }));
+
+const copyShared = (fromShare: string): Command =>
+  keepCopy('Keep a copy among your own maps', () => ({ title: '', fromShare }));
 
 const changeLegend = (run: () => void): Command => ({
   id: 'legend',
@@ -136,7 +139,13 @@ export function commandsFor(
     ...kindCommands(assignment),
     ...LOOKING,
     ...(onLegend ? [changeLegend(onLegend)] : []),
-    ...(of === 'work' ? [keepOwn(workId)] : of === 'mine' ? [copyOwn(workId)] : []),
+    ...(of === 'work'
+      ? [keepOwn(workId)]
+      : of === 'mine'
+        ? [copyOwn(workId)]
+        : of === 'shared'
+          ? [copyShared(workId)]
+          : []),
     ...(of === 'mine' || of === 'work' ? [SHARE] : []),
     ...(of === 'mine' || assignment.drawing?.ownMaps ? [BRING_OWN] : []),
     ...(of !== 'work' || assignment.drawing?.ownMaps ? [BRING_FILE] : []),
@@ -144,7 +153,7 @@ export function commandsFor(
   ].filter(
     (command) =>
       (mayEdit || !command.edits) &&
-      (of !== 'mine' || !OF_ASSIGNMENTS.has(command.id)) &&
+      ((of !== 'mine' && of !== 'shared') || !OF_ASSIGNMENTS.has(command.id)) &&
       (command.id !== 'versions' || hasVersions(of)) &&
       (command.id !== 'makers' || isShared) &&
       (mayTidy || !command.id.startsWith('tidy-')) &&

@@ -6,6 +6,7 @@ import { api, SaidError, sentenceOfError } from '../../common/api';
 import { dateIn, instantOf, showDay } from '../../common/dates';
 import { useSharedPages, useTimeZone } from '../../common/queries';
 import { useSend } from '../../common/send';
+import { ShareWith } from './share-with';
 import { Button } from '../../ui/button';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
@@ -25,18 +26,18 @@ export function ShareDialog({
   onOpenChange: (open: boolean) => void;
 }) {
   return (
-    <Dialog
-      open={open}
-      onOpenChange={onOpenChange}
-      title="Show this map to others"
-      description="Whoever has the link reads the map as it is saved, with its notes, and finds nothing else. They need no account."
-    >
-      {open && <Share path={path} />}
+    <Dialog open={open} onOpenChange={onOpenChange} title="Share this map">
+      {open && (
+        <div className="grid gap-5">
+          <ShareWith path={path} />
+          <Links path={path} />
+        </div>
+      )}
     </Dialog>
   );
 }
 
-function Share({ path }: { path: string }) {
+function Links({ path }: { path: string }) {
   const zone = useTimeZone();
   const list = useSharedPages(path);
   const { send, trouble, isSending } = useSend([`${path}/pages`]);
@@ -52,7 +53,13 @@ function Share({ path }: { path: string }) {
       await api.post(`${path}/pages`, { endsAt, showsNames });
     }, 'The link is made.');
   return (
-    <div className="grid gap-4">
+    <section aria-labelledby="share-links" className="grid gap-3 border-t border-rule pt-4">
+      <h3 id="share-links" className="font-semibold">
+        With whoever has a link
+      </h3>
+      <p className="text-sm text-quiet">
+        They read the map as it is saved, with its notes, and find nothing else. They need no account.
+      </p>
       <Trouble>{trouble}</Trouble>
       {mayMake ? (
         <form
@@ -103,7 +110,7 @@ function Share({ path }: { path: string }) {
         </ul>
       )}
       {pages.length === 0 && !mayMake && <p className="text-quiet">There are none.</p>}
-    </div>
+    </section>
   );
 }
 
