@@ -102,13 +102,13 @@ test('three students build a group map at once: hands seen, letters merged, word
     await dmitri.page.keyboard.press('Control+Enter');
     await expect(heard(esther)).toContainText('Dmitri says: @Esther who pays for this?');
     await esther.page.getByRole('button', { name: 'Comments, 1 new' }).click();
-    const thread = esther.page.locator('[data-thread]');
+    const thread = esther.page.locator('[data-thread]').filter({ hasText: 'on “Cost”' });
     await expect(thread).toContainText('on “Cost”');
     await expect(esther.page.getByRole('button', { name: 'Comments', exact: true })).toBeVisible();
     await thread.getByRole('button', { name: 'Answer' }).click();
     await esther.page.keyboard.type('The parish does.');
     await esther.page.keyboard.press('Control+Enter');
-    const mine = dmitri.page.locator('[data-thread]');
+    const mine = dmitri.page.locator('[data-thread]').filter({ hasText: 'on “Cost”' });
     await expect(mine).toContainText('The parish does.');
     await mine.getByRole('button', { name: 'Settle it' }).click();
     await expect(esther.page.getByRole('button', { name: 'Show one that is settled' })).toBeVisible();

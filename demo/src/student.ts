@@ -35,6 +35,11 @@ export class DemoStudent {
     await this.app.get(WorksService).revise(this.workId, this.account);
   }
 
+  /** The id of a topic on the live map, by its words. */
+  topicCalled(text: string): string {
+    return this.live.snapshot.topics.find((one) => one.text === text)!.id;
+  }
+
   /** Makes the live map look like the drawn one: what is there is changed, what is not drawn goes, all else is added. */
   async draw(map: TopicMap): Promise<void> {
     for (const { id, origin } of this.live.snapshot.topics) if (origin !== undefined) this.ids.set(origin, id);

@@ -1,7 +1,18 @@
 import type { INestApplication } from '@nestjs/common';
-import { writeAssignment } from '@ichnograph/core';
+import { emptyMap, writeAssignment, writeMap } from '@ichnograph/core';
 import type { AccountsService } from '@ichnograph/server';
-import { actOf, Acts, ClassesService, GroupsService, PublicationsService, SheetsService } from '@ichnograph/server';
+import {
+  actOf,
+  Acts,
+  ClassesService,
+  Comments,
+  GroupsService,
+  OwnMapsService,
+  PublicationsService,
+  SharesService,
+  SheetsService,
+  Threads,
+} from '@ichnograph/server';
 import type { DemoClock } from '../demo-clock.js';
 import { CLASS_11, STUDENTS_11 } from '../people.js';
 import { DemoStudent } from '../student.js';
@@ -52,5 +63,60 @@ export async function loadCrossing(
   const ready = await drawn(groups[0]!, -2);
   clock.at(-1, '08:45');
   await ready.handIn('We measured the stream ourselves.');
-  await drawn(groups[1]!.slice(0, 2), -1);
+  const [dmitri, esther] = groups[1]!.slice(0, 2) as [Account, Account];
+  const atWork = await drawn([dmitri, esther], -1);
+  await talk(app, clock, atWork, dmitri, esther);
+  await shareList(app, clock, classId, esther);
+}
+
+/** What two of a group said to one another while they drew; their teacher has not read it yet. */
+async function talk(
+  app: INestApplication,
+  clock: DemoClock,
+  atWork: DemoStudent,
+  asks: Account,
+  answers: Account,
+): Promise<void> {
+  const threads = app.get(Threads);
+  clock.at(-1, '15:20');
+  const { workId } = atWork;
+  const target = atWork.topicCalled('Timber footbridge');
+  const text = '@Esther, did you measure how high the stream stood in March?';
+  const thread = await threads.begin(workId, { anchor: 'topic', target, text }, actOf(asks.id));
+  clock.at(-1, '15:40');
+  await app.get(Comments).answer(thread, 'Up to the second step. I will add a reason for it.', actOf(answers.id));
+  for (const { id } of [asks, answers]) await threads.read(workId, clock.now(), id);
+}
+
+/** A map of one of them for the whole class to draw on. */
+async function shareList(app: INestApplication, clock: DemoClock, classId: string, owner: Account): Promise<void> {
+  const ids = ['measure', 'width', 'banks', 'flood', 'users'];
+  const words = [
+    'What to measure at the stream',
+    'Width from bank to bank',
+    'How firm the banks are',
+    'Height of the last flood',
+    'Who crosses in an hour',
+  ];
+  const topics = ids.map((id, i) => ({
+    id,
+    text: words[i]!,
+    kind: null,
+    x: i === 0 ? 0 : (i - 2.5) * 230,
+    y: i === 0 ? 0 : 140,
+    width: 190,
+    height: 40,
+  }));
+  const links = ids.slice(1).map((to, i) => ({
+    id: `to-${to}`,
+    from: 'measure',
+    to,
+    phrase: ['begins with the', 'asks', 'asks for the', 'asks'][i]!,
+    kind: null,
+  }));
+  const map = writeMap({ ...emptyMap(), title: words[0]!, topics, links });
+  const id = await app.get(OwnMapsService).begin({ title: words[0]!, map }, actOf(owner.id));
+  const endsAt = clock.at(20, '16:00').toISOString();
+  clock.at(-1, '16:00');
+  await app.get(SharesService).make({ kind: 'own', id }, { classId, mayEdit: true, endsAt }, owner);
 }
