@@ -129,9 +129,11 @@ export class Hands {
   /** Browsers answer a ping by themselves, also where the page sleeps: who does not is not there. */
   private ping(): void {
     for (const [document, guests] of this.rooms) {
-      for (const { socket, told, isBehind } of guests.values()) {
+      for (const [connection, guest] of guests) {
+        const { socket, told, isBehind } = guest;
         if (socket.readyState === socket.OPEN) socket.ping();
-        if (isSilent(socket) === (told !== null) || isBehind) this.changed(document);
+        const isSeen = seenOf(connection, guest) !== null;
+        if (isSeen !== (told !== null) || isBehind) this.changed(document);
       }
     }
   }

@@ -1,4 +1,4 @@
-import type { Here, LiveMessage, OneHere } from '@ichnograph/contract';
+import type { Here, LiveMessage, OneHere, Person } from '@ichnograph/contract';
 import { createStore } from 'zustand/vanilla';
 
 /** What a page says of the person before it. */
@@ -16,11 +16,16 @@ export interface WhoIsHere {
 const newStore = () =>
   createStore<{
     others: readonly OneHere[];
+    /** each of them once; another list only when somebody comes or goes, and not when a hand moves */
+    people: readonly Person[];
     /** the opening whose view is followed, by its key */
     followed: string | null;
     /** whether one who only reads is seen by the others */
     shown: boolean;
-  }>(() => ({ others: [], followed: null, shown: false }));
+  }>(() => ({ others: [], people: [], followed: null, shown: false }));
+
+const isSame = (a: readonly Person[], b: readonly Person[]): boolean =>
+  a.length === b.length && a.every(({ id }, i) => id === b[i]!.id);
 
 /**
  * Who else has this map open, and what they are told of this page. While nobody else is here nothing is said.
@@ -51,7 +56,12 @@ export function openWhoIsHere(accountId: string, send: (here: Here) => void) {
   const setOthers = (others: readonly OneHere[]): void => {
     const { followed, others: before } = store.getState();
     const isThere = others.some(({ key }) => key === followed);
-    store.setState({ others, followed: isThere ? followed : null });
+    const people = [...new Map(others.map(({ person }) => [person.id, person])).values()];
+    store.setState({
+      others,
+      people: isSame(people, store.getState().people) ? store.getState().people : people,
+      followed: isThere ? followed : null,
+    });
     if (before.length === 0 && others.length > 0) say({});
   };
   return {

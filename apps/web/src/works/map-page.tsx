@@ -154,7 +154,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
   const { here } = open.work;
   const people = useMarksOf(
     detail.members,
-    useStore(here.store, ({ others }) => others),
+    useStore(here.store, (state) => state.people),
   );
   const threads = useThreads(work?.id ?? null);
   const [beside, setBeside] = useState<Beside>('Requirements');

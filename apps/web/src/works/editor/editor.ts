@@ -98,7 +98,8 @@ export function createEditor(live: LiveMap, assignment: Assignment, by: string, 
     const now = typing && worded(typing, map);
     if (now === null || now === wordsOf) return;
     set({ wordsOf: now });
-    if (wordsOf === null) return;
+    // Typed over, and no letter came yet: nothing of one's own is there to be merged.
+    if (wordsOf === null || (words === '' && typing && 'fresh' in typing && typing.fresh)) return;
     const merged = mergedWords(wordsOf, now, words);
     if (merged.words !== words) set({ words: merged.words, merged });
   };

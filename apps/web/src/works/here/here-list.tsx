@@ -28,9 +28,7 @@ export function HereList({
   /** brings the map into sight, where another view is shown */
   onMap: () => void;
 }) {
-  const others = useStore(here.store, (state) => state.others);
-  const followed = useStore(here.store, (state) => state.followed);
-  const people = [...new Map(others.map(({ person }) => [person.id, person])).values()];
+  const people = useStore(here.store, (state) => state.people);
   const { actions } = useEditor();
   const makers = useEditorState((state) => state.makers);
   if (people.length === 0 && !isReader && !isShared) return null;
@@ -52,20 +50,7 @@ export function HereList({
         <Popover.Content align="end" sideOffset={4} className="card z-50 grid w-80 gap-2 p-3" aria-label="Who is here">
           <h2 className="font-semibold">Who is here</h2>
           {people.length === 0 && <p className="text-quiet">Nobody else has this map open.</p>}
-          <ul className="grid max-h-80 gap-1.5 overflow-y-auto">
-            {others.map((one) => (
-              <Row
-                key={one.key}
-                one={one}
-                mark={marks.get(one.person.id)!}
-                isFollowed={one.key === followed}
-                onFollow={() => {
-                  onMap();
-                  here.store.setState({ followed: one.key === followed ? null : one.key });
-                }}
-              />
-            ))}
-          </ul>
+          <Doings here={here} marks={marks} onMap={onMap} />
           {isShared && (
             <Button
               small
@@ -83,6 +68,36 @@ export function HereList({
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  );
+}
+
+/** What each of them does, as it is now: drawn anew with every hand that moves, while the list is open. */
+function Doings({
+  here,
+  marks,
+  onMap,
+}: {
+  here: WhoIsHere;
+  marks: ReadonlyMap<string, PersonMark>;
+  onMap: () => void;
+}) {
+  const others = useStore(here.store, (state) => state.others);
+  const followed = useStore(here.store, (state) => state.followed);
+  return (
+    <ul className="grid max-h-80 gap-1.5 overflow-y-auto">
+      {others.map((one) => (
+        <Row
+          key={one.key}
+          one={one}
+          mark={marks.get(one.person.id)!}
+          isFollowed={one.key === followed}
+          onFollow={() => {
+            onMap();
+            here.store.setState({ followed: one.key === followed ? null : one.key });
+          }}
+        />
+      ))}
+    </ul>
   );
 }
 

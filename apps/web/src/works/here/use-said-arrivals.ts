@@ -26,14 +26,11 @@ export function useSaidArrivals({ store }: WhoIsHere): void {
   useEffect(() => {
     let told: readonly Person[] = [];
     let timer: ReturnType<typeof setTimeout> | null = null;
-    const people = (): Person[] => [
-      ...new Map(store.getState().others.map(({ person }) => [person.id, person])).values(),
-    ];
     const unsubscribe = store.subscribe((now, before) => {
-      if (now.others.length === before.others.length || timer) return;
+      if (now.people === before.people || timer) return;
       timer = setTimeout(() => {
         timer = null;
-        const here = people();
+        const here = store.getState().people;
         const said = arrivalsSaid(told, here);
         told = here;
         if (said !== null) announce(said);
