@@ -7,9 +7,9 @@ import { Allowance, NotHere, readHere } from './here.js';
 
 /** What changed within this is told at once; with the page's own pause and its way, well within 200 ms. */
 const GATHER_MS = 40;
-const PING_MS = 1200;
+const PING_MS = 900;
 /** Who answers no ping for this long is gone, whatever the connection says of itself. */
-const SILENT_MS = 3600;
+const SILENT_MS = 2700;
 /** Bytes that wait to be read by somebody: until they are read they are told nothing of pointers, so that what is stored comes first. */
 const BEHIND = 64 * 1024;
 

@@ -8,7 +8,7 @@ const plain = (words: string): string => words.normalize('NFC').toLocaleLowerCas
 /** Names offered at once. */
 const MOST = 6;
 
-/** A few lines of one's own words; after an @ the names of those who read them are offered (combobox pattern of the ARIA practices). */
+/** A few lines of one's own words; after an @ the names of those who read them are offered. A field of several lines may not be a combobox; it points at its list as one does. */
 export function MentionWriting({
   people,
   ...rest
@@ -62,9 +62,8 @@ export function MentionWriting({
       <Writing
         {...rest}
         {...(people.length > 0 && {
-          role: 'combobox',
           'aria-autocomplete': 'list',
-          'aria-expanded': isOpen,
+          'aria-haspopup': 'listbox',
           'aria-controls': list,
         })}
         {...(isOpen && { 'aria-activedescendant': `${list}-${chosen}` })}

@@ -98,9 +98,15 @@ function Other({
           style={{ transform: `translate(${at.x}px, ${at.y}px)` }}
           data-points={person.id}
         >
-          <div key={`${at.x} ${at.y}`} className="resting origin-top-left" style={{ transform: `scale(${scale})` }}>
+          <div className="origin-top-left" style={{ transform: `scale(${scale})` }}>
             {/* A sighting mark, as on a plan: a ring with cross hairs round the very place. */}
-            <svg className="absolute -left-3 -top-3" width="24" height="24" viewBox="-12 -12 24 24">
+            <svg
+              key={`${at.x} ${at.y}`}
+              className="resting absolute -left-3 -top-3"
+              width="24"
+              height="24"
+              viewBox="-12 -12 24 24"
+            >
               <circle r="6.5" fill="none" stroke="#fff" strokeWidth="4.5" />
               <path d="M0 -11V-3.5M0 3.5V11M-11 0H-3.5M3.5 0H11" stroke="#fff" strokeWidth="4.5" />
               <circle r="6.5" fill="none" stroke={mark.colour} strokeWidth="2" />

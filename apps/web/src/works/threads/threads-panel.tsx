@@ -100,7 +100,10 @@ function Begin({ workId, threads, open }: { workId: string; threads: Threads; op
   const { text, setText, takes } = useWords(`word on ${workId}`);
   const { trouble, send } = useSend([`works/${workId}`]);
   const [chosen] = selected.length === 1 ? selected : [];
-  const subject = subjectAt(map, chosen);
+  // A region is not chosen on the map: its title opens what changes it.
+  const [region, setRegion] = useState('');
+  const isRegion = map.regions.some(({ id }) => id === region);
+  const subject = isRegion ? { anchor: 'region' as const, target: region } : subjectAt(map, chosen);
   const say = (): void => {
     if (text.trim() === '') return;
     const { anchor, target } = subject;
@@ -116,6 +119,21 @@ function Begin({ workId, threads, open }: { workId: string; threads: Threads; op
       }}
     >
       <Trouble>{trouble}</Trouble>
+      {map.regions.length > 0 && (
+        <select
+          aria-label="Of what you speak"
+          className="field mb-1 w-full py-1 text-sm"
+          value={isRegion ? region : ''}
+          onChange={({ target }) => setRegion(target.value)}
+        >
+          <option value="">What is chosen, or the whole map</option>
+          {map.regions.map(({ id, title }) => (
+            <option key={id} value={id}>
+              The region “{title}”
+            </option>
+          ))}
+        </select>
+      )}
       <label className="block">
         <span className="words mb-1 block text-sm text-quiet">{subjectOf(map, open.assignment.legend, subject)}</span>
         <MentionWriting
