@@ -22,7 +22,7 @@ test('a map of one’s own: begun, enriched from the desktop, spelt, read as an 
   };
   await test.step('begun in a folder, drawn on at once, saved without being asked', async () => {
     await page.getByRole('link', { name: 'Own maps', exact: true }).click();
-    await expect(page.getByText('Nobody sees them but you.')).toBeVisible();
+    await expect(page.getByText('Nobody sees them but you, and those you share them with.')).toBeVisible();
     await page.getByRole('button', { name: 'New map' }).click();
     await page.getByLabel('Title').fill('Storms at sea');
     await page.getByRole('button', { name: 'Begin' }).click();

@@ -217,7 +217,7 @@ async function bringIn(maren, url, take) {
 /** A page that is read by its link, as whoever has it sees it. */
 async function shownToOthers(page, take) {
   await page.keyboard.press('Control+k');
-  await page.getByRole('combobox').fill('Show it to others');
+  await page.getByRole('combobox').fill('Share it');
   await page.keyboard.press('Enter');
   const link = await page.getByRole('textbox', { name: 'Link' }).first().inputValue();
   await page.goto(link);
