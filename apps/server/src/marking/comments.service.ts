@@ -42,14 +42,9 @@ export class Comments {
     const results = async () => (await this.submissions.reportOf(submissionId)).results;
     await insistThere(await this.submissions.mapOf(submissionId), anchor, target, results);
     const id = await this.acts.once(by, 'comment', async () => {
-      const comment = { id: randomUUID(), submissionId, anchor, target: target ?? null, text };
+      const comment = newComment({ submissionId }, { anchor, target, text }, by.accountId, this.clock.now());
       await this.markable.moveOn(submission, 'being marked');
-      await this.data.manager.insert(Comment, {
-        ...comment,
-        authorId: by.accountId,
-        at: this.clock.now(),
-        removedAt: null,
-      });
+      await this.data.manager.insert(Comment, comment);
       return comment.id;
     });
     await this.works.stateChanged(submission.workId);
@@ -136,6 +131,14 @@ export class Comments {
     return { comment, ...(await this.markable.mine(comment.submissionId, account.id)) };
   }
 }
+
+/** A comment as it is kept. @param of the map that was handed in, or the work that is drawn */
+export const newComment = (
+  of: { submissionId: string } | { submissionId: null; workId: string },
+  { anchor, target, text }: Pick<NewComment, 'anchor' | 'text'> & { target?: string | undefined },
+  authorId: string,
+  at: Date,
+) => ({ id: randomUUID(), ...of, anchor, target: target ?? null, text, authorId, at, removedAt: null });
 
 /** @throws unless what a comment speaks of is on the map */
 export async function insistThere(

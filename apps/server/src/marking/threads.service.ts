@@ -1,4 +1,3 @@
-import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { workDocument } from '@ichnograph/contract';
 import type { NewComment, WorkComments } from '@ichnograph/contract';
@@ -16,7 +15,7 @@ import type { Seen } from '../works/index.js';
 import { Comment } from './comment.entity.js';
 import { rowsOf } from './comment-rows.js';
 import { CommentsRead } from './comments-read.entity.js';
-import { insistThere } from './comments.service.js';
+import { insistThere, newComment } from './comments.service.js';
 
 /**
  * What is said on a map while it is drawn, by those who draw it and those who teach them. All of them read it at once, and it
@@ -62,13 +61,9 @@ export class Threads {
     if (!drawn) throw notFound('map');
     await insistThere(drawn.map, anchor, target, () => Promise.resolve([]));
     const id = await this.acts.once(by, 'comment', async () => {
-      const comment = { id: randomUUID(), submissionId: null, workId, anchor, target: target ?? null, text };
-      await this.data.manager.insert(Comment, {
-        ...comment,
-        authorId: by.accountId,
-        at: this.clock.now(),
-        removedAt: null,
-      });
+      const of = { submissionId: null, workId };
+      const comment = newComment(of, { anchor, target, text }, by.accountId, this.clock.now());
+      await this.data.manager.insert(Comment, comment);
       return comment.id;
     });
     this.works.told(workId);
