@@ -53,23 +53,23 @@ export class SettleComment {
   settled!: boolean;
 }
 
-export const JUDGEMENT_KINDS = ['result', 'criterion', 'feel'] as const;
+export const JUDGEMENT_KINDS = ['result', 'criterion', 'feel', 'person'] as const;
 export type JudgementKind = (typeof JUDGEMENT_KINDS)[number];
 
 /**
- * A level of a criterion, points in place of a result's, or what the whole is worth by feel, which counts nothing and is
- * what weights are learned from; null takes back what was given.
+ * A level of a criterion, points in place of a result's, what the whole is worth by feel, which counts nothing and is
+ * what weights are learned from, or what one of a group has more or less than the others; null takes back what was given.
  */
 export class Judge {
   @IsIn(JUDGEMENT_KINDS, { message: 'a result or a criterion is judged' })
   kind!: JudgementKind;
 
-  /** the requirement's or criterion's id; of a mark by feel `whole` */
+  /** the requirement's, criterion's or person's id; of a mark by feel `whole` */
   @IsString()
   @Length(1, 200)
   subject!: string;
 
-  /** points, the position of a level, or by feel a share of 1 */
+  /** points, the position of a level, or by feel a share of 1; of a person points more, or below nothing fewer */
   @ValidateIf((judge: Judge) => judge.value !== null)
   @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'a mark is a number' })
   value!: number | null;

@@ -95,9 +95,16 @@ export interface SubmissionRow {
   earned: number;
   outOf: number;
   extra: number;
-  /** with what is judged so far, nothing rounded; null to a student before it is returned */
+  /** with what is judged so far, nothing rounded; a student reads their own, null before it is returned */
   mark: { sum: number; outOf: number; notJudged: number; shown: ShownMark } | null;
   returnedAt: string | null;
+}
+
+/** What one of a group has instead of the group's mark. */
+export interface OwnMark {
+  accountId: string;
+  sum: number;
+  shown: ShownMark;
 }
 
 export interface PileEntry {
@@ -109,9 +116,18 @@ export interface PileEntry {
   left: boolean;
   /** comments and answers on the map that is drawn, which who asks has not read yet */
   unread: number;
-  /** `lookedAt`: whether the person who asks has opened it; `feel`: the mark given by feel, a share, null where none is */
-  submission:
-    (SubmissionRow & { flags: number; broughtFrom: string | null; lookedAt: boolean; feel: number | null }) | null;
+  submission: PileSubmission | null;
+}
+
+export interface PileSubmission extends SubmissionRow {
+  flags: number;
+  broughtFrom: string | null;
+  /** whether the person who asks has opened it */
+  lookedAt: boolean;
+  /** the mark given by feel, a share; null where none is */
+  feel: number | null;
+  /** of members whose mark is another than the group's */
+  own: OwnMark[];
 }
 
 /** Somebody else who marks, and the map they have before them. */

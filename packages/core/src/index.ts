@@ -91,6 +91,8 @@ export { NOVAK_GOWIN, scoredStructureOf, structuralScoreOf } from './marking/str
 export type { ScoredStructure, StructuralScore } from './marking/structural-score.js';
 export { leftToJudge, markOf, readForMarks } from './marking/mark-of.js';
 export type { MarkDetail, MarkReading } from './marking/mark-of.js';
+export { ownMark } from './marking/own-mark.js';
+export type { Adjustment } from './marking/own-mark.js';
 export { evidenceOf, fillBlanks, LETTER_FIELDS, REMARK_BLANKS } from './marking/remark-blanks.js';
 export type { RemarkBlank, RemarkValues } from './marking/remark-blanks.js';
 export { markLines } from './marking/mark-lines.js';

@@ -34,6 +34,7 @@ import { SoundBase1700000000002 } from './migrations/2-sound-base.js';
 import { OwnThings1700000000010 } from './migrations/10-own-things.js';
 import { OpenFormats1700000000011 } from './migrations/11-open-formats.js';
 import { Together1700000000012 } from './migrations/12-together.js';
+import { Ideas1700000000013 } from './migrations/13-ideas.js';
 import { Versions1700000000005 } from './migrations/5-versions.js';
 import { SafeAgain1700000000009 } from './migrations/9-safe-again.js';
 import { StandingRules1700000000004 } from './migrations/4-standing-rules.js';
@@ -102,5 +103,6 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     OwnThings1700000000010,
     OpenFormats1700000000011,
     Together1700000000012,
+    Ideas1700000000013,
   ],
 });

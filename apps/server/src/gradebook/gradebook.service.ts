@@ -37,19 +37,20 @@ export class GradebookService {
         person: { id, givenName, familyName },
         cells: publications.map(({ id: publicationId }) => {
           const entry = piles.get(publicationId)!.find(({ members }) => members.some((member) => member.id === id));
-          return cellOf(publicationId, entry);
+          return cellOf(publicationId, id, entry);
         }),
       })),
     };
   }
 }
 
-function cellOf(publicationId: string, entry: PileEntry | undefined): GradebookCell {
+function cellOf(publicationId: string, accountId: string, entry: PileEntry | undefined): GradebookCell {
+  const { mark = null, own = [] } = entry?.submission ?? {};
   return {
     publicationId,
     workId: entry?.workId ?? null,
     state: entry?.state ?? 'not begun',
     late: entry?.late ?? false,
-    mark: entry?.submission?.mark ?? null,
+    mark: mark && { ...mark, ...own.find((one) => one.accountId === accountId) },
   };
 }

@@ -10,7 +10,9 @@ import { Clock } from '../common/clock.js';
 import { conflict, notFound, refused } from '../common/problem.js';
 import type { Problem } from '../common/problem.js';
 import { SubmissionsService } from '../submissions/index.js';
+import type { Submission } from '../submissions/index.js';
 import { WorksService } from '../works/index.js';
+import type { Work } from '../works/index.js';
 import { JudgementEntry } from './judgement.entity.js';
 import { MarkChange } from './mark-change.entity.js';
 import { Sums } from './sums.service.js';
@@ -30,17 +32,19 @@ export class JudgingService {
     private readonly clock: Clock,
   ) {}
 
-  /** The mark: to those who mark always, to the map's members once it is returned; null to everyone else. */
+  /** The mark: to those who mark always, to each of the map's members their own once it is returned; null to everyone else. */
   async mark(submissionId: string, { id: accountId }: Account): Promise<MarkDetail | null> {
     const { submission, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
-    return isBlind || (!isStaff && !submission.returnedAt) ? null : this.sums.markOf(submission);
+    if (isBlind || (!isStaff && !submission.returnedAt)) return null;
+    return this.sums.markOf(submission, isStaff ? undefined : accountId);
   }
 
-  /** To those who mark always, to the map's members once it is returned. */
+  /** To those who mark always; to the map's members once it is returned, without what concerns another of them alone. */
   async judgements(submissionId: string, { id: accountId }: Account): Promise<JudgementRow[]> {
     const { submission, isStaff, isBlind } = await this.submissions.seen(submissionId, accountId);
     if (isBlind || (!isStaff && !submission.returnedAt)) return [];
-    const rows = await this.data.getRepository(JudgementEntry).findBy({ submissionId });
+    const all = await this.data.getRepository(JudgementEntry).findBy({ submissionId });
+    const rows = isStaff ? all : all.filter(({ kind, subject }) => kind !== 'person' || subject === accountId);
     const people = await this.accounts.people(rows.map(({ authorId }) => authorId));
     return rows.map(({ kind, subject, value, reason, authorId, at }) => ({
       kind,
@@ -54,14 +58,15 @@ export class JudgingService {
 
   /** Gives a level or points, or takes back what was given. */
   async judge(submissionId: string, wanted: Judge, account: Account): Promise<void> {
-    const { submission } = await this.markable.mine(submissionId, account.id);
+    const { submission, work } = await this.markable.mine(submissionId, account.id);
     const { kind, subject, value, reason = '', seen, revision } = wanted;
     await this.data.unit(async () => {
       const now = await this.markable.moveOn(submission, 'being marked');
       if (revision !== undefined && revision !== (await this.revisions.numberOf(now.revisionId)))
         throw conflict('The assignment was changed meanwhile, so nothing was changed here. Look again, then give it.');
       const report = await this.submissions.reportOf(submissionId);
-      insistOnScale(wanted, report, await this.revisions.bodyOf(now.revisionId));
+      if (kind === 'person') insistOnMember(wanted, work, now);
+      else insistOnScale(wanted, report, await this.revisions.bodyOf(now.revisionId));
       const key = { submissionId, kind, subject };
       const { manager } = this.data;
       const before = await manager.findOneBy(JudgementEntry, key);
@@ -89,7 +94,7 @@ export class JudgingService {
     const rows = await manager.findBy(JudgementEntry, { submissionId });
     const carried = carriedJudgements(judgementOf(rows), before.criteria, after.criteria, results);
     for (const { kind, subject, value, reason, authorId } of rows) {
-      if (kind === 'feel') continue;
+      if (kind === 'feel' || kind === 'person') continue;
       const now = (kind === 'result' ? carried.points : carried.levels)[subject] ?? null;
       if (now === value) continue;
       const key = { submissionId, kind, subject };
@@ -116,6 +121,22 @@ export class JudgingService {
   }
 }
 
+/** Points more or fewer are for one of a group, at most as many as there are, and with a reason. */
+function insistOnMember({ subject, value, reason }: Judge, { members }: Work, { sumOutOf }: Submission): void {
+  if (members!.length < 2 || !members!.some(({ accountId }) => accountId === subject)) throw notFound('member');
+  if (value === null) return;
+  if (Math.abs(value) > sumOutOf)
+    throw refused(`Up to ${sumOutOf} points more or fewer than the group's can be given.`, [
+      { path: '$.value', reason: 'is outside its scale' },
+    ]);
+  insistOnReason(reason);
+}
+
+function insistOnReason(reason: string | undefined): void {
+  if (!reason?.trim())
+    throw refused('Say why: your student reads it beside the points.', [{ path: '$.reason', reason: 'is missing' }]);
+}
+
 /** Marks outside their scale are refused, with the scale. */
 function insistOnScale({ kind, subject, value, reason }: Judge, { results }: Report, { criteria }: Assignment): void {
   if (kind === 'criterion') {
@@ -140,6 +161,5 @@ function insistOnScale({ kind, subject, value, reason }: Judge, { results }: Rep
     throw refused(`Here 0 to ${result.outOf} points can be given.`, [
       { path: '$.value', reason: 'is outside its scale' },
     ]);
-  if (!reason?.trim())
-    throw refused('Say why: your student reads it beside the points.', [{ path: '$.reason', reason: 'is missing' }]);
+  insistOnReason(reason);
 }

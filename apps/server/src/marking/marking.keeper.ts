@@ -27,7 +27,9 @@ export class MarkingKeeper implements Keeper {
     const submissions = await manager.find(Submission, { where: { workId }, select: { id: true, number: true } });
     const submissionId = In(submissions.map((one) => one.id));
     const comments = await manager.find(Comment, { where: [{ authorId: id }, { submissionId }, { workId }] });
-    const judged = await manager.findBy(JudgementEntry, { submissionId });
+    const judged = (await manager.findBy(JudgementEntry, { submissionId })).filter(
+      ({ kind, subject }) => kind !== 'person' || subject === id,
+    );
     const verdicts = [
       ...(await manager.findBy(ClassVerdict, { authorId: id })),
       ...(await manager.findBy(MapVerdict, { authorId: id })),

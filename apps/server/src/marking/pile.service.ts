@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { grouped } from '@ichnograph/core';
-import type { MarkerHere, Person, Pile, PileEntry } from '@ichnograph/contract';
+import type { MarkerHere, OwnMark, Person, Pile, PileEntry } from '@ichnograph/contract';
 import { In } from 'typeorm';
 import { Database } from '../common/database.js';
 import { Account, AccountsService, personOf } from '../accounts/index.js';
@@ -147,6 +147,10 @@ export class PileService {
   }
 }
 
+/** Without the letters that went with them. */
+const ownMarksOf = ({ ownMarks }: Submission): OwnMark[] =>
+  (ownMarks ?? []).map(({ accountId, sum, shown }) => ({ accountId, sum, shown }));
+
 /** Those of the roster, and behind them works of people who have left: what was handed in stays to be marked. */
 function entriesOf(
   roster: readonly Person[],
@@ -190,11 +194,12 @@ function entriesOf(
       members,
       submission: newest
         ? {
-            ...submissionRowOf(newest, true, isBlind),
+            ...submissionRowOf(newest, { isStaff: true, isBlind }),
             flags: newest.flags,
             lookedAt: looked.has(newest.id),
             broughtFrom: newest.broughtFrom,
             feel: isBlind ? null : (felt.get(newest.id) ?? null),
+            own: isBlind ? [] : ownMarksOf(newest),
           }
         : null,
     };

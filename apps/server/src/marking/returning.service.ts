@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { fillBlanks, leftToJudge, markWords } from '@ichnograph/core';
-import type { MarkDetail } from '@ichnograph/core';
+import type { MarkDetail, ShownMark } from '@ichnograph/core';
 import type { ReturnedMaps, ReturnMaps } from '@ichnograph/contract';
 import { IsNull } from 'typeorm';
 import { Database } from '../common/database.js';
@@ -53,7 +53,7 @@ export class Returning {
           returnedBy: named.accountId,
           returnedAt: this.clock.now(),
           openedAt: null,
-          letter: letter.trim() === '' ? null : await this.filled(letter, now, work, mark),
+          ...(await this.letters(letter, now, work, mark)),
         },
       );
       await this.trace(submissionId, 'return', mark.sum, named.accountId);
@@ -122,16 +122,33 @@ export class Returning {
     return { returned, left: open.length - returned };
   }
 
-  /** A letter as one work's students read it, with the mark and the comments that go with it. */
-  private async filled(letter: string, { id, revisionId }: Submission, work: Work, mark: MarkDetail): Promise<string> {
+  /** A letter as one work's students read it, with the mark and the comments that go with it: each with their own mark. */
+  private async letters(
+    letter: string,
+    { id, revisionId }: Submission,
+    work: Work,
+    group: MarkDetail,
+  ): Promise<Partial<Pick<Submission, 'letter' | 'ownMarks'>>> {
+    if (letter.trim() === '') return { letter: null };
     const { title } = await this.revisions.bodyOf(revisionId);
     const comments = (await commentCounts(this.data, [id])).get(id) ?? 0;
-    return fillBlanks(letter, {
-      name: work.members!.map(({ account }) => account!.givenName).join(' and '),
-      mark: markWords(mark.shown),
-      title,
-      comments: comments === 1 ? 'one comment' : `${comments} comments`,
-    }).slice(0, 4000);
+    const members = work.members!.map(({ account }) => account!);
+    const to = (people: readonly Account[], mark: ShownMark): string =>
+      fillBlanks(letter, {
+        name: people.map(({ givenName }) => givenName).join(' and '),
+        mark: markWords(mark),
+        title,
+        comments: comments === 1 ? 'one comment' : `${comments} comments`,
+      }).slice(0, 4000);
+    const { ownMarks } = await this.data.manager.findOneByOrFail(Submission, { id });
+    const withLetters = ownMarks?.map((own) => ({
+      ...own,
+      letter: to(
+        members.filter((one) => one.id === own.accountId),
+        own.shown,
+      ),
+    }));
+    return { letter: to(members, group.shown), ownMarks: withLetters ?? null };
   }
 
   /** A return carries the mark that was frozen with it. */

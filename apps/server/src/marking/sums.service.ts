@@ -1,7 +1,15 @@
 import { Injectable } from '@nestjs/common';
-import { judgementOf, leftToJudge, markOf, openStoredMap, openStoredReport, readForMarks } from '@ichnograph/core';
+import {
+  judgementOf,
+  leftToJudge,
+  markOf,
+  openStoredMap,
+  openStoredReport,
+  ownMark,
+  readForMarks,
+} from '@ichnograph/core';
 import type { Assignment, MarkDetail, MarkReading, Report, Verdict } from '@ichnograph/core';
-import type { MapProposition, Person, VerdictRow } from '@ichnograph/contract';
+import type { MapProposition, OwnMark, Person, VerdictRow } from '@ichnograph/contract';
 import { In } from 'typeorm';
 import { AccountsService } from '../accounts/index.js';
 import { Revisions } from '../assignments/index.js';
@@ -46,14 +54,34 @@ export class Sums {
       const mark = markOfMaterial(material);
       const { id } = material.submission;
       marks.set(id, mark);
-      const figures = { sum: mark.sum, sumOutOf: mark.outOf, notJudged: leftToJudge(mark), shown: mark.shown };
+      const { sum, outOf, shown } = mark;
+      const ownMarks = ownMarksOf(material, mark);
+      const figures = { sum, sumOutOf: outOf, notJudged: leftToJudge(mark), shown, ownMarks };
       await this.data.manager.update(Submission, { id }, figures);
     }
     return marks;
   }
 
-  /** The mark of a submission: as it was returned, else as it stands. */
-  async markOf(submission: Pick<Submission, 'id' | 'returnedAt'>): Promise<MarkDetail> {
+  /**
+   * The mark of a submission: as it was returned, else as it stands.
+   * @param accountId one of its makers, whose own it is to be
+   */
+  async markOf(
+    submission: Pick<Submission, 'id' | 'returnedAt' | 'revisionId'>,
+    accountId?: string,
+  ): Promise<MarkDetail> {
+    const mark = await this.groupMarkOf(submission);
+    if (accountId === undefined) return mark;
+    const { manager } = this.data;
+    const given = await manager.findOneBy(JudgementEntry, {
+      submissionId: submission.id,
+      kind: 'person',
+      subject: accountId,
+    });
+    return given ? ownMark(mark, given, await this.revisions.bodyOf(submission.revisionId)) : mark;
+  }
+
+  private async groupMarkOf(submission: Pick<Submission, 'id' | 'returnedAt'>): Promise<MarkDetail> {
     const frozen = submission.returnedAt && (await this.frozen(submission.id)).returnedMark;
     if (frozen) return frozen as MarkDetail;
     const [material] = await this.material([submission.id]);
@@ -165,6 +193,16 @@ function markOfMaterial({ submission, report, reading, assignment, judgements, v
     (key): Verdict | undefined => verdicts.get(key)?.verdict,
     { due: submission.due, handedIn: submission.handedInAt },
   );
+}
+
+/** The marks of those of a group who have another than the group. */
+function ownMarksOf({ judgements, assignment }: Material, group: MarkDetail): OwnMark[] | null {
+  const own = judgements.filter(({ kind }) => kind === 'person');
+  if (own.length === 0) return null;
+  return own.map((given) => {
+    const { sum, shown } = ownMark(group, given, assignment);
+    return { accountId: given.subject, sum, shown };
+  });
 }
 
 const propositionsOf = (

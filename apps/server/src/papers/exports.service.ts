@@ -127,20 +127,17 @@ export class Exports {
       const files: Record<string, Uint8Array> = {};
       for (let i = 0; i < ids.length; i += AT_ONCE) {
         if (job.state === 'cancelled') return;
-        const read = await Promise.all(ids.slice(i, i + AT_ONCE).map((id) => this.papers.paperOf(id, account)));
+        const read = await Promise.all(ids.slice(i, i + AT_ONCE).map((id) => this.papers.papersOf(id, account)));
         if (job.as === 'zip')
           await Promise.all(
-            read.map(async (paper) => {
+            read.flat().map(async (paper) => {
               const name = free(fileName(paper.names), files);
               files[name] = new Uint8Array();
               files[name] = await this.papers.set([paper]);
-              job.done += 1;
             }),
           );
-        else {
-          papers.push(...read);
-          job.done += read.length;
-        }
+        else papers.push(...read.flat());
+        job.done += read.length;
       }
       // PDF is compressed already.
       job.content = job.as === 'zip' ? zipSync(files, { level: 0 }) : await this.papers.set(papers);

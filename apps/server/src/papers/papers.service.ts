@@ -49,8 +49,10 @@ export class Papers {
     if (isBlind)
       throw forbidden('You mark this class a second time, blind to the first. The paper holds what the first gave.');
     if (!isStaff && !submission.returnedAt) throw notFound('paper');
-    const paper = await this.paperOf(submissionId, account);
-    return { name: `${paper.names}, ${paper.title}`, content: await this.set([paper], onePage) };
+    const papers = await this.papersOf(submissionId, account);
+    const { title } = papers[0]!;
+    const names = papers.map((paper) => paper.names).join(', ');
+    return { name: `${names}, ${title}`, content: await this.set(papers, onePage) };
   }
 
   /** Several papers as one document. */
@@ -62,22 +64,31 @@ export class Papers {
     );
   }
 
-  /** All that stands on the paper of one submission, as this person may read it. */
-  async paperOf(submissionId: string, account: Account): Promise<MarkedPaper> {
+  /** The papers of one submission, as this person may read them: one, or one for each where they have marks of their own. */
+  async papersOf(submissionId: string, account: Account): Promise<MarkedPaper[]> {
+    const { submission, work, isStaff } = await this.submissions.seen(submissionId, account.id);
+    if (!isStaff) return [await this.paperOf(submissionId, account, account.id)];
+    if (!submission.ownMarks) return [await this.paperOf(submissionId, account)];
+    return Promise.all(membersOf(work).map(({ id }) => this.paperOf(submissionId, account, id)));
+  }
+
+  /** @param memberId the one of its makers for whom it is */
+  private async paperOf(submissionId: string, account: Account, memberId?: string): Promise<MarkedPaper> {
     const { submission, work } = await this.submissions.seen(submissionId, account.id);
+    const own = submission.ownMarks ? membersOf(work).filter(({ id }) => id === memberId) : [];
     const [detail, assignment, comments, judgements, propositions, mark, zone] = await Promise.all([
       this.submissions.detail(submissionId, account, false),
       this.revisions.bodyOf(submission.revisionId),
       this.comments.comments(submissionId, account),
       this.judging.judgements(submissionId, account),
       this.verdicts.ofMap(submissionId, account.id),
-      this.sums.markOf(submission),
+      this.sums.markOf(submission, memberId),
       this.timeZone(),
     ]);
     const moment = (at: Date): string =>
       new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short', timeZone: zone }).format(at);
     return {
-      names: membersOf(work).map(nameOf).join(', '),
+      names: (own.length > 0 ? own : membersOf(work)).map(nameOf).join(', '),
       title: assignment.title,
       className: work.publication!.schoolClass!.name,
       handedIn: `Handed in ${moment(submission.handedInAt)}${submission.late ? ', late' : ''}.`,

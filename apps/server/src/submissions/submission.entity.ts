@@ -1,7 +1,13 @@
 import { Column, Entity, JoinColumn, ManyToOne, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
+import type { OwnMark } from '@ichnograph/contract';
 import { Revision } from '../assignments/index.js';
 import { Work } from '../works/index.js';
+
+/** A member's mark, and the letter that names it, once it is returned. */
+export interface OwnMarkKept extends OwnMark {
+  letter?: string;
+}
 
 /** What was handed in, frozen: map, revision and report. Nothing here changes but its way back (by whom and when returned, when first read), the figures of its mark, and, where it is checked again under a newer revision, that revision with its report. */
 @Entity('submission')
@@ -36,6 +42,8 @@ export class Submission {
   @Column({ type: 'json', nullable: true, select: false }) reading!: object | null;
   /** the mark on its assignment's scale (core's `ShownMark`); null until it is first summed */
   @Column({ type: 'json', nullable: true }) shown!: object | null;
+  /** what members of a group have who have another mark; null where nobody has */
+  @Column({ name: 'own_marks', type: 'json', nullable: true }) ownMarks!: OwnMarkKept[] | null;
   /** the mark it was returned with (core's `MarkDetail`) */
   @Column({ name: 'returned_mark', type: 'json', nullable: true, select: false }) returnedMark!: object | null;
   /** its propositions with the verdicts it was returned with */

@@ -23,10 +23,11 @@ export class SubmissionsKeeper implements Keeper {
       select: FIELDS,
     });
     return {
-      submissions: rows.map(({ workId, map, ...rest }) => ({
+      submissions: rows.map(({ workId, map, ownMarks, ...rest }) => ({
         assignment: works.find(({ id }) => id === workId)!.revision!.title,
         work: workId,
         ...rest,
+        ...ownMarks?.find((one) => one.accountId === accountId),
         map: writeMap(openStoredMap(map)),
       })),
     };
@@ -71,6 +72,7 @@ const FIELDS = {
   sumOutOf: true,
   returnedAt: true,
   letter: true,
+  ownMarks: true,
   broughtFrom: true,
   map: true,
 } as const;

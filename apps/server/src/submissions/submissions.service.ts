@@ -25,6 +25,10 @@ import { Submission } from './submission.entity.js';
 const showsReference = ({ publication }: Work, { returnedAt }: Submission, { reference }: Assignment): boolean =>
   publication!.showsReference && returnedAt !== null && reference !== null;
 
+/** What was written with a return, to one of a group as they read it. */
+const letterTo = ({ letter, ownMarks }: Submission, accountId?: string): string | null =>
+  ownMarks?.find((one) => one.accountId === accountId)?.letter ?? letter;
+
 @Injectable()
 export class SubmissionsService {
   constructor(
@@ -108,10 +112,10 @@ export class SubmissionsService {
       revision: submission.revision!.number,
       map: writeMap(openStoredMap(map)),
       report: (isStaff ? whole : reportForStudents(whole)) as unknown as Record<string, unknown>,
-      letter: isBlind ? null : submission.letter,
+      letter: isBlind ? null : letterTo(submission, isStaff ? undefined : accountId),
       marksSecond: isBlind,
       showsReference: showsReference(work, submission, assignment),
-      submissions: all.map((one) => submissionRowOf(one, isStaff && !isBlind, isBlind)),
+      submissions: all.map((one) => submissionRowOf(one, { isStaff, isBlind, accountId })),
       assignment: writeAssignment(isStaff ? assignment : withoutAnswers(assignment)),
     };
   }

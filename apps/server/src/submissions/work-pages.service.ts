@@ -49,7 +49,7 @@ export class WorkPages {
       members: membersOf(work),
       revision: work.revision!.number,
       title: assignment.title,
-      submissions: submissions.map((one) => submissionRowOf(one, isStaff && !isBlind, isBlind)),
+      submissions: submissions.map((one) => submissionRowOf(one, { isStaff, isBlind, accountId })),
       // The teacher's own answers stay with the teacher.
       assignment: writeAssignment(isStaff ? assignment : withoutAnswers(assignment)),
     };

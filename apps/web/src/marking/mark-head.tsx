@@ -15,7 +15,7 @@ export function MarkHead({
   asReturned?: boolean;
   onShow?: (ids: readonly string[]) => void;
 }) {
-  const { earned, extra, outOf, late, shown, sum } = mark;
+  const { earned, extra, outOf, late, shown, sum, own } = mark;
   const left = leftToJudge(mark);
   return (
     <div className="border-b border-rule px-3.5 pb-3" data-testid="mark">
@@ -27,6 +27,11 @@ export function MarkHead({
           </span>
         )}
       </p>
+      {own && (
+        <p className="words text-sm text-indigo">
+          Your group has {markWords(own.group)}. Yours is another: {own.reason}
+        </p>
+      )}
       {(extra > 0 || late > 0) && (
         <p className="text-sm text-quiet">
           {extra > 0 && `with ${figure(extra)} extra`}

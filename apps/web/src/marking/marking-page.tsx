@@ -41,6 +41,7 @@ import { inResults, toJudge, toJudgeResult, toJudgeSentence, SENTENCE_KEYS } fro
 import { MarkHead, notJudgedWords } from './mark-head';
 import { MarkingActions } from './marking-actions';
 import { isNewest, modeOf } from './mode';
+import { OwnMarks } from './own-marks';
 import { OwnPoints } from './own-points';
 import { SentencesToJudge } from './sentences-to-judge';
 import { Trail } from './trail';
@@ -335,6 +336,13 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
             seconds={seconds}
             onGive={giveLevel}
           />
+          {mark && (
+            <OwnMarks
+              members={detail.members}
+              {...{ mark, assignment, judged, mayMark }}
+              onGive={(accountId, points, reason) => judge('person', accountId, points, reason)}
+            />
+          )}
           {mayMark && (
             <ByFeel
               value={judged.of('feel', 'whole')?.value ?? null}
@@ -343,7 +351,7 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
             />
           )}
           <Making detail={detail} map={map} assignment={assignment} />
-          {mode !== 'marks second' && <Trail submissionId={detail.id} {...{ assignment, map, propositions }} />}
+          {mode !== 'marks second' && <Trail submissionId={detail.id} {...{ assignment, map, propositions }} members={detail.members} />}
         </>
       )}
       card={(comment, letter, view) => (

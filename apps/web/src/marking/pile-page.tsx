@@ -186,6 +186,11 @@ function Row({ entry, publicationId, zone }: { entry: PileEntry; publicationId: 
       </td>
       <td className="pr-3 text-right font-mono text-sm">
         {submission?.mark && markWords(submission.mark.shown)}
+        {submission && submission.own.length > 0 && (
+          <span className="block text-xs text-quiet">
+            {submission.own.length === 1 ? 'one has' : `${submission.own.length} have`} another
+          </span>
+        )}
         {submission?.feel != null && (
           <span className="block text-xs text-quiet">{Math.round(submission.feel * 100)} % by feel</span>
         )}

@@ -1,6 +1,6 @@
 import type { Assignment, TopicMap } from '@ichnograph/core';
 import { propositionOf, requirementSentence } from '@ichnograph/core';
-import type { MapProposition, MarkChangeRow } from '@ichnograph/contract';
+import type { MapProposition, MarkChangeRow, Person } from '@ichnograph/contract';
 import { useState } from 'react';
 import { showMoment } from '../common/dates';
 import { figure } from '../common/figures';
@@ -30,11 +30,13 @@ export function Trail({
   assignment,
   map,
   propositions,
+  members,
 }: {
   submissionId: string;
   assignment: Assignment;
   map: TopicMap;
   propositions: readonly MapProposition[];
+  members: readonly Person[];
 }) {
   const [open, setOpen] = useState(false);
   const zone = useTimeZone();
@@ -42,6 +44,8 @@ export function Trail({
   const subjectOf = ({ kind, subject }: MarkChangeRow): string => {
     if (kind === 'criterion') return assignment.criteria.find(({ id }) => id === subject)?.name ?? subject;
     if (kind === 'feel') return 'By feel';
+    if (kind === 'person')
+      return `Own part of ${members.find(({ id }) => id === subject)?.givenName ?? 'one of the group'}`;
     if (kind === 'verdict') return saidWords(subject, propositions, map, assignment);
     const requirement = assignment.requirements.find(({ id }) => id === subject);
     return kind === 'result' && requirement

@@ -4,6 +4,7 @@ import { maps } from '../testing/random-maps.js';
 import type { Assignment } from '../map/types.js';
 import { checkMap } from '../checking/check-map.js';
 import { leftToJudge, markOf, readForMarks } from './mark-of.js';
+import { ownMark } from './own-mark.js';
 import { NOVAK_GOWIN } from './structural-score.js';
 import { PLAIN_MARKS } from './sum.js';
 import { VERDICTS } from './verdicts.js';
@@ -117,4 +118,23 @@ describe('ids that every object answers to', () => {
     expect(read(judgement).sum).toBe(WORDS.length);
     expect(read(judgement).notJudged).toEqual([]);
   });
+});
+
+test('one of a group has points more or fewer, never below nothing nor above what the group could have', () => {
+  fc.assert(
+    fc.property(maps, fc.double({ min: -20, max: 20, noNaN: true }), (map, value) => {
+      const judgement = { points: {}, levels: {} };
+      const group = markOf(checkMap(map, asked), readForMarks(map, asked), asked, judgement, () => undefined, {
+        due: null,
+        handedIn: null,
+      });
+      const own = ownMark(group, { value, reason: 'She drew it.' }, asked);
+      expect(own.sum).toBeGreaterThanOrEqual(0);
+      expect(own.sum).toBeLessThanOrEqual(Math.max(group.outOf, group.sum));
+      expect(Math.sign(own.sum - group.sum) * Math.sign(value)).toBeGreaterThanOrEqual(0);
+      expect(own.lines.reduce((sum, { points }) => sum + points, 0)).toBeCloseTo(own.sum, 6);
+      expect(own.own).toEqual({ group: group.shown, reason: 'She drew it.' });
+    }),
+    { numRuns: 40 },
+  );
 });

@@ -25,6 +25,8 @@ export interface MarkDetail extends MarkSum {
   shown: ShownMark;
   lines: MarkLine[];
   structure: StructuralScore | null;
+  /** where it is one person's and differs from their group's: what the group has, and why */
+  own?: { group: ShownMark; reason: string };
 }
 
 /** How many things still wait to be judged. */
