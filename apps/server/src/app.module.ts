@@ -17,6 +17,7 @@ import { withPatience } from './common/patience.js';
 import { LOGGER, SETTINGS } from './common/tokens.js';
 import { dataSourceOptions } from './database/data-source.js';
 import { FilesModule } from './files/index.js';
+import { GatheringsModule } from './gatherings/index.js';
 import { GradebookModule } from './gradebook/index.js';
 import { LiveModule } from './live/index.js';
 import { MarkingModule } from './marking/index.js';
@@ -83,6 +84,7 @@ export class AppModule {
         SubmissionsModule,
         VersionsModule,
         OwnMapsModule,
+        GatheringsModule,
         MarkingModule,
         ClassInsightModule,
         PapersModule,

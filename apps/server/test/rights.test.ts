@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { RequestMethod } from '@nestjs/common';
-import type { SheetDetail } from '@ichnograph/contract';
+import type { GatheringDetail, SheetDetail } from '@ichnograph/contract';
 import { assignmentOf, readyMade, writeAssignment, writeSketch } from '@ichnograph/core';
 import { AppModule } from '../src/app.module.js';
 import { OWN_PASSWORD, Person } from './setup/client.js';
@@ -379,6 +379,64 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
   'DELETE /shares/:id': {
     ask: at(async ({ share }) => `shares/${await share()}`),
     expect: [401, 204, 404, 404, 404, 404, 404, 403],
+  },
+  'GET /gatherings': { ask: plainly('gatherings'), expect: [401, 200, 200, 200, 200, 200, 200, 403] },
+  'POST /gatherings': {
+    ask: at(
+      () => 'gatherings',
+      ({ room }) => ({ classId: room, question: 'What do you know already?', anonymous: true }),
+    ),
+    expect: [401, 403, 403, 201, 201, 404, 404, 403],
+  },
+  'POST /gatherings/find': {
+    ask: at(
+      () => 'gatherings/find',
+      async ({ gathering, people }) => {
+        const { body } = await people.teacher.get<GatheringDetail>(`gatherings/${await gathering()}`);
+        return { code: body.code.toLowerCase() };
+      },
+    ),
+    expect: [401, 200, 200, 200, 200, 422, 422, 403],
+  },
+  'GET /gatherings/:id': {
+    ask: at(async ({ gathering }) => `gatherings/${await gathering()}`),
+    expect: [401, 200, 200, 200, 200, 404, 404, 403],
+  },
+  'PATCH /gatherings/:id': {
+    ask: at(
+      async ({ gathering }) => `gatherings/${await gathering()}`,
+      () => ({ open: false }),
+    ),
+    expect: [401, 403, 403, 204, 204, 404, 404, 403],
+  },
+  'DELETE /gatherings/:id': {
+    ask: at(async ({ gathering }) => `gatherings/${await gathering()}`),
+    expect: [401, 403, 403, 204, 204, 404, 404, 403],
+  },
+  'POST /gatherings/:id/ideas': {
+    ask: at(
+      async ({ gathering }) => `gatherings/${await gathering()}/ideas`,
+      () => ({ text: 'Arches' }),
+    ),
+    expect: [401, 201, 201, 201, 201, 404, 404, 403],
+  },
+  'DELETE /gatherings/:id/ideas/:sentId': {
+    ask: async ({ idea }) => {
+      const { gathering, sent } = await idea();
+      return { path: `gatherings/${gathering}/ideas/${sent}` };
+    },
+    expect: [401, 204, 404, 404, 404, 404, 404, 403],
+  },
+  'PUT /gatherings/:id/ideas': {
+    ask: async ({ idea }) => {
+      const one = await idea();
+      return { path: `gatherings/${one.gathering}/ideas`, body: { as: 'take', ids: [one.idea] } };
+    },
+    expect: [401, 403, 403, 204, 204, 404, 404, 403],
+  },
+  'POST /gatherings/:id/made': {
+    ask: async ({ idea }) => ({ path: `gatherings/${(await idea()).gathering}/made`, body: { as: 'bank' } }),
+    expect: [401, 403, 403, 201, 201, 404, 404, 403],
   },
   'GET /own-maps/:id/shares': {
     ask: at(async ({ ownMap }) => `own-maps/${await ownMap()}/shares`),

@@ -1,4 +1,5 @@
 import type { Person } from './accounts.js';
+import type { GatheringNews } from './gatherings.js';
 import type { Here } from './here.js';
 
 /** How much of what somebody does is passed on. */
@@ -21,7 +22,9 @@ export type LiveMessage =
   /** the work's state is another now (being marked, returned): ask for it again */
   | { type: 'work changed' }
   /** who else came, moved or went; `all`: there is nobody but these */
-  | { type: 'here'; people: OneHere[]; gone: string[]; all?: true };
+  | { type: 'here'; people: OneHere[]; gone: string[]; all?: true }
+  /** what is new in a gathering */
+  | GatheringNews;
 
 export const LIVE_PATH = '/api/live';
 export const workDocument = (workId: string): string => `work:${workId}`;

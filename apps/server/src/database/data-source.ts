@@ -4,6 +4,7 @@ import { Act } from '../acts/index.js';
 import { Assignment, Collaborator, Extension, Publication, Revision } from '../assignments/index.js';
 import { Enrolment, SchoolClass } from '../classes/index.js';
 import { FileOwner, StoredFile } from '../files/index.js';
+import { Gathering, IdeaEntry, SentIdea } from '../gatherings/index.js';
 import { LiveDocument, LiveUpdate } from '../live/index.js';
 import {
   ClassVerdict,
@@ -83,6 +84,9 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Comment,
     CommentAnswer,
     CommentsRead,
+    Gathering,
+    IdeaEntry,
+    SentIdea,
     JudgementEntry,
     MarkChange,
     ClassVerdict,

@@ -50,6 +50,10 @@ const HEARTBEAT_MS = 3000;
 export class LiveService implements BeforeApplicationShutdown {
   private readonly sockets: Sockets;
   private readonly rights = new Map<string, RightOf>();
+  /** kinds of which nothing is drawn and stored: those who are in hear what the server says, and say nothing */
+  private readonly rooms = new Set<string>();
+  /** of those who are in a room, as it was looked at last */
+  private readonly rightsHeld = new WeakMap<Connection, Right>();
   private readonly held = new Map<string, Held>();
   private readonly turns = new Map<string, Promise<void>>();
   /** Let in at the door, and not looked at since because the database was away. */
@@ -61,9 +65,14 @@ export class LiveService implements BeforeApplicationShutdown {
     quiet: true,
     onAuthenticate: async ({ documentName, context, connectionConfig }) => {
       const { signedIn } = context as Context;
-      connectionConfig.readOnly = (await this.admit(documentName, signedIn)) === 'read';
+      const right = await this.admit(documentName, signedIn);
+      connectionConfig.readOnly = right === 'read' || this.isRoom(documentName);
     },
     onLoadDocument: async ({ documentName, document }) => {
+      if (this.isRoom(documentName)) {
+        this.held.set(documentName, { stored: {}, bytes: 0, clients: new Map() });
+        return;
+      }
       const loaded = await this.log.load(documentName).catch((error: unknown) => this.notNow(error));
       if (!loaded) throw new Refusal('not yours');
       await this.upgrade(documentName, loaded.doc);
@@ -93,12 +102,13 @@ export class LiveService implements BeforeApplicationShutdown {
       (connection.webSocket as GatedSocket).open.add(documentName);
       // A client that comes back learns at once what of its own is stored already.
       connection.sendStateless(JSON.stringify(this.storedOf(documentName)));
-      this.hands.join(connection, contextOf(connection)!.signedIn.account);
+      if (!this.isRoom(documentName)) this.hands.join(connection, contextOf(connection)!.signedIn.account);
       // Between the question at the door and now the state of the work may have become another.
       await this.inTurn(documentName, () => this.lookAfterTheDoor(connection));
     },
-    onStateless: ({ connection, payload }) => {
-      this.hands.hear(connection, payload);
+    onStateless: ({ connection, documentName, payload }) => {
+      if (this.isRoom(documentName)) (connection.webSocket as GatedSocket).showOut(LIVE_CLOSED.notHere);
+      else this.hands.hear(connection, payload);
       return Promise.resolve();
     },
     onDisconnect: ({ document, documentName }) => {
@@ -153,6 +163,25 @@ export class LiveService implements BeforeApplicationShutdown {
     this.rights.set(kind, rightOf);
   }
 
+  /** A kind of room: those who may come in hear what is said to it, each by what they may. */
+  registerRoom(kind: string, rightOf: RightOf): void {
+    this.rooms.add(kind);
+    this.register(kind, rightOf);
+  }
+
+  private isRoom(documentName: string): boolean {
+    return this.rooms.has(readDocumentName(documentName)?.kind ?? '');
+  }
+
+  /** Says something to those in a room: what those with this right are to hear. */
+  tellRoom(documentName: string, said: Record<'write' | 'read', LiveMessage | null>): void {
+    const words = { write: JSON.stringify(said.write), read: JSON.stringify(said.read) };
+    for (const connection of this.hocuspocus.documents.get(documentName)?.getConnections() ?? []) {
+      const right = this.rightsHeld.get(connection);
+      if (right && said[right]) connection.sendStateless(words[right]);
+    }
+  }
+
   /** Takes WebSocket upgrades of the API's server, and keeps those who have a map open told. */
   attach(server: HttpServer): void {
     this.sockets.attach(server);
@@ -198,7 +227,9 @@ export class LiveService implements BeforeApplicationShutdown {
   private async lookAgain(connection: Connection, whenNobodyAnswers?: () => void): Promise<void> {
     const { signedIn } = contextOf(connection)!;
     try {
-      const readOnly = (await this.admit(connection.document.name, signedIn)) === 'read';
+      const right = await this.admit(connection.document.name, signedIn);
+      if (this.isRoom(connection.document.name)) return this.seat(connection, right);
+      const readOnly = right === 'read';
       if (readOnly !== connection.readOnly) this.hands.changed(connection.document);
       connection.readOnly = readOnly;
     } catch (error) {
@@ -206,6 +237,13 @@ export class LiveService implements BeforeApplicationShutdown {
       if (error.reason === 'try again' && whenNobodyAnswers) whenNobodyAnswers();
       else connection.close({ code: 4403, reason: error.reason });
     }
+  }
+
+  /** From now on this one hears what is said to those with this right; what was said before they ask for. */
+  private seat(connection: Connection, right: Right): void {
+    if (this.rightsHeld.get(connection) === right) return;
+    this.rightsHeld.set(connection, right);
+    connection.sendStateless(JSON.stringify({ type: 'work changed' } satisfies LiveMessage));
   }
 
   /**

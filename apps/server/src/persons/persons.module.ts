@@ -3,6 +3,7 @@ import { AccountsModule } from '../accounts/index.js';
 import { AssignmentsModule } from '../assignments/index.js';
 import { BeginningsModule } from '../beginnings/index.js';
 import { ClassesModule } from '../classes/index.js';
+import { GatheringsModule } from '../gatherings/index.js';
 import { MarkingModule } from '../marking/index.js';
 import { SharedPagesModule } from '../shared-pages/index.js';
 import { SharesModule } from '../shares/index.js';
@@ -22,6 +23,7 @@ import { PersonsService } from './persons.service.js';
     BeginningsModule,
     ClassesModule,
     FilesModule,
+    GatheringsModule,
     MarkingModule,
     OwnMapsModule,
     SharedPagesModule,

@@ -9,6 +9,7 @@ import { Database } from '../common/database.js';
 import type { Erasure, Keeper } from '../common/keeper.js';
 import { conflict, notFound } from '../common/problem.js';
 import { FilesKeeper, FilesService } from '../files/index.js';
+import { GatheringsKeeper } from '../gatherings/index.js';
 import { MarkingKeeper } from '../marking/index.js';
 import { OwnMapsKeeper } from '../own-maps/index.js';
 import { SharedPagesKeeper } from '../shared-pages/index.js';
@@ -31,6 +32,7 @@ export class PersonsService {
     private readonly works: WorksKeeper,
     sharedPages: SharedPagesKeeper,
     shares: SharesKeeper,
+    gatherings: GatheringsKeeper,
     marking: MarkingKeeper,
     versions: VersionsKeeper,
     submissions: SubmissionsKeeper,
@@ -45,6 +47,7 @@ export class PersonsService {
     this.keepers = [
       sharedPages,
       shares,
+      gatherings,
       marking,
       versions,
       submissions,

@@ -7,6 +7,7 @@ import type {
   ClassRow,
   CommentRow,
   ExportState,
+  GatheringDetail,
   Pile,
   SharedPageRow,
   ShareRow,
@@ -130,6 +131,17 @@ export async function rightsSchool() {
     };
     return (await people.member.post<ShareRow>(`own-maps/${await ownMap()}/shares`, wanted)).body.id;
   };
+  const gathering = async (): Promise<string> => {
+    const wanted = { classId: room, question: 'What do you know already?', anonymous: true };
+    return (await boss.post<{ id: string }>('gatherings', wanted)).body.id;
+  };
+  /** A question with one idea, sent by the member. */
+  const idea = async () => {
+    const id = await gathering();
+    const sent = (await people.member.post<{ id: string }>(`gatherings/${id}/ideas`, { text: 'Arches' })).body.id;
+    const [first] = (await boss.get<GatheringDetail>(`gatherings/${id}`)).body.ideas;
+    return { gathering: id, idea: first!.id, sent };
+  };
   const readyMade = async (): Promise<string> =>
     (await boss.post<{ id: string }>('ready-made', { assignmentId: sheet.id, guidance: '' })).body.id;
   const newSheet = async (): Promise<string> =>
@@ -175,6 +187,8 @@ export async function rightsSchool() {
     ownMap,
     sharedPage,
     share,
+    gathering,
+    idea,
     readyMade,
     newSheet,
     export: export_,

@@ -1,12 +1,57 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
-/** Marks of single members of a group. */
+const ID = 'CHAR(36) CHARACTER SET ascii COLLATE ascii_bin';
+
+/** Marks of single members of a group; questions to a class with the ideas that came in. */
 export class Ideas1700000000013 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(`ALTER TABLE submission ADD COLUMN own_marks JSON NULL`);
+    await runner.query(`CREATE TABLE gathering (
+      id ${ID} PRIMARY KEY,
+      class_id ${ID} NOT NULL,
+      question VARCHAR(300) NOT NULL,
+      code CHAR(5) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+      language VARCHAR(35) NOT NULL,
+      made_by ${ID} NOT NULL,
+      made_at DATETIME(3) NOT NULL,
+      open BOOLEAN NOT NULL,
+      anonymous BOOLEAN NOT NULL,
+      round TINYINT NOT NULL,
+      idea_groups JSON NOT NULL,
+      UNIQUE KEY gathering_code (code),
+      KEY gathering_of_class (class_id, made_at),
+      CONSTRAINT gathering_class FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE,
+      CONSTRAINT gathering_maker FOREIGN KEY (made_by) REFERENCES account (id)
+    )`);
+    await runner.query(`CREATE TABLE idea (
+      id ${ID} PRIMARY KEY,
+      gathering_id ${ID} NOT NULL,
+      text VARCHAR(120) NOT NULL,
+      group_id ${ID} NULL,
+      taken BOOLEAN NOT NULL,
+      hidden BOOLEAN NOT NULL,
+      at DATETIME(3) NOT NULL,
+      KEY idea_of_gathering (gathering_id, at),
+      CONSTRAINT idea_gathering FOREIGN KEY (gathering_id) REFERENCES gathering (id) ON DELETE CASCADE
+    )`);
+    await runner.query(`CREATE TABLE sent_idea (
+      id ${ID} PRIMARY KEY,
+      idea_id ${ID} NOT NULL,
+      account_id ${ID} NOT NULL,
+      text VARCHAR(120) NOT NULL,
+      round TINYINT NOT NULL,
+      at DATETIME(3) NOT NULL,
+      KEY sent_as_idea (idea_id),
+      KEY sent_by_account (account_id),
+      CONSTRAINT sent_idea_idea FOREIGN KEY (idea_id) REFERENCES idea (id) ON DELETE CASCADE,
+      CONSTRAINT sent_idea_account FOREIGN KEY (account_id) REFERENCES account (id) ON DELETE CASCADE
+    )`);
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    await runner.query(`DROP TABLE sent_idea`);
+    await runner.query(`DROP TABLE idea`);
+    await runner.query(`DROP TABLE gathering`);
     await runner.query(`ALTER TABLE submission DROP COLUMN own_marks`);
   }
 }
