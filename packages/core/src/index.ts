@@ -291,7 +291,7 @@ export { READY_MADE, readyMade } from './ready-made/ready-made.js';
 export type { ReadyMade } from './ready-made/plan.js';
 export { hasRoom, readSketch, rubbed, sketchSvg, strokePath, writeSketch } from './sketch/sketch.js';
 export type { Sketch, Stroke } from './sketch/sketch.js';
-export { asIdea, heapFor } from './gathering/alike.js';
+export { asIdea, heapFor, partsOf } from './gathering/alike.js';
 export type { Heap } from './gathering/alike.js';
 export { bankOfIdeas, newTerms, sheetOfIdeas, treeOfIdeas } from './gathering/made-of-ideas.js';
 export type { Taken, TakenIdea } from './gathering/made-of-ideas.js';

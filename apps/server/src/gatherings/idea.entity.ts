@@ -1,6 +1,6 @@
 import { Column, Entity, OneToMany, PrimaryColumn } from 'typeorm';
 import type { Relation } from 'typeorm';
-import { SentIdea } from './sent-idea.entity.js';
+import type { SentIdea } from './sent-idea.entity.js';
 
 /** What a class said to a question: alike ones, fallen together or laid together. */
 @Entity('idea')
@@ -14,5 +14,5 @@ export class IdeaEntry {
   @Column({ type: 'boolean' }) hidden!: boolean;
   @Column({ type: 'datetime', precision: 3 }) at!: Date;
 
-  @OneToMany(() => SentIdea, (sent) => sent.idea) sent?: Relation<SentIdea>[];
+  @OneToMany('SentIdea', 'idea') sent?: Relation<SentIdea>[];
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
-import { asIdea, grouped, heapFor, normalForm } from '@ichnograph/core';
+import { asIdea, heapFor, partsOf } from '@ichnograph/core';
 import { GATHERING_LIMITS } from '@ichnograph/contract';
 import type { ArrangeIdeas, SendIdea } from '@ichnograph/contract';
 import { In } from 'typeorm';
@@ -94,7 +94,7 @@ export class Ideas {
     await this.gatherings.led(gatheringId, accountId);
     const ids = [...new Set(wanted.ids)];
     const changed = await this.data.unit(async () => {
-      const { groups } = await this.gatherings.hold(gatheringId);
+      const { groups, language } = await this.gatherings.hold(gatheringId);
       const all = wanted.as === 'merge' ? [...new Set([...ids, wanted.into!])] : ids;
       const found = await this.data.manager.find(IdeaEntry, {
         where: { id: In(all), gatheringId },
@@ -121,7 +121,7 @@ export class Ideas {
         case 'merge':
           return this.merge(ids, wanted.into!);
         case 'part':
-          return this.part(found);
+          return this.part(found, language);
       }
     });
     this.told.changed(gatheringId, changed);
@@ -143,16 +143,17 @@ export class Ideas {
     return [...others, into];
   }
 
-  /** Each wording becomes an idea of its own again. */
-  private async part(heaps: readonly IdeaEntry[]): Promise<string[]> {
+  /** What does not belong together becomes ideas of their own again. */
+  private async part(heaps: readonly IdeaEntry[], language: string): Promise<string[]> {
     const changed: string[] = [];
     for (const heap of heaps) {
       const inOrder = heap.sent!.toSorted((a, b) => a.at.getTime() - b.at.getTime());
-      const wordings = [...grouped(inOrder, ({ text }) => normalForm(text)).values()];
+      const parts = partsOf([...new Set(inOrder.map(({ text }) => text))], language);
       // The heap keeps those whose words it is called by, else the first.
-      const own = wordings.find(([first]) => normalForm(first!.text) === normalForm(heap.text)) ?? wordings[0];
+      const own = parts.find((texts) => texts.includes(heap.text)) ?? parts[0];
       changed.push(heap.id);
-      for (const sent of wordings.filter((one) => one !== own)) {
+      for (const texts of parts.filter((one) => one !== own)) {
+        const sent = inOrder.filter(({ text }) => texts.includes(text));
         const id = randomUUID();
         await this.insert(id, heap.gatheringId, sent[0]!.text, sent[0]!.at);
         await this.data.manager.update(IdeaEntry, { id }, { groupId: heap.groupId });

@@ -24,6 +24,7 @@ const PLACES: Record<Me['role'], [to: string, name: string][]> = {
   teacher: [
     ['/', 'Today'],
     ['/assignments', 'Assignments'],
+    ['/gatherings', 'Questions'],
     ['/gradebook', 'Marks'],
     ['/own-maps', 'Own maps'],
     ['/people', 'People'],

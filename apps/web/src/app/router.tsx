@@ -88,6 +88,18 @@ export const router = createBrowserRouter([
             }),
           },
           {
+            path: 'gatherings',
+            lazy: async () => ({
+              Component: (await loadPage(() => import('../gatherings/gatherings-page'))).GatheringsPage,
+            }),
+          },
+          {
+            path: 'gatherings/:id',
+            lazy: async () => ({
+              Component: (await loadPage(() => import('../gatherings/gathering-page'))).GatheringPage,
+            }),
+          },
+          {
             path: 'own-maps',
             lazy: async () => ({ Component: (await loadPage(() => import('../own-maps/own-maps-page'))).OwnMapsPage }),
           },

@@ -13,6 +13,8 @@ import type {
   CommentRow,
   DemoPerson,
   FileRow,
+  GatheringDetail,
+  GatheringRow,
   Gradebook,
   Growth,
   Groups,
@@ -94,6 +96,12 @@ export const useShareTargets = () => useQuery(read<ShareTargets>('shares/targets
 export const useSharedWithMe = () => useQuery({ ...read<SharedWithMe[]>('shares'), refetchOnMount: 'always' });
 export const useSharedMap = (id: string) =>
   useQuery({ ...read<SharedMapDetail>(`shares/${id}`), refetchOnMount: 'always' });
+/** Questions to classes: what one leads, and what waits for one's ideas. */
+export const useGatherings = () =>
+  useQuery({ ...read<GatheringRow[]>('gatherings'), refetchOnMount: 'always', refetchInterval: 20_000 });
+/** @param asks whether it is asked for again and again, where nothing is told */
+export const useGatheringDetail = (id: string, asks: boolean) =>
+  useQuery({ ...read<GatheringDetail>(`gatherings/${id}`), refetchInterval: asks ? 5000 : false });
 export const useReadyMade = () => useQuery(read<ReadyMadeRow[]>('ready-made'));
 /** The classes one teaches in which standing rules are in force. */
 export const useRulesInForce = () => useQuery(read<ClassName[]>('standing-rules'));

@@ -7,6 +7,7 @@ import { Page } from '../common/page';
 import { useMe, useStudentTasks, useTeacherTasks, useTimeZone } from '../common/queries';
 import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
+import { AskClass, CodeOnTheBoard, OpenQuestions } from '../gatherings';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { STATE_FOR_STUDENT, STATES_FOR_TEACHER } from './state-words';
@@ -26,8 +27,10 @@ function StudentToday() {
   return (
     <Page title={`Today, ${me.givenName}`} lead="What came back to you, and what is due.">
       {tasks.data.length === 0 && <p>Nothing is set for you yet. What your teacher sets will stand here.</p>}
+      <OpenQuestions />
       {came.length > 0 && <TaskList title="Came back to you" tasks={came} />}
       {others.length > 0 && <TaskList title="Due" tasks={others} />}
+      <CodeOnTheBoard />
       <JoinClassForm />
     </Page>
   );
@@ -180,9 +183,12 @@ function TeacherToday() {
       title={`Today, ${me.givenName}`}
       lead="What waits to be marked, and how each class stands."
       actions={
-        <Link className={buttonClass()} to="/assignments">
-          Set an assignment
-        </Link>
+        <>
+          <AskClass />
+          <Link className={buttonClass()} to="/assignments">
+            Set an assignment
+          </Link>
+        </>
       }
     >
       {tasks.data.length === 0 && (
@@ -194,6 +200,7 @@ function TeacherToday() {
           , then give it to a class.
         </p>
       )}
+      <OpenQuestions />
       {waiting.length > 0 && <TeacherList title="Waits to be marked" tasks={waiting} />}
       {others.length > 0 && <TeacherList title="Under way" tasks={others} />}
     </Page>

@@ -36,3 +36,25 @@ export function heapFor(text: string, heaps: readonly Heap[], language: string):
   }
   return null;
 }
+
+/**
+ * A heap taken apart: by what is alike, where it was laid together by hand; where all of it is alike, by its very words.
+ * @param texts in the order in which they came in
+ * @returns the texts of each part, the first with the first text
+ */
+export function partsOf(texts: readonly string[], language: string): string[][] {
+  const words = new WordForms(language);
+  const sorted = (fits: (text: string, parts: readonly Heap[]) => string | null): string[][] => {
+    const parts: { id: string; texts: string[] }[] = [];
+    texts.forEach((text, i) => {
+      const id = fits(text, parts);
+      const part = parts.find((one) => one.id === id);
+      if (part) part.texts.push(text);
+      else parts.push({ id: String(i), texts: [text] });
+    });
+    return parts.map((part) => part.texts);
+  };
+  const alike = sorted((text, parts) => heapFor(text, parts, language));
+  if (alike.length > 1) return alike;
+  return sorted((text, parts) => parts.find((part) => words.normal(part.texts[0]!) === words.normal(text))?.id ?? null);
+}

@@ -3,7 +3,7 @@ import { assignmentOf as frozen } from '../sheet/sheet.js';
 import { starterFrom } from '../outline/starter.js';
 import { OWN_LEGEND } from '../own-maps/own-legend.js';
 import { normalForm } from '../words/normal-form.js';
-import { asIdea, heapFor } from './alike.js';
+import { asIdea, heapFor, partsOf } from './alike.js';
 import { bankOfIdeas, newTerms, sheetOfIdeas, treeOfIdeas } from './made-of-ideas.js';
 import type { Taken } from './made-of-ideas.js';
 
@@ -61,6 +61,15 @@ describe('ideas that are alike', () => {
         );
       }),
     );
+  });
+
+  test('what was laid together by hand comes apart as it was, and what fell together by its very words', () => {
+    expect(partsOf(['Arch', 'Bow bridge', 'arches', 'bow-bridge'], 'en')).toEqual([
+      ['Arch', 'arches'],
+      ['Bow bridge', 'bow-bridge'],
+    ]);
+    expect(partsOf(['Girders', 'girders!', 'Girdles'], 'en')).toEqual([['Girders', 'girders!'], ['Girdles']]);
+    expect([partsOf(['Arch', 'arch'], 'en'), partsOf([], 'en')]).toEqual([[['Arch', 'arch']], []]);
   });
 
   test('an idea is kept without blanks around it, on one line', () => {
