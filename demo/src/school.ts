@@ -16,6 +16,7 @@ import {
 import { bridges } from './bridges/assignment.js';
 import { classWorks } from './bridges/class.js';
 import { KEPT_REMARKS, KOFI_JUDGED } from './bridges/marked.js';
+import { loadGathering } from './bridges/gathering.js';
 import { kofi } from './bridges/students/kofi.js';
 import { loadCrossing } from './crossing/load.js';
 import type { DemoClock } from './demo-clock.js';
@@ -51,6 +52,7 @@ export async function loadSchool(app: INestApplication, clock: DemoClock): Promi
   clock.at(-1, '21:40');
   await publications.change(publicationId, { due: later! }, maren.id);
   await publications.extend(publicationId, { accountId: people.get('juno')!.id, due: last! }, maren.id);
+  await loadGathering(app, clock, classId, people);
   await loadEnglish(app, clock, people);
   await loadCrossing(app, clock, people);
   return true;

@@ -13,6 +13,7 @@ export { Clock } from './common/clock.js';
 export { notFound } from './common/problem.js';
 export { FilesService } from './files/index.js';
 export { UpdateLog } from './live/index.js';
+export { GatheringsService, Ideas } from './gatherings/index.js';
 export { Comments, JudgingService, Remarks, Returning, Threads, Verdicts } from './marking/index.js';
 export { OwnMapsService } from './own-maps/index.js';
 export { SharedPagesService } from './shared-pages/index.js';

@@ -5,6 +5,7 @@ export * from './bringing-in.js';
 export * from './class-insight.js';
 export * from './classes.js';
 export * from './files.js';
+export * from './gathering-acts.js';
 export * from './gatherings.js';
 export * from './gradebook.js';
 export * from './here.js';

@@ -24,6 +24,7 @@ function ideaOf({ id, text, groupId, taken, hidden, sent = [] }: IdeaEntry): Ide
     id,
     text,
     persons: [persons(1), persons(2)],
+    people: by.size,
     words: [...new Set(inOrder.map((one) => one.text))],
     group: groupId,
     taken,

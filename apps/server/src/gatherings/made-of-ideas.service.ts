@@ -92,13 +92,12 @@ const NO_MAPS = { starter: null, reference: null };
 
 function takenOf({ question, groups }: Gathering, ideas: readonly Idea[]): Taken {
   const nameOf = new Map(groups.map(({ id, name }) => [id, name]));
-  const weight = ({ persons: [then, now] }: Idea): number => then + now;
   return {
     question,
     groups: groups.map(({ name }) => name),
     // What most said comes first.
     ideas: ideas
-      .toSorted((a, b) => weight(b) - weight(a))
+      .toSorted((a, b) => b.people - a.people)
       .map(({ text, words, group }) => ({
         text,
         otherWords: words,

@@ -10,7 +10,7 @@ import { Button } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { NoWay } from './no-way';
 import { setKnown } from './use-gathering';
-import { byWeight, personsOf } from './with-news';
+import { byWeight } from './with-news';
 
 /** What a student sees of a question: a place to answer, what they sent, and what the class says. */
 export function Answering({ detail, isOpen }: { detail: GatheringDetail; isOpen: boolean }) {
@@ -122,7 +122,7 @@ export function Answering({ detail, isOpen }: { detail: GatheringDetail; isOpen:
               {byWeight(ideas).map((idea) => (
                 <li key={idea.id} className="card words px-2 py-1">
                   {idea.text}
-                  {personsOf(idea) > 1 && <b className="font-mono text-sm"> {personsOf(idea)}</b>}
+                  {idea.people > 1 && <b className="font-mono text-sm"> {idea.people}</b>}
                   {idea.by.length > 0 && (
                     <span className="text-sm text-quiet"> {idea.by.map(({ givenName }) => givenName).join(', ')}</span>
                   )}

@@ -26,6 +26,7 @@ import { IdeaCard, NameField } from './idea-card';
 import { MakeDialog } from './make-dialog';
 import { NoWay } from './no-way';
 import { ThenAndNow } from './then-and-now';
+import { useKeptPlace } from './use-kept-place';
 import { useSaidIdeas } from './use-said-ideas';
 import { byWeight } from './with-news';
 
@@ -50,6 +51,7 @@ export function Board({ detail, isOpen }: { detail: GatheringDetail; isOpen: boo
   );
   const keys = useBoardKeys(detail, acts, () => setMaking(true));
   useSaidIdeas(ideas.length);
+  useKeptPlace(ideas);
   const shown = byWeight(ideas.filter(({ hidden }) => withHidden || !hidden));
   const hiddenCount = ideas.filter(({ hidden }) => hidden).length;
   const onDragEnd = ({ active, over }: DragEndEvent): void => {
@@ -68,7 +70,6 @@ export function Board({ detail, isOpen }: { detail: GatheringDetail; isOpen: boo
       ideas={of}
       card={(idea) => (
         <IdeaCard
-          key={idea.id}
           idea={idea}
           groups={groups}
           acts={acts}
@@ -169,7 +170,7 @@ function Column({
           }}
         />
       ) : (
-        <h2 className="mb-2 flex items-baseline gap-2 font-semibold">
+        <h2 className="mb-2 flex min-h-7 items-baseline gap-2 font-semibold">
           <span className="font-mono text-sm text-quiet" aria-hidden>
             {number}
           </span>
@@ -195,7 +196,9 @@ function Column({
         </h2>
       )}
       <ul className={`grid content-start gap-2 ${group ? '' : 'grid-cols-[repeat(auto-fill,minmax(14rem,1fr))]'}`}>
-        {ideas.map(card)}
+        {ideas.map((idea) => (
+          <li key={idea.id}>{card(idea)}</li>
+        ))}
       </ul>
       {ideas.length === 0 && (
         <p className="text-quiet">

@@ -1,3 +1,4 @@
+import { normalForm } from '@ichnograph/core';
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import type { Idea, IdeaGroup } from '@ichnograph/contract';
 import { Check, Ellipsis, EyeOff } from 'lucide-react';
@@ -5,7 +6,6 @@ import { useState } from 'react';
 import { buttonClass } from '../ui/button';
 import { Menu, MenuItem } from '../ui/menu';
 import type { BoardActs } from './board-acts';
-import { personsOf } from './with-news';
 
 interface Props {
   idea: Idea;
@@ -20,14 +20,14 @@ interface Props {
 
 /** An idea on the board, with how many said it. */
 export function IdeaCard({ idea, groups, acts, withNames, isMerging, isAim }: Props) {
-  const { id, text, words, taken, hidden, by } = idea;
+  const { id, text, words, people, taken, hidden, by } = idea;
   const drag = useDraggable({ id, disabled: isAim });
   const drop = useDroppable({ id });
   const [naming, setNaming] = useState(false);
-  const persons = personsOf(idea);
-  const others = words.filter((one) => one !== text);
+  // In other letters is no other wording.
+  const others = [...new Map([text, ...words].map((one) => [normalForm(one), one])).values()].slice(1);
   return (
-    <li
+    <div
       ref={(node) => {
         drag.setNodeRef(node);
         drop.setNodeRef(node);
@@ -38,7 +38,7 @@ export function IdeaCard({ idea, groups, acts, withNames, isMerging, isAim }: Pr
       role="group"
       aria-label={[
         text,
-        persons === 1 ? 'one person' : `${persons} persons`,
+        people === 1 ? 'one person' : `${people} persons`,
         taken && 'taken',
         hidden && 'hidden',
         isMerging && 'being merged',
@@ -70,8 +70,8 @@ export function IdeaCard({ idea, groups, acts, withNames, isMerging, isAim }: Pr
         <div className="flex items-start gap-1.5">
           {taken && <Check aria-hidden size={18} className="mt-0.5 shrink-0 text-action" />}
           {hidden && <EyeOff aria-hidden size={18} className="mt-0.5 shrink-0" />}
-          <span className="words min-w-0 flex-1 text-lg leading-snug">{text}</span>
-          {persons > 1 && <b className="font-mono text-lg leading-snug">{persons}</b>}
+          <span className="words min-w-0 flex-1 text-xl leading-snug">{text}</span>
+          {people > 1 && <b className="font-mono text-xl leading-snug">{people}</b>}
           <Menu
             trigger={
               <button
@@ -88,7 +88,7 @@ export function IdeaCard({ idea, groups, acts, withNames, isMerging, isAim }: Pr
             <MenuItem onSelect={() => acts.hide(idea)}>{hidden ? 'Show it again' : 'Hide it'}</MenuItem>
             <MenuItem onSelect={() => setNaming(true)}>Call it otherwise</MenuItem>
             <MenuItem onSelect={() => acts.beginMerge(idea)}>Merge it with another …</MenuItem>
-            {others.length > 0 && <MenuItem onSelect={() => acts.part(idea)}>Take it apart</MenuItem>}
+            {words.length > 1 && <MenuItem onSelect={() => acts.part(idea)}>Take it apart</MenuItem>}
             {groups
               .filter((group) => group.id !== idea.group)
               .map((group) => (
@@ -104,7 +104,7 @@ export function IdeaCard({ idea, groups, acts, withNames, isMerging, isAim }: Pr
       {withNames && (
         <p className="words text-sm text-indigo">{by.map((one) => `${one.givenName} ${one.familyName}`).join(', ')}</p>
       )}
-    </li>
+    </div>
   );
 }
 

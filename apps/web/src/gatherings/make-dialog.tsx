@@ -75,7 +75,13 @@ export function MakeDialog({
           <legend className="sr-only">What is made of them</legend>
           {(Object.keys(WHAT) as MadeOfIdeas[]).map((one) => (
             <label key={one} className="flex gap-2.5 border border-rule bg-white px-3 py-2">
-              <input type="radio" name="made" checked={as === one} onChange={() => setAs(one)} className="mt-1" />
+              <input
+                type="radio"
+                name="made"
+                className="mt-1 accent-action"
+                checked={as === one}
+                onChange={() => setAs(one)}
+              />
               <span>
                 <b className="font-semibold">{WHAT[one][0]}</b>
                 <span className="block text-sm text-quiet">{WHAT[one][1]}</span>

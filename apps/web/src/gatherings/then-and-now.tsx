@@ -24,7 +24,7 @@ export function ThenAndNow({ ideas }: { ideas: readonly Idea[] }) {
               <li key={id} className="flex items-baseline justify-between gap-3 border-b border-rule py-1 text-lg">
                 <span className="words">{text}</span>
                 <span className="whitespace-nowrap font-mono text-sm">
-                  {key === 'both' ? `${then} → ${now}` : then + now}
+                  {key === 'both' ? `${then}, then ${now}` : then + now}
                 </span>
               </li>
             ))}

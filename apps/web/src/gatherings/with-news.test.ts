@@ -5,6 +5,7 @@ const idea = (id: string, persons: [number, number] = [1, 0], more: Partial<Idea
   id,
   text: id,
   persons,
+  people: Math.max(...persons),
   words: [id],
   group: null,
   taken: false,

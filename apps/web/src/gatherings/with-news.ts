@@ -16,10 +16,8 @@ export function withNews(detail: GatheringDetail, news: GatheringNews): Gatherin
   return { ...detail, ...news.head, senders: news.senders, told: news.told, ideas: [...ideas, ...changed.values()] };
 }
 
-export const personsOf = ({ persons: [then, now] }: Idea): number => then + now;
-
 /** What most said first, then what came first. */
-export const byWeight = (ideas: readonly Idea[]): Idea[] => ideas.toSorted((a, b) => personsOf(b) - personsOf(a));
+export const byWeight = (ideas: readonly Idea[]): Idea[] => ideas.toSorted((a, b) => b.people - a.people);
 
 /** What was said only in the first round, in both, and only in the second. */
 export function thenAndNow(ideas: readonly Idea[]): Record<'onlyThen' | 'both' | 'onlyNow', Idea[]> {

@@ -200,8 +200,8 @@ function TeacherToday() {
           , then give it to a class.
         </p>
       )}
-      <OpenQuestions />
       {waiting.length > 0 && <TeacherList title="Waits to be marked" tasks={waiting} />}
+      <OpenQuestions />
       {others.length > 0 && <TeacherList title="Under way" tasks={others} />}
     </Page>
   );
