@@ -4,6 +4,7 @@ import WebSocket from 'ws';
 import type * as Y from 'yjs';
 import { readyGroup } from './drawer.js';
 import type { Drawer } from './drawer.js';
+import { benchIdeas } from './ideas.js';
 import { mapOf } from './maps.js';
 import { line, ms, quantile, times, title } from './measure.js';
 import { quietStack } from './stack.js';
@@ -15,7 +16,10 @@ const SECONDS = 15;
 /** A page says so often where its hand is, as long as it moves. */
 const POINTS_A_SECOND = 12;
 
-/** Thirty hands on one map: how soon a gesture is seen by all others and stored, with all pointers moving and with none. */
+/**
+ * Thirty hands on one map: how soon a gesture is seen by all others and stored, with all pointers moving and with none. Then
+ * a class that answers a question.
+ */
 export async function benchLive(): Promise<void> {
   const stack = quietStack();
   await stack.start();
@@ -49,6 +53,7 @@ export async function benchLive(): Promise<void> {
     line('a pointer seen by the others: p50 · p95', both(seen), 'wanted: p95 at most 200 ms');
     line('gestures lost', String(moving.lost + still.lost), 'wanted: 0');
     for (const hand of hands) hand.close();
+    await benchIdeas(stack.url);
   } finally {
     await stack.remove();
   }
@@ -122,7 +127,7 @@ function pointersSeen(hands: readonly Drawer[]): number[] {
 }
 
 /** As many bytes to as many others by a server that does nothing else, in a process of its own. */
-async function echo(size: number): Promise<number[]> {
+export async function echo(size: number): Promise<number[]> {
   const child = fork(fileURLToPath(new URL('./echo.js', import.meta.url)));
   const port = await new Promise<number>((resolve) => child.once('message', (message) => resolve(message as number)));
   const found: number[] = [];
