@@ -29,6 +29,7 @@ import { RevisingModule } from './revising/index.js';
 import { SharedPagesModule } from './shared-pages/index.js';
 import { SharesModule } from './shares/index.js';
 import { SheetsModule } from './sheets/index.js';
+import { ShowingsModule } from './showings/index.js';
 import { SubmissionsModule } from './submissions/index.js';
 import { TodayModule } from './today/index.js';
 import { VersionsModule } from './versions/index.js';
@@ -85,6 +86,7 @@ export class AppModule {
         VersionsModule,
         OwnMapsModule,
         GatheringsModule,
+        ShowingsModule,
         MarkingModule,
         ClassInsightModule,
         PapersModule,

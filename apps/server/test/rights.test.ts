@@ -438,6 +438,29 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
     ask: async ({ idea }) => ({ path: `gatherings/${(await idea()).gathering}/made`, body: { as: 'bank' } }),
     expect: [401, 403, 403, 201, 201, 404, 404, 403],
   },
+  'GET /showings': { ask: plainly('showings'), expect: [401, 200, 200, 200, 200, 200, 200, 403] },
+  'POST /showings': {
+    ask: at(
+      () => 'showings',
+      ({ room, work }) => ({ classId: room, workId: work }),
+    ),
+    expect: [401, 201, 404, 201, 201, 404, 404, 403],
+  },
+  'GET /showings/:id': {
+    ask: at(async ({ showing }) => `showings/${await showing()}`),
+    expect: [401, 200, 200, 200, 200, 404, 404, 403],
+  },
+  'PUT /showings/:id/place': {
+    ask: at(
+      async ({ showing }) => `showings/${await showing()}/place`,
+      () => ({ topic: null, words: '', line: false, view: null }),
+    ),
+    expect: [401, 204, 404, 404, 404, 404, 404, 403],
+  },
+  'DELETE /showings/:id': {
+    ask: at(async ({ showing }) => `showings/${await showing()}`),
+    expect: [401, 204, 404, 204, 204, 404, 404, 403],
+  },
   'GET /own-maps/:id/shares': {
     ask: at(async ({ ownMap }) => `own-maps/${await ownMap()}/shares`),
     expect: [401, 200, 404, 404, 404, 404, 404, 403],

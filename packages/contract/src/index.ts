@@ -20,6 +20,8 @@ export * from './second-marking.js';
 export * from './shared-pages.js';
 export * from './shares.js';
 export * from './sheets.js';
+export * from './showing-acts.js';
+export * from './showings.js';
 export * from './submissions.js';
 export * from './verdicts.js';
 export * from './works.js';

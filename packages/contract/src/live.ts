@@ -1,6 +1,7 @@
 import type { Person } from './accounts.js';
 import type { GatheringNews } from './gatherings.js';
 import type { Here } from './here.js';
+import type { ShowingNews } from './showings.js';
 
 /** How much of what somebody does is passed on. */
 export const HERE_LIMITS = { characters: 4096, holds: 40, perSecond: 30, atOnce: 60 } as const;
@@ -24,7 +25,9 @@ export type LiveMessage =
   /** who else came, moved or went; `all`: there is nobody but these */
   | { type: 'here'; people: OneHere[]; gone: string[]; all?: true }
   /** what is new in a gathering */
-  | GatheringNews;
+  | GatheringNews
+  /** where a presenter went */
+  | ShowingNews;
 
 export const LIVE_PATH = '/api/live';
 export const workDocument = (workId: string): string => `work:${workId}`;

@@ -149,6 +149,7 @@ export { bearersOf, bearsWords } from './outline/borne.js';
 export type { Borne } from './outline/borne.js';
 export { noteAims } from './outline/note-aims.js';
 export type { NoteAim } from './outline/note-aims.js';
+export { forAClass } from './outline/for-a-class.js';
 export { stopView, tourLine, tourStops, usualStops } from './outline/tour.js';
 export type { TourLine, TourStop } from './outline/tour.js';
 export { mapOutline } from './outline/map-outline.js';

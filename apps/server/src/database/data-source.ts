@@ -23,6 +23,7 @@ import type { Settings } from '../settings.js';
 import { SharedPage } from '../shared-pages/index.js';
 import { Share } from '../shares/index.js';
 import { SheetPart, TrialMap } from '../sheets/index.js';
+import { Showing } from '../showings/index.js';
 import { LookedAt, Submission } from '../submissions/index.js';
 import { MapVersion } from '../versions/index.js';
 import { GroupMember, Work, WorkMember } from '../works/index.js';
@@ -87,6 +88,7 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     Gathering,
     IdeaEntry,
     SentIdea,
+    Showing,
     JudgementEntry,
     MarkChange,
     ClassVerdict,

@@ -8,6 +8,7 @@ import { MarkingModule } from '../marking/index.js';
 import { SharedPagesModule } from '../shared-pages/index.js';
 import { SharesModule } from '../shares/index.js';
 import { SheetsModule } from '../sheets/index.js';
+import { ShowingsModule } from '../showings/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
 import { VersionsModule } from '../versions/index.js';
 import { WorksModule } from '../works/index.js';
@@ -29,6 +30,7 @@ import { PersonsService } from './persons.service.js';
     SharedPagesModule,
     SharesModule,
     SheetsModule,
+    ShowingsModule,
     SubmissionsModule,
     VersionsModule,
     WorksModule,

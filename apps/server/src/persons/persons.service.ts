@@ -15,6 +15,7 @@ import { OwnMapsKeeper } from '../own-maps/index.js';
 import { SharedPagesKeeper } from '../shared-pages/index.js';
 import { SharesKeeper } from '../shares/index.js';
 import { SheetsKeeper } from '../sheets/index.js';
+import { ShowingsKeeper } from '../showings/index.js';
 import { Submission, SubmissionsKeeper } from '../submissions/index.js';
 import { VersionsKeeper } from '../versions/index.js';
 import { nameOf, WorksKeeper } from '../works/index.js';
@@ -33,6 +34,7 @@ export class PersonsService {
     sharedPages: SharedPagesKeeper,
     shares: SharesKeeper,
     gatherings: GatheringsKeeper,
+    showings: ShowingsKeeper,
     marking: MarkingKeeper,
     versions: VersionsKeeper,
     submissions: SubmissionsKeeper,
@@ -48,6 +50,7 @@ export class PersonsService {
       sharedPages,
       shares,
       gatherings,
+      showings,
       marking,
       versions,
       submissions,

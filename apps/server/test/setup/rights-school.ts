@@ -135,6 +135,9 @@ export async function rightsSchool() {
     const wanted = { classId: room, question: 'What do you know already?', anonymous: true };
     return (await boss.post<{ id: string }>('gatherings', wanted)).body.id;
   };
+  /** The member's map, shown to the class by the member. */
+  const showing = async (): Promise<string> =>
+    (await people.member.post<{ id: string }>('showings', { classId: room, workId: work.id })).body.id;
   /** A question with one idea, sent by the member. */
   const idea = async () => {
     const id = await gathering();
@@ -189,6 +192,7 @@ export async function rightsSchool() {
     share,
     gathering,
     idea,
+    showing,
     readyMade,
     newSheet,
     export: export_,

@@ -2,7 +2,7 @@ import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 const ID = 'CHAR(36) CHARACTER SET ascii COLLATE ascii_bin';
 
-/** Marks of single members of a group; questions to a class with the ideas that came in. */
+/** Marks of single members of a group; questions to a class with the ideas that came in; maps shown to a class. */
 export class Ideas1700000000013 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(`ALTER TABLE submission ADD COLUMN own_marks JSON NULL`);
@@ -46,9 +46,26 @@ export class Ideas1700000000013 implements MigrationInterface {
       CONSTRAINT sent_idea_idea FOREIGN KEY (idea_id) REFERENCES idea (id) ON DELETE CASCADE,
       CONSTRAINT sent_idea_account FOREIGN KEY (account_id) REFERENCES account (id) ON DELETE CASCADE
     )`);
+    await runner.query(`CREATE TABLE showing (
+      id ${ID} PRIMARY KEY,
+      class_id ${ID} NOT NULL,
+      own_map_id ${ID} NULL,
+      work_id ${ID} NULL,
+      tour_id VARCHAR(200) NULL,
+      made_by ${ID} NOT NULL,
+      began_at DATETIME(3) NOT NULL,
+      ends_at DATETIME(3) NOT NULL,
+      KEY showing_to_class (class_id, ends_at),
+      CONSTRAINT showing_class FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE,
+      CONSTRAINT showing_own_map FOREIGN KEY (own_map_id) REFERENCES own_map (id) ON DELETE CASCADE,
+      CONSTRAINT showing_work FOREIGN KEY (work_id) REFERENCES work (id) ON DELETE CASCADE,
+      CONSTRAINT showing_maker FOREIGN KEY (made_by) REFERENCES account (id) ON DELETE CASCADE,
+      CONSTRAINT showing_of_one CHECK ((work_id IS NULL) <> (own_map_id IS NULL))
+    )`);
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    await runner.query(`DROP TABLE showing`);
     await runner.query(`DROP TABLE sent_idea`);
     await runner.query(`DROP TABLE idea`);
     await runner.query(`DROP TABLE gathering`);
