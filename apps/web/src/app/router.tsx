@@ -100,6 +100,10 @@ export const router = createBrowserRouter([
             }),
           },
           {
+            path: 'showings/:id',
+            lazy: async () => ({ Component: (await loadPage(() => import('../showings/showing-page'))).ShowingPage }),
+          },
+          {
             path: 'own-maps',
             lazy: async () => ({ Component: (await loadPage(() => import('../own-maps/own-maps-page'))).OwnMapsPage }),
           },

@@ -41,6 +41,8 @@ import type {
   ShareTargets,
   SheetDetail,
   SheetNow,
+  ShowingDetail,
+  ShowingRow,
   StaysHard,
   StudentTask,
   SubmissionDetail,
@@ -102,6 +104,19 @@ export const useGatherings = () =>
 /** @param asks whether it is asked for again and again, where nothing is told */
 export const useGatheringDetail = (id: string, asks: boolean) =>
   useQuery({ ...read<GatheringDetail>(`gatherings/${id}`), refetchInterval: asks ? 5000 : false });
+/**
+ * What is shown now to the classes one is in.
+ * @param asks whether it is asked for again and again; what one shows oneself always is, for others may end it
+ */
+export const useShowings = (asks: boolean) =>
+  useQuery({
+    ...read<ShowingRow[]>('showings'),
+    refetchOnMount: 'always',
+    refetchInterval: ({ state }) => (asks || state.data?.some(({ mine }) => mine) ? 10_000 : false),
+  });
+/** @param asks whether it is asked for again and again, where nothing is told */
+export const useShowing = (id: string, asks: boolean) =>
+  useQuery({ ...read<ShowingDetail>(`showings/${id}`), refetchInterval: asks ? 3000 : false });
 export const useReadyMade = () => useQuery(read<ReadyMadeRow[]>('ready-made'));
 /** The classes one teaches in which standing rules are in force. */
 export const useRulesInForce = () => useQuery(read<ClassName[]>('standing-rules'));

@@ -27,8 +27,10 @@ export { ARROW_KEYS, goTo, isOnCanvas, nextLink, onReadingKey } from './canvas/c
 export { flagSteps, nextStep } from './canvas/flag-walk';
 export { useEvidence } from './canvas/use-evidence';
 export { useIsLittleSeen } from './canvas/from-afar';
+export { useLetGo } from './canvas/use-let-go';
 export { FREE, useShow } from './canvas/view';
 export { ViewControls } from './canvas/view-controls';
 export { startTidying } from './drawing/tidier';
 export type { TidyQuestion } from './drawing/tidy-worker';
+export { TourLineDrawn } from './drawing/tour-line';
 export { Thumbnail } from './drawing/thumbnail';

@@ -8,6 +8,7 @@ import { useMe, useStudentTasks, useTeacherTasks, useTimeZone } from '../common/
 import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { AskClass, CodeOnTheBoard, OpenQuestions } from '../gatherings';
+import { ShownNow } from '../showings';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { STATE_FOR_STUDENT, STATES_FOR_TEACHER } from './state-words';
@@ -27,6 +28,7 @@ function StudentToday() {
   return (
     <Page title={`Today, ${me.givenName}`} lead="What came back to you, and what is due.">
       {tasks.data.length === 0 && <p>Nothing is set for you yet. What your teacher sets will stand here.</p>}
+      <ShownNow />
       <OpenQuestions />
       {came.length > 0 && <TaskList title="Came back to you" tasks={came} />}
       {others.length > 0 && <TaskList title="Due" tasks={others} />}
@@ -200,6 +202,7 @@ function TeacherToday() {
           , then give it to a class.
         </p>
       )}
+      <ShownNow />
       {waiting.length > 0 && <TeacherList title="Waits to be marked" tasks={waiting} />}
       <OpenQuestions />
       {others.length > 0 && <TeacherList title="Under way" tasks={others} />}

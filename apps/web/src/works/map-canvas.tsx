@@ -39,7 +39,7 @@ import { FoldSigns } from './on-canvas/fold-signs';
 import { LinkGrips } from './on-canvas/link-grips';
 import { isMapFile } from '../bringing-in';
 import { Moves, MovesShown } from './on-canvas/moves';
-import { TourLineShown } from './tour/line';
+import { TourLineShown } from './tour/line-shown';
 import { NoteCard } from './on-canvas/note-card';
 import { PaperPins } from './on-canvas/paper-pins';
 import { RoomLine } from './on-canvas/room-line';

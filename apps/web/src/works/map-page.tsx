@@ -37,6 +37,7 @@ import { shownOf } from './shown-of';
 import { MapCanvas } from './map-canvas';
 import { MapDialogs } from './dialogs/map-dialogs';
 import { OtherView } from './other-view';
+import { PresentingBar } from './presenting/presenting-bar';
 import type { Writing } from './other-view';
 import { AboutWork } from './told/about-work';
 import type { DrawnMap } from './drawn-map';
@@ -379,6 +380,9 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
             <LooksBar assignment={assignment} prompts={open.of === 'sheet'} onMap={view === 'Map'} />
           )}
           {work && <AboutWork work={work} open={open} />}
+          {(open.of === 'work' || open.of === 'mine') && (
+            <PresentingBar id={detail.id} onMap={view === 'Map'} onTour={() => setView('Tour')} />
+          )}
           <Notices open={open} />
           <div className="relative min-h-0 flex-1">
             {view === 'Map' ? (
@@ -397,6 +401,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
               <WithMap>
                 {(map) => (
                   <OtherView
+                    mapId={detail.id}
                     view={view}
                     map={map}
                     assignment={assignment}
@@ -457,6 +462,7 @@ function MapDesk({ detail, work, open }: Drawn & { open: OpenWork }) {
           onShow={setShown}
           onClosed={focusWork}
           onGo={go}
+          onTour={() => setView('Tour')}
           bringIn={bringIn}
         />
         <DeleteGiven host={host} open={open} />

@@ -17,6 +17,7 @@ export interface Writing {
 
 /** The map in the other ways to look at it, than drawn: what each changes is changed on the map. */
 export function OtherView({
+  mapId,
   view,
   map,
   assignment,
@@ -27,6 +28,7 @@ export function OtherView({
   onWriting,
   onTaken,
 }: {
+  mapId: string;
   view: View;
   map: TopicMap;
   assignment: Assignment;
@@ -56,6 +58,6 @@ export function OtherView({
     case 'Tree':
       return <TreeView {...shown} mayTakeOver={mayEdit && assignment.drawing?.tidy !== false} onTaken={onTaken} />;
     case 'Tour':
-      return <TourView {...shown} mayEdit={mayEdit} />;
+      return <TourView {...shown} mapId={mapId} mayEdit={mayEdit} />;
   }
 }

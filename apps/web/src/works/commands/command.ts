@@ -13,6 +13,7 @@ export type Shown =
   | 'print'
   | 'save as'
   | 'share'
+  | 'show'
   | 'spelling'
   | 'paper'
   | 'looks';

@@ -68,6 +68,14 @@ const SHARE: Command = {
   where: 'page',
   run: ({ show }) => show('share'),
 };
+const SHOW: Command = {
+  id: 'show',
+  group: 'map',
+  name: 'Show it to a class, live …',
+  keys: [],
+  where: 'page',
+  run: ({ show }) => show('show'),
+};
 /** A copy of what is saved of this map, among one's own. */
 const keepCopy = (name: string, wanted: (title: string) => object): Command => ({
   id: 'keep-own',
@@ -146,7 +154,7 @@ export function commandsFor(
         : of === 'shared'
           ? [copyShared(workId)]
           : []),
-    ...(of === 'mine' || of === 'work' ? [SHARE] : []),
+    ...(of === 'mine' || of === 'work' ? [SHARE, SHOW] : []),
     ...(of === 'mine' || assignment.drawing?.ownMaps ? [BRING_OWN] : []),
     ...(of !== 'work' || assignment.drawing?.ownMaps ? [BRING_FILE] : []),
     ...(mayHandIn ? [handIn] : []),

@@ -15,6 +15,7 @@ import { PicturesDialog } from './pictures-dialog';
 import { PrintDialog } from './print-dialog';
 import { RegionDialog } from './region-dialog';
 import { ShareDialog } from './share-dialog';
+import { ShowDialog } from './show-dialog';
 import { SpellingDialog } from './spelling-dialog';
 import type { Shown, View } from '../commands/command';
 import type { DrawnMap } from '../drawn-map';
@@ -36,6 +37,7 @@ export function MapDialogs({
   onShow,
   onClosed,
   onGo,
+  onTour,
   bringIn,
 }: {
   detail: DrawnMap;
@@ -48,6 +50,8 @@ export function MapDialogs({
   /** gives the focus back to the work */
   onClosed: () => void;
   onGo: (ids: readonly string[]) => void;
+  /** goes to the tours */
+  onTour: () => void;
   /** shows what is selected */
   bringIn: () => void;
 }) {
@@ -100,6 +104,14 @@ export function MapDialogs({
       <SaveMap {...dialog('save as')} />
       {(open.of === 'work' || open.of === 'mine') && (
         <ShareDialog {...dialog('share')} path={`${open.of === 'mine' ? 'own-maps' : 'works'}/${detail.id}`} />
+      )}
+      {(open.of === 'work' || open.of === 'mine') && (
+        <ShowDialog
+          {...dialog('show')}
+          of={open.of === 'mine' ? { ownMapId: detail.id } : { workId: detail.id }}
+          className={open.of === 'mine' ? null : detail.className}
+          onTour={onTour}
+        />
       )}
       <MapKeysDialog {...dialog('keys')} view={view} />
       <CommandPalette {...dialog('palette')} onClosed={onClosed} />

@@ -2,7 +2,7 @@ import { useEffect } from 'react';
 import type { RefObject } from 'react';
 import { useStore } from 'zustand';
 import type { WhoIsHere } from '../../live';
-import { useShow } from '../../map';
+import { useLetGo, useShow } from '../../map';
 
 /** How the view goes along with the one that is followed. */
 const ALONG_MS = 120;
@@ -18,20 +18,5 @@ export function useFollow(host: RefObject<HTMLDivElement | null>, { store }: Who
     const { x, y, width, height } = view;
     show({ left: x, top: y, right: x + width, bottom: y + height }, { padding: EDGE, maxZoom: 4, duration: ALONG_MS });
   }, [view, show]);
-  useEffect(() => {
-    const canvas = host.current;
-    if (followed === null || !canvas) return;
-    const letGo = (): void => store.setState({ followed: null });
-    const byKey = ({ key }: KeyboardEvent): void => {
-      if (key === 'Escape') letGo();
-    };
-    canvas.addEventListener('wheel', letGo, { capture: true, passive: true });
-    canvas.addEventListener('pointerdown', letGo, { capture: true });
-    canvas.addEventListener('keydown', byKey, { capture: true });
-    return () => {
-      canvas.removeEventListener('wheel', letGo, { capture: true });
-      canvas.removeEventListener('pointerdown', letGo, { capture: true });
-      canvas.removeEventListener('keydown', byKey, { capture: true });
-    };
-  }, [followed, host, store]);
+  useLetGo(host, followed !== null, () => store.setState({ followed: null }));
 }

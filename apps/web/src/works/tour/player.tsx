@@ -7,9 +7,10 @@ import { chordOf } from '../../common/chords';
 import { pictureHref } from '../../common/picture-href';
 import { useSingleLetters } from '../../common/single-letters';
 import { tell } from '../../common/told';
+import { TourLineDrawn } from '../../map';
 import { Button } from '../../ui/button';
-import { TourLineDrawn } from './line';
 import { openSpeaker, Speaker } from './speaker';
+import { useShownTo } from './use-shown-to';
 import { useCamera } from './use-camera';
 
 /** Around the whole map, canvas units. */
@@ -20,6 +21,7 @@ export function TourPlayer({
   map,
   legend,
   tour,
+  mapId,
   from = 0,
   language,
   onEnd,
@@ -27,6 +29,8 @@ export function TourPlayer({
   map: TopicMap;
   legend: Legend;
   tour: Tour;
+  /** of the work or own map */
+  mapId: string;
   /** the stop to begin with */
   from?: number;
   language: string;
@@ -42,6 +46,14 @@ export function TourPlayer({
   const stage = useRef<HTMLDivElement>(null);
   const all = useRef<HTMLDivElement>(null);
   const stop = stops[at];
+  useShownTo({
+    mapId,
+    map,
+    tour,
+    topic: stop && !whole ? stop.topic.id : null,
+    words: words && stop && !whole ? stop.words : '',
+    line,
+  });
   const svg = useMemo(() => mapToSvg(map, legend, { hrefOf: pictureHref, title: map.title || 'Map' }), [map, legend]);
   const everything = useMemo(() => {
     const box = drawnBox(map, legend) ?? { left: 0, right: 100, top: 0, bottom: 60 };

@@ -4,15 +4,26 @@ import { ArrowDown, ArrowUp, Play, Plus, Printer, Trash2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { CommittedInput, CommittedLines } from '../../common/committed';
 import { pictureHref } from '../../common/picture-href';
+import { TourLineDrawn } from '../../map';
 import { Button } from '../../ui/button';
 import { useEditor, useEditorState } from '../editor';
 import { TOPIC_NAMES, TopicNames } from '../lists/topic-names';
 import { Handout } from './handout';
-import { TourLineDrawn } from './line';
 import { TourPlayer } from './player';
 
 /** The tours of a map: their stops in order with the words for each, and what plays and prints them. */
-export function TourView({ map, assignment, mayEdit }: { map: TopicMap; assignment: Assignment; mayEdit: boolean }) {
+export function TourView({
+  mapId,
+  map,
+  assignment,
+  mayEdit,
+}: {
+  /** of the work or own map */
+  mapId: string;
+  map: TopicMap;
+  assignment: Assignment;
+  mayEdit: boolean;
+}) {
   const { actions, store } = useEditor();
   const { legend, language } = assignment;
   const [chosen, setChosen] = useState<string | null>(null);
@@ -171,6 +182,7 @@ export function TourView({ map, assignment, mayEdit }: { map: TopicMap; assignme
           map={map}
           legend={legend}
           tour={tour}
+          mapId={mapId}
           from={playing}
           language={language}
           onEnd={() => setPlaying(null)}

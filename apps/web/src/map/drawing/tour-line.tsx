@@ -1,6 +1,5 @@
 import { tourLine } from '@ichnograph/core';
 import type { Tour, TopicMap } from '@ichnograph/core';
-import { useEditorState } from '../editor';
 
 /** A tour on its map: the line from stop to stop, and their numbers. Drawn in the map's own coordinates. */
 export function TourLineDrawn({ map, tour }: { map: TopicMap; tour: Tour }) {
@@ -34,23 +33,5 @@ export function TourLineDrawn({ map, tour }: { map: TopicMap; tour: Tour }) {
         </g>
       ))}
     </>
-  );
-}
-
-/** The line of the map's first tour, while it is asked for, over the map that is drawn on. */
-export function TourLineShown() {
-  const isAsked = useEditorState((state) => state.tourLine);
-  const map = useEditorState((state) => state.map);
-  const [tour] = map.tours;
-  if (!isAsked || !tour) return null;
-  return (
-    <svg
-      aria-hidden
-      className="pointer-events-none absolute left-0 top-0 z-[997] overflow-visible"
-      width="1"
-      height="1"
-    >
-      <TourLineDrawn map={map} tour={tour} />
-    </svg>
   );
 }

@@ -1,0 +1,3 @@
+/** What other folders may use of this one. */
+export { usePresenter } from './presenter';
+export { ShownNow } from './shown-now';
