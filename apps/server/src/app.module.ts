@@ -25,6 +25,7 @@ import type { Settings } from './settings.js';
 import { OwnMapsModule } from './own-maps/index.js';
 import { PapersModule } from './papers/index.js';
 import { PersonsModule } from './persons/index.js';
+import { ReviewsModule } from './reviews/index.js';
 import { RevisingModule } from './revising/index.js';
 import { SharedPagesModule } from './shared-pages/index.js';
 import { SharesModule } from './shares/index.js';
@@ -88,6 +89,7 @@ export class AppModule {
         GatheringsModule,
         ShowingsModule,
         MarkingModule,
+        ReviewsModule,
         ClassInsightModule,
         PapersModule,
         SharesModule,

@@ -438,6 +438,65 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
     ask: async ({ idea }) => ({ path: `gatherings/${(await idea()).gathering}/made`, body: { as: 'bank' } }),
     expect: [401, 403, 403, 201, 201, 404, 404, 403],
   },
+  'GET /publications/:id/reviews': { ask: ofPublication('/reviews'), expect: [401, 403, 403, 200, 200, 404, 404, 403] },
+  'POST /publications/:id/reviews': {
+    ask: async ({ publication, reviews, people }) => {
+      await reviews();
+      await people.teacher.call('DELETE', `publications/${publication}/reviews`);
+      const body = { each: 1, criteria: false, sentences: true, notes: false, share: 0, apart: [] };
+      return { path: `publications/${publication}/reviews`, body };
+    },
+    expect: [401, 403, 403, 204, 204, 404, 404, 403],
+  },
+  'PATCH /publications/:id/reviews': {
+    ask: async ({ publication, reviews }) => {
+      await reviews();
+      return { path: `publications/${publication}/reviews`, body: { closesAt: null } };
+    },
+    expect: [401, 403, 403, 204, 204, 404, 404, 403],
+  },
+  'DELETE /publications/:id/reviews': {
+    ask: async ({ publication, reviews }) => {
+      await reviews();
+      return { path: `publications/${publication}/reviews` };
+    },
+    expect: [401, 403, 403, 204, 204, 404, 404, 403],
+  },
+  'POST /publications/:id/reviews/hand-out': {
+    ask: async ({ publication, reviews }) => {
+      await reviews();
+      return { path: `publications/${publication}/reviews/hand-out` };
+    },
+    expect: [401, 403, 403, 201, 201, 404, 404, 403],
+  },
+  'POST /publications/:id/reviews/release': {
+    ask: async ({ publication, reviews }) => {
+      await reviews();
+      return { path: `publications/${publication}/reviews/release` };
+    },
+    expect: [401, 403, 403, 204, 204, 404, 404, 403],
+  },
+  'GET /submissions/:id/reviews': { ask: handedIn('/reviews'), expect: [401, 200, 404, 200, 200, 404, 404, 404] },
+  'GET /reviews': { ask: plainly('reviews'), expect: [401, 200, 200, 403, 403, 403, 403, 403] },
+  'GET /reviews/:id': {
+    ask: at(async ({ reviews }) => `reviews/${await reviews()}`),
+    expect: [401, 200, 404, 403, 403, 403, 403, 403],
+  },
+  'PUT /reviews/:id': {
+    ask: at(
+      async ({ reviews }) => `reviews/${await reviews()}`,
+      () => ({ version: 0, levels: {}, verdicts: {}, words: 'Well done.' }),
+    ),
+    expect: [401, 200, 404, 403, 403, 403, 403, 403],
+  },
+  'POST /reviews/:id/send': {
+    ask: async ({ reviews, people }) => {
+      const id = await reviews();
+      await people.member.call('PUT', `reviews/${id}`, { version: 0, levels: {}, verdicts: {}, words: 'Well done.' });
+      return { path: `reviews/${id}/send` };
+    },
+    expect: [401, 204, 404, 403, 403, 403, 403, 403],
+  },
   'GET /showings': { ask: plainly('showings'), expect: [401, 200, 200, 200, 200, 200, 200, 403] },
   'POST /showings': {
     ask: at(

@@ -16,6 +16,8 @@ export * from './papers.js';
 export * from './problem.js';
 export * from './publications.js';
 export * from './remarks.js';
+export * from './review-acts.js';
+export * from './reviews.js';
 export * from './second-marking.js';
 export * from './shared-pages.js';
 export * from './shares.js';

@@ -91,6 +91,11 @@ export { NOVAK_GOWIN, scoredStructureOf, structuralScoreOf } from './marking/str
 export type { ScoredStructure, StructuralScore } from './marking/structural-score.js';
 export { leftToJudge, markOf, readForMarks } from './marking/mark-of.js';
 export type { MarkDetail, MarkReading } from './marking/mark-of.js';
+export { forReviewers } from './reviewing/for-reviewers.js';
+export { handOut } from './reviewing/hand-out.js';
+export type { HandingOut, ReviewedMap } from './reviewing/hand-out.js';
+export { reviewedMark } from './marking/reviewed-mark.js';
+export type { Reviews } from './marking/reviewed-mark.js';
 export { ownMark } from './marking/own-mark.js';
 export type { Adjustment } from './marking/own-mark.js';
 export { evidenceOf, fillBlanks, LETTER_FIELDS, REMARK_BLANKS } from './marking/remark-blanks.js';

@@ -19,6 +19,7 @@ import {
 } from '../marking/index.js';
 import { ReadyMade } from '../beginnings/index.js';
 import { OwnMap } from '../own-maps/index.js';
+import { Review, RoundOfReviews } from '../reviews/index.js';
 import type { Settings } from '../settings.js';
 import { SharedPage } from '../shared-pages/index.js';
 import { Share } from '../shares/index.js';
@@ -89,6 +90,8 @@ export const dataSourceOptions = ({ database }: Settings): DataSourceOptions => 
     IdeaEntry,
     SentIdea,
     Showing,
+    Review,
+    RoundOfReviews,
     JudgementEntry,
     MarkChange,
     ClassVerdict,

@@ -7,8 +7,9 @@ import {
   openStoredReport,
   ownMark,
   readForMarks,
+  reviewedMark,
 } from '@ichnograph/core';
-import type { Assignment, MarkDetail, MarkReading, Report, Verdict } from '@ichnograph/core';
+import type { Assignment, MarkDetail, MarkReading, Report, Reviews, Verdict } from '@ichnograph/core';
 import type { MapProposition, OwnMark, Person, VerdictRow } from '@ichnograph/contract';
 import { In } from 'typeorm';
 import { AccountsService } from '../accounts/index.js';
@@ -28,7 +29,12 @@ interface Material {
   judgements: readonly JudgementEntry[];
   /** by key: the work's own before the class's */
   verdicts: ReadonlyMap<string, VerdictEntry>;
+  /** what others gave, where that counts */
+  reviews: Reviews | undefined;
 }
+
+/** What of reviews counts in marks, by submission. */
+type ReadReviews = (submissionIds: readonly string[]) => Promise<ReadonlyMap<string, Reviews>>;
 
 /**
  * The one owner of a mark. Whatever changes what makes it up holds the work (`Markable`) and has it summed again here, in
@@ -37,6 +43,8 @@ interface Material {
  */
 @Injectable()
 export class Sums {
+  private readReviews: ReadReviews = () => Promise.resolve(new Map());
+
   constructor(
     private readonly data: Database,
     private readonly revisions: Revisions,
@@ -45,6 +53,11 @@ export class Sums {
     handIns: HandInService,
   ) {
     handIns.onKept((submissionId) => this.again([submissionId]));
+  }
+
+  /** Who hands maps out to be reviewed says what of it counts. */
+  countReviews(read: ReadReviews): void {
+    this.readReviews = read;
   }
 
   /** Sums these as everything now stands. Their works are held. @returns their marks, by submission */
@@ -134,6 +147,7 @@ export class Sums {
     const publications = [...new Set(submissions.map(({ work }) => work!.publicationId))];
     const ofClass = await manager.findBy(ClassVerdict, { publicationId: In(publications) });
     const ofMaps = await manager.findBy(MapVerdict, { workId: In(submissions.map(({ workId }) => workId)) });
+    const reviews = await this.readReviews(submissionIds);
     const all: Material[] = [];
     for (const submission of submissions) {
       const { id, workId, work } = submission;
@@ -150,6 +164,7 @@ export class Sums {
         verdicts: submission.returnedVerdicts
           ? returnedEntries(submission.returnedVerdicts as MapProposition[])
           : new Map(standing.map((one) => [one.said, one])),
+        reviews: reviews.get(id),
       });
     }
     return all;
@@ -184,15 +199,25 @@ export class Sums {
   }
 }
 
-function markOfMaterial({ submission, report, reading, assignment, judgements, verdicts }: Material): MarkDetail {
-  return markOf(
+function markOfMaterial({
+  submission,
+  report,
+  reading,
+  assignment,
+  judgements,
+  verdicts,
+  reviews,
+}: Material): MarkDetail {
+  const judgement = judgementOf(judgements);
+  const mark = markOf(
     report,
     reading,
     assignment,
-    judgementOf(judgements),
+    judgement,
     (key): Verdict | undefined => verdicts.get(key)?.verdict,
     { due: submission.due, handedIn: submission.handedInAt },
   );
+  return reviews ? reviewedMark(mark, reviews, assignment, judgement) : mark;
 }
 
 /** The marks of those of a group who have another than the group. */

@@ -5,6 +5,7 @@ import { BeginningsModule } from '../beginnings/index.js';
 import { ClassesModule } from '../classes/index.js';
 import { GatheringsModule } from '../gatherings/index.js';
 import { MarkingModule } from '../marking/index.js';
+import { ReviewsModule } from '../reviews/index.js';
 import { SharedPagesModule } from '../shared-pages/index.js';
 import { SharesModule } from '../shares/index.js';
 import { SheetsModule } from '../sheets/index.js';
@@ -27,6 +28,7 @@ import { PersonsService } from './persons.service.js';
     GatheringsModule,
     MarkingModule,
     OwnMapsModule,
+    ReviewsModule,
     SharedPagesModule,
     SharesModule,
     SheetsModule,

@@ -12,6 +12,7 @@ import { FilesKeeper, FilesService } from '../files/index.js';
 import { GatheringsKeeper } from '../gatherings/index.js';
 import { MarkingKeeper } from '../marking/index.js';
 import { OwnMapsKeeper } from '../own-maps/index.js';
+import { ReviewsKeeper } from '../reviews/index.js';
 import { SharedPagesKeeper } from '../shared-pages/index.js';
 import { SharesKeeper } from '../shares/index.js';
 import { SheetsKeeper } from '../sheets/index.js';
@@ -35,6 +36,7 @@ export class PersonsService {
     shares: SharesKeeper,
     gatherings: GatheringsKeeper,
     showings: ShowingsKeeper,
+    reviews: ReviewsKeeper,
     marking: MarkingKeeper,
     versions: VersionsKeeper,
     submissions: SubmissionsKeeper,
@@ -51,6 +53,7 @@ export class PersonsService {
       shares,
       gatherings,
       showings,
+      reviews,
       marking,
       versions,
       submissions,

@@ -9,6 +9,7 @@ import type {
   ExportState,
   GatheringDetail,
   Pile,
+  ReviewTask,
   SharedPageRow,
   ShareRow,
   SheetDetail,
@@ -135,6 +136,21 @@ export async function rightsSchool() {
     const wanted = { classId: room, question: 'What do you know already?', anonymous: true };
     return (await boss.post<{ id: string }>('gatherings', wanted)).body.id;
   };
+  /** The class's two maps handed out; what was handed out before is taken back, where nothing was sent. */
+  const reviews = async (): Promise<string> => {
+    await handedIn();
+    const other = (await people.classmate.post<WorkDetail>(`publications/${publication}/work`)).body;
+    if (other.submissions.length === 0) {
+      const drawn = people.classmate.live(other.id);
+      await drawn.opened();
+      await people.classmate.post(`works/${other.id}/hand-in`, { client: drawn.client, count: drawn.live.made });
+      drawn.close();
+    }
+    await boss.call('DELETE', `publications/${publication}/reviews`);
+    const plan = { each: 1, criteria: false, sentences: true, notes: false, share: 0, apart: [] };
+    await boss.post(`publications/${publication}/reviews`, plan);
+    return (await people.member.get<ReviewTask[]>('reviews')).body[0]!.id;
+  };
   /** The member's map, shown to the class by the member. */
   const showing = async (): Promise<string> =>
     (await people.member.post<{ id: string }>('showings', { classId: room, workId: work.id })).body.id;
@@ -193,6 +209,7 @@ export async function rightsSchool() {
     gathering,
     idea,
     showing,
+    reviews,
     readyMade,
     newSheet,
     export: export_,

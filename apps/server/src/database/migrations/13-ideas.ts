@@ -2,7 +2,8 @@ import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 const ID = 'CHAR(36) CHARACTER SET ascii COLLATE ascii_bin';
 
-/** Marks of single members of a group; questions to a class with the ideas that came in; maps shown to a class. */
+/** Marks of single members of a group; questions to a class with the ideas that came in; maps shown to a class,
+ * and looked at by one another. */
 export class Ideas1700000000013 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(`ALTER TABLE submission ADD COLUMN own_marks JSON NULL`);
@@ -62,9 +63,43 @@ export class Ideas1700000000013 implements MigrationInterface {
       CONSTRAINT showing_maker FOREIGN KEY (made_by) REFERENCES account (id) ON DELETE CASCADE,
       CONSTRAINT showing_of_one CHECK ((work_id IS NULL) <> (own_map_id IS NULL))
     )`);
+    await runner.query(`CREATE TABLE review_round (
+      publication_id ${ID} PRIMARY KEY,
+      each_given TINYINT NOT NULL,
+      criteria BOOLEAN NOT NULL,
+      sentences BOOLEAN NOT NULL,
+      notes BOOLEAN NOT NULL,
+      share DOUBLE NOT NULL,
+      closes_at DATETIME(3) NULL,
+      released_at DATETIME(3) NULL,
+      kept_apart JSON NOT NULL,
+      seed INT UNSIGNED NOT NULL,
+      made_by ${ID} NOT NULL,
+      made_at DATETIME(3) NOT NULL,
+      CONSTRAINT review_round_publication FOREIGN KEY (publication_id) REFERENCES publication (id) ON DELETE CASCADE
+    )`);
+    await runner.query(`CREATE TABLE review (
+      id ${ID} PRIMARY KEY,
+      publication_id ${ID} NOT NULL,
+      work_id ${ID} NOT NULL,
+      submission_id ${ID} NOT NULL,
+      reviewer_id ${ID} NOT NULL,
+      position INT NOT NULL,
+      version INT NOT NULL,
+      given JSON NOT NULL,
+      sent_at DATETIME(3) NULL,
+      UNIQUE KEY review_once (work_id, reviewer_id),
+      KEY review_of_submission (submission_id),
+      KEY review_by (reviewer_id),
+      CONSTRAINT review_round_of FOREIGN KEY (publication_id) REFERENCES review_round (publication_id) ON DELETE CASCADE,
+      CONSTRAINT review_submission FOREIGN KEY (submission_id) REFERENCES submission (id) ON DELETE CASCADE,
+      CONSTRAINT review_reviewer FOREIGN KEY (reviewer_id) REFERENCES account (id) ON DELETE CASCADE
+    )`);
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    await runner.query(`DROP TABLE review`);
+    await runner.query(`DROP TABLE review_round`);
     await runner.query(`DROP TABLE showing`);
     await runner.query(`DROP TABLE sent_idea`);
     await runner.query(`DROP TABLE idea`);
