@@ -16,6 +16,7 @@ export { UpdateLog } from './live/index.js';
 export { GatheringsService, Ideas } from './gatherings/index.js';
 export { Comments, JudgingService, Remarks, Returning, Threads, Verdicts } from './marking/index.js';
 export { OwnMapsService } from './own-maps/index.js';
+export { ReviewsService, RoundsService } from './reviews/index.js';
 export { SharedPagesService } from './shared-pages/index.js';
 export { SharesService } from './shares/index.js';
 export { readSettings } from './settings.js';

@@ -21,6 +21,7 @@ import { CLASS_7A, CLASS_8A, STUDENTS_8A } from '../people.js';
 import { DemoStudent } from '../student.js';
 import { ferryman, footbridge, lighthouses, rivers } from './assignments.js';
 import { essayWorks } from './essays.js';
+import { loadReviews } from './reviews.js';
 import { knew, LANDING, landing, mira, storyWorks, teo } from './works.js';
 
 type Account = NonNullable<Awaited<ReturnType<AccountsService['byId']>>>;
@@ -68,6 +69,7 @@ export async function loadEnglish(app: INestApplication, clock: DemoClock, peopl
     clock.at(work.handedIn, '16:30');
     await student.handIn('');
   }
+  await loadReviews(app, clock, story, people);
   for (const work of essayWorks) {
     const student = await drawn(app, clock, people, essay, work.name, work.map, work.begun);
     if (work.handedIn === undefined) continue;

@@ -138,6 +138,16 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await loadPage(() => import('../marking/pile-page'))).PilePage }),
           },
           {
+            path: 'piles/:id/reviews',
+            lazy: async () => ({ Component: (await loadPage(() => import('../reviews/reviews-page'))).ReviewsPage }),
+          },
+          {
+            path: 'reviews/:id',
+            lazy: async () => ({
+              Component: (await loadPage(() => import('../reviews/reviewing-page'))).ReviewingPage,
+            }),
+          },
+          {
             path: 'piles/:id/bring-in',
             lazy: async () => ({
               Component: (await loadPage(() => import('../class-files/class-files-page'))).ClassFilesPage,

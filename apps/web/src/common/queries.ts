@@ -31,6 +31,10 @@ import type {
   Pile,
   ReadyMadeRow,
   RemarkRow,
+  ReviewDetail,
+  ReviewRounds,
+  ReviewRow,
+  ReviewTask,
   RosterEntry,
   SecondMarking,
   SecondMarkRow,
@@ -117,6 +121,16 @@ export const useShowings = (asks: boolean) =>
 /** @param asks whether it is asked for again and again, where nothing is told */
 export const useShowing = (id: string, asks: boolean) =>
   useQuery({ ...read<ShowingDetail>(`showings/${id}`), refetchInterval: asks ? 3000 : false });
+/** Maps of others that were given to one to look at. */
+export const useReviewTasks = () => useQuery({ ...read<ReviewTask[]>('reviews'), refetchOnMount: 'always' });
+/** Asked for once: what is being given must not be replaced by an answer. */
+export const useReview = (id: string) =>
+  useQuery({ ...read<ReviewDetail>(`reviews/${id}`), gcTime: 0, staleTime: Infinity, refetchOnMount: 'always' });
+export const useReviewRounds = (publicationId: string) =>
+  useQuery(read<ReviewRounds>(`publications/${publicationId}/reviews`));
+/** What others said of a map that was handed in. */
+export const useReviewsOf = (submissionId: string) =>
+  useQuery(read<ReviewRow[]>(`submissions/${submissionId}/reviews`));
 export const useReadyMade = () => useQuery(read<ReadyMadeRow[]>('ready-made'));
 /** The classes one teaches in which standing rules are in force. */
 export const useRulesInForce = () => useQuery(read<ClassName[]>('standing-rules'));

@@ -2,5 +2,5 @@
 export { Criteria } from './criteria';
 export { judgedOf } from './judgement';
 export type { Judged } from './judgement';
-export { JudgedSentences } from './sentences-to-judge';
+export { JudgedSentences, sentenceWords } from './sentences-to-judge';
 export { MarkHead } from './mark-head';

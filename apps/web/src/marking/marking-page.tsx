@@ -31,6 +31,7 @@ import { useSend } from '../common/send';
 import { commentsWithoutNames, detailWithoutNames, pileWithoutNames } from '../common/without-names';
 import { Waiting } from '../common/waiting';
 import { FrozenDesk, useFrozen } from '../map';
+import { ReviewsOfMap } from '../reviews';
 import { Confirm } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 import { ChangesList, ChangesOnMap, useChanges } from './changes';
@@ -336,6 +337,14 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
             seconds={seconds}
             onGive={giveLevel}
           />
+          {mode !== 'marks second' && (
+            <ReviewsOfMap
+              submissionId={detail.id}
+              number={detail.number}
+              assignment={assignment}
+              levelOf={(criterion) => judged.of('criterion', criterion)?.value ?? null}
+            />
+          )}
           {mark && (
             <OwnMarks
               members={detail.members}
@@ -351,7 +360,9 @@ function Marking({ pile, detail, comments, judgements, mark, propositions, secon
             />
           )}
           <Making detail={detail} map={map} assignment={assignment} />
-          {mode !== 'marks second' && <Trail submissionId={detail.id} {...{ assignment, map, propositions }} members={detail.members} />}
+          {mode !== 'marks second' && (
+            <Trail submissionId={detail.id} {...{ assignment, map, propositions }} members={detail.members} />
+          )}
         </>
       )}
       card={(comment, letter, view) => (

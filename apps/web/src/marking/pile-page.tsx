@@ -95,6 +95,11 @@ function PileTable({ pile }: { pile: Pile }) {
               Bring in files
             </Link>
           )}
+          {!pile.marksSecond && (
+            <Link className={buttonClass()} to={`/piles/${pile.publicationId}/reviews`}>
+              Reviews
+            </Link>
+          )}
           <WriteOut publicationId={pile.publicationId} />
           <ReturnComplete publicationId={pile.publicationId} title={pile.title} complete={complete} />
           {first && (

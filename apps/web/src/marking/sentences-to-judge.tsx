@@ -68,7 +68,7 @@ export function SentencesToJudge({
       {all.length === 0 && <p className="px-3.5 text-quiet">No link of this map says anything yet.</p>}
       <ul ref={list}>
         {all.map((one) => {
-          const words = wordsOf(one, all, map, assignment.legend);
+          const words = sentenceWords(one, all, map, assignment.legend);
           return (
             <li
               key={one.key}
@@ -138,13 +138,11 @@ function WholePath({
   );
 }
 
+/** What a map says, by its key, and the links that say it. */
+type Said = Pick<MapProposition, 'key' | 'links'>;
+
 /** A sentence's words; of a link that points both ways the second is read against the drawing. */
-function wordsOf(
-  { key, links: [first] }: MapProposition,
-  all: readonly MapProposition[],
-  map: TopicMap,
-  legend: Legend,
-) {
+export function sentenceWords({ key, links: [first] }: Said, all: readonly Said[], map: TopicMap, legend: Legend) {
   const link = map.links.find(({ id }) => id === first)!;
   const end = (id: string) => map.topics.find((topic) => topic.id === id)!;
   const read = propositionOf(link, end(link.from), end(link.to), legend);
@@ -158,7 +156,7 @@ export function JudgedSentences({ all, view }: { all: readonly MapProposition[];
   return (
     <ul aria-label="Sentences" className="pt-2">
       {all.map((one) => {
-        const { from, phrase, to } = wordsOf(one, all, map, assignment.legend);
+        const { from, phrase, to } = sentenceWords(one, all, map, assignment.legend);
         return (
           <li key={one.key} className="border-b border-rule px-3.5 py-1.5">
             <button

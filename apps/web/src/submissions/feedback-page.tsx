@@ -21,6 +21,7 @@ import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { AnswerComment, CommentCard, FrozenDesk, MapPicture, ReportHead, SettleComment } from '../map';
 import type { FrozenView } from '../map';
+import { ReviewsOfMap } from '../reviews';
 import { Button, buttonClass } from '../ui/button';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
@@ -121,14 +122,22 @@ function Feedback({
         const given = judged.of('result', result.id);
         return given ? <p className="words mt-2 text-sm text-indigo">Your teacher: {given.reason}</p> : null;
       }}
-      below={({ frozen: { assignment } }) =>
-        detail.returnedAt && (
-          <Criteria
-            criteria={assignment.criteria}
-            levelOf={(criterion) => judged.of('criterion', criterion)?.value ?? null}
+      below={({ frozen: { assignment } }) => (
+        <>
+          {detail.returnedAt && (
+            <Criteria
+              criteria={assignment.criteria}
+              levelOf={(criterion) => judged.of('criterion', criterion)?.value ?? null}
+            />
+          )}
+          <ReviewsOfMap
+            submissionId={detail.id}
+            number={detail.number}
+            assignment={assignment}
+            levelOf={(criterion) => (detail.returnedAt ? (judged.of('criterion', criterion)?.value ?? null) : null)}
           />
-        )
-      }
+        </>
+      )}
       card={(comment, letter, { frozen: { map, assignment }, go, chooseComment }) => (
         <CommentCard
           comment={comment}

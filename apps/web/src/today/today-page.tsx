@@ -8,6 +8,7 @@ import { useMe, useStudentTasks, useTeacherTasks, useTimeZone } from '../common/
 import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { AskClass, CodeOnTheBoard, OpenQuestions } from '../gatherings';
+import { ReviewTasks } from '../reviews';
 import { ShownNow } from '../showings';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
@@ -31,6 +32,7 @@ function StudentToday() {
       <ShownNow />
       <OpenQuestions />
       {came.length > 0 && <TaskList title="Came back to you" tasks={came} />}
+      <ReviewTasks />
       {others.length > 0 && <TaskList title="Due" tasks={others} />}
       <CodeOnTheBoard />
       <JoinClassForm />
