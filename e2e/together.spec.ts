@@ -94,6 +94,26 @@ test('three students build a group map at once: hands seen, letters merged, word
     await expect(hereOf(dmitri)).toHaveAccessibleName(/Fabio/);
   });
 
+  await test.step('a topic as a task: who it is for finds it on Today', async () => {
+    await dmitri.topic('Cost').click();
+    await dmitri.page.keyboard.press('Control+k');
+    await dmitri.page.keyboard.type('As a task');
+    await dmitri.page.keyboard.press('Enter');
+    const dialog = dmitri.page.getByRole('dialog', { name: 'As a task: Cost' });
+    await dialog.getByRole('button', { name: 'Under way' }).click();
+    await dialog.getByLabel('Until').fill('2031-05-01');
+    await dialog.getByLabel('Esther Nwosu').check();
+    await accessible(dmitri.page, 'a topic as a task');
+    await dialog.getByRole('button', { name: 'Make it a task' }).click();
+    await expect(
+      fabio.page.getByRole('button', { name: 'Task: Cost. Under way · until 1 May · Esther' }),
+    ).toBeVisible();
+    const today = await esther.page.context().newPage();
+    await today.goto(school.url);
+    await expect(today.getByRole('region', { name: 'Tasks on group maps' })).toContainText('Cost');
+    await today.close();
+  });
+
   await test.step('a thread: begun with a name, heard, answered, settled', async () => {
     await dmitri.topic('Cost').click();
     await dmitri.page.getByRole('button', { name: /^Comments/ }).click();

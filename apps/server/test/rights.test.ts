@@ -824,6 +824,7 @@ const ROWS: Record<string, { ask: Ask; expect: Row }> = {
     expect: [401, 403, 403, 204, 403, 409, 404, 403],
   },
   'GET /today/student': { ask: plainly('today/student'), expect: [401, 200, 200, 403, 403, 403, 403, 403] },
+  'GET /today/tasks': { ask: plainly('today/tasks'), expect: [401, 200, 200, 403, 403, 403, 403, 403] },
   'GET /today/teacher': { ask: plainly('today/teacher'), expect: [401, 403, 403, 200, 200, 200, 200, 403] },
   'POST /sign-out': {
     ask: () => ({ path: 'sign-out', body: {}, apart: true }),

@@ -163,3 +163,19 @@ export class NameVersion {
   @Length(1, 200, { message: 'a version has a name of 1 to 200 characters' })
   name!: string;
 }
+
+/** What is still to be done about a topic of a group's map. */
+export interface TaskOnMap {
+  workId: string;
+  topicId: string;
+  text: string;
+  /** of the assignment */
+  title: string;
+  className: string;
+  state: 'to do' | 'under way';
+  /** a day, YYYY-MM-DD */
+  due: string | null;
+  who: Person[];
+  /** whether who asks is one of them */
+  mine: boolean;
+}

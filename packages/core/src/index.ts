@@ -214,6 +214,7 @@ export {
   setWordGoal,
   setSequence,
   setSource,
+  setTask,
   toggleMark,
   webAddress,
 } from './commands/enrich.js';

@@ -1,5 +1,5 @@
 import { Controller, Get } from '@nestjs/common';
-import type { StudentTask, TeacherTask } from '@ichnograph/contract';
+import type { StudentTask, TaskOnMap, TeacherTask } from '@ichnograph/contract';
 import { For, Who } from '../accounts/index.js';
 import type { SignedIn } from '../accounts/index.js';
 import { TodayService } from './today.service.js';
@@ -12,6 +12,12 @@ export class TodayController {
   @Get('student')
   forStudent(@Who() { account }: SignedIn): Promise<StudentTask[]> {
     return this.today.forStudent(account.id);
+  }
+
+  @For('student')
+  @Get('tasks')
+  tasks(@Who() { account }: SignedIn): Promise<TaskOnMap[]> {
+    return this.today.tasks(account.id);
   }
 
   @For('teacher')

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { WORK_STATES, workDocument } from '@ichnograph/contract';
 import { isSameMap, openStoredMap } from '@ichnograph/core';
-import type { StudentTask, TeacherTask, WorkState } from '@ichnograph/contract';
+import type { StudentTask, TaskOnMap, TeacherTask, WorkState } from '@ichnograph/contract';
 import { In, IsNull } from 'typeorm';
 import { Database } from '../common/database.js';
 import { DueTimes, Publication } from '../assignments/index.js';
@@ -10,7 +10,7 @@ import { Clock } from '../common/clock.js';
 import { Snapshots } from '../live/index.js';
 import { commentCounts, PileService, Threads } from '../marking/index.js';
 import { Submission } from '../submissions/index.js';
-import { GroupsService, Work } from '../works/index.js';
+import { GroupsService, membersOf, Work } from '../works/index.js';
 
 /** What the page Today shows: to a student what is due and came back, to a teacher what waits. */
 @Injectable()
@@ -94,6 +94,47 @@ export class TodayService {
       return drawn !== undefined && !isSameMap(openStoredMap(map), drawn.map);
     };
     return new Set(handedIn.filter(isChanged).map(({ workId }) => workId));
+  }
+
+  /**
+   * What is still to be done on the maps that somebody draws with others: theirs first, then what nobody has taken, each by its
+   * day.
+   */
+  async tasks(accountId: string): Promise<TaskOnMap[]> {
+    const publications = await this.publications(await this.classes.classIdsOf(accountId, ['student']));
+    if (publications.length === 0) return [];
+    const works = await this.data.getRepository(Work).find({
+      where: {
+        publicationId: In(publications.map(({ id }) => id)),
+        members: { accountId },
+        state: In(['in progress', 'handed in']),
+      },
+    });
+    const shared = await this.data.getRepository(Work).find({
+      where: { id: In(works.map(({ id }) => id)) },
+      relations: { members: { account: true } },
+    });
+    const groups = shared.filter(({ members }) => members!.length > 1);
+    const drawn = await this.snapshots.ofAll(
+      groups.map(({ id }) => workDocument(id)),
+      'now',
+    );
+    const tasks = groups.flatMap((work) => {
+      const publication = publications.find(({ id }) => id === work.publicationId)!;
+      return (drawn.get(workDocument(work.id))?.map.topics ?? []).flatMap(({ id, text, task }): TaskOnMap[] => {
+        if (!task || task.state === 'done') return [];
+        const who = membersOf(work).filter((member) => task.who?.includes(member.id));
+        const mine = who.some((one) => one.id === accountId);
+        if (who.length > 0 && !mine) return [];
+        const { title } = publication.revision!;
+        const { name: className } = publication.schoolClass!;
+        return [
+          { workId: work.id, topicId: id, text, title, className, state: task.state, due: task.due ?? null, who, mine },
+        ];
+      });
+    });
+    const LAST = '9999';
+    return tasks.toSorted((a, b) => Number(b.mine) - Number(a.mine) || (a.due ?? LAST).localeCompare(b.due ?? LAST));
   }
 
   /** The same entries as in the pile, counted: what the one shows, the other says. */

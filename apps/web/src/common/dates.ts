@@ -25,3 +25,10 @@ export function instantOf(date: string, time: string, zone: string): string | nu
 /** A day as a field of the browser holds it. */
 export const dayOf = (iso: string | number, zone: string): string => format(iso, 'yyyy-MM-dd', { in: tz(zone) });
 export const dateIn = (days: number, zone: string): string => dayOf(Date.now() + days * 86_400_000, zone);
+
+/** A day as it is kept (2026-12-05), short; one that no calendar has, as it stands. */
+export function shortDay(day: string, weekday?: 'short'): string {
+  const at = new Date(`${day}T00:00:00Z`);
+  if (Number.isNaN(at.getTime())) return day;
+  return new Intl.DateTimeFormat('en-GB', { weekday, day: 'numeric', month: 'short', timeZone: 'UTC' }).format(at);
+}

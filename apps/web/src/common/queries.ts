@@ -50,6 +50,7 @@ import type {
   StaysHard,
   StudentTask,
   SubmissionDetail,
+  TaskOnMap,
   TeacherTask,
   TrialMapDetail,
   Welcome,
@@ -121,6 +122,8 @@ export const useShowings = (asks: boolean) =>
 /** @param asks whether it is asked for again and again, where nothing is told */
 export const useShowing = (id: string, asks: boolean) =>
   useQuery({ ...read<ShowingDetail>(`showings/${id}`), refetchInterval: asks ? 3000 : false });
+/** What is still to be done on maps one draws with others. */
+export const useTasksOnMaps = () => useQuery({ ...read<TaskOnMap[]>('today/tasks'), refetchOnMount: 'always' });
 /** Maps of others that were given to one to look at. */
 export const useReviewTasks = () => useQuery({ ...read<ReviewTask[]>('reviews'), refetchOnMount: 'always' });
 /** Asked for once: what is being given must not be replaced by an answer. */

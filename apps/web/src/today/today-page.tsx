@@ -12,6 +12,7 @@ import { ReviewTasks } from '../reviews';
 import { ShownNow } from '../showings';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
+import { TasksOnMaps } from './tasks-on-maps';
 import { STATE_FOR_STUDENT, STATES_FOR_TEACHER } from './state-words';
 
 export function TodayPage() {
@@ -33,6 +34,7 @@ function StudentToday() {
       <OpenQuestions />
       {came.length > 0 && <TaskList title="Came back to you" tasks={came} />}
       <ReviewTasks />
+      <TasksOnMaps />
       {others.length > 0 && <TaskList title="Due" tasks={others} />}
       <CodeOnTheBoard />
       <JoinClassForm />

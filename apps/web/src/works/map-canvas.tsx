@@ -47,6 +47,7 @@ import { RowGrips } from './on-canvas/row-grips';
 import { ResizeGrips } from './on-canvas/resize-grips';
 import { Following, OthersDrawn, useFollow, useOwnPlace } from './here';
 import type { Threads } from './threads';
+import { TaskSigns } from './on-canvas/task-signs';
 import { TypingOverlay } from './on-canvas/typing-overlay';
 import type { OpenWork } from './use-live-work';
 
@@ -188,6 +189,9 @@ export function MapCanvas({ detail, work, open, host, people, threads, saidBesid
           {marks}
           {makers && <MakersOver map={shown} legend={legend} marks={people} />}
           <OthersDrawn here={open.work.here} marks={people} legend={legend} />
+          {detail.members.length > 1 && (
+            <TaskSigns hidden={folded.hidden} members={detail.members} marks={people} mayEdit={detail.mayEdit} />
+          )}
           <FoldSigns folded={folded} mayFold={detail.mayEdit} />
           {detail.mayEdit && (
             <>

@@ -13,6 +13,7 @@ import {
   setNote,
   setSequence,
   setSource,
+  setTask,
   toggleMark,
   webAddress,
 } from './enrich.js';
@@ -100,4 +101,15 @@ test('gone back to, a map is what it was, and what stands in both keeps its id',
     new Map(then.topics.map(({ id, text, fill }) => [id, [text, fill]])),
   );
   expect(goBackTo(then, then)).toMatchObject({ code: 'asItIs' });
+});
+
+test('a topic is made a task, changed, and none any more; the same again changes nothing', () => {
+  const open = { state: 'to do', due: '2026-12-05', who: ['p1'] } as const;
+  const one = after(map, setTask(map, 'a', { ...open, who: ['p1'] }));
+  expect(one.topics[0]!.task).toEqual(open);
+  expect(setTask(one, 'a', { ...open, who: ['p1'] })).toEqual({ ok: true, changes: [] });
+  const done = after(one, setTask(one, 'a', { state: 'done', who: [] }));
+  expect(done.topics[0]!.task).toEqual({ state: 'done' });
+  expect(after(done, setTask(done, 'a', null)).topics[0]).not.toHaveProperty('task');
+  expect([setTask(map, 'a', null), setTask(map, 'gone', null).ok]).toEqual([{ ok: true, changes: [] }, false]);
 });

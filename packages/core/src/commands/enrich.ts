@@ -1,7 +1,7 @@
 import { done, refused } from '../map/changes.js';
 import type { Change, Outcome } from '../map/changes.js';
 import { LIMITS } from '../map/types.js';
-import type { Topic, TopicMap } from '../map/types.js';
+import type { Topic, TopicMap, TopicTask } from '../map/types.js';
 import { isBlank } from '../words/normal-form.js';
 import { topicOf } from './maker.js';
 
@@ -31,6 +31,16 @@ export function setWordGoal(map: TopicMap, id: string, words: number | null): Ou
   if (words !== null && !(Number.isInteger(words) && words >= 1 && words <= 100_000)) return refused('noGoal');
   const wanted = words ?? undefined;
   return wanted === topic.wordGoal ? done() : set(id, { wordGoal: wanted });
+}
+
+/** Makes a topic a task, changes what is said of it, or (null) makes it none any more. */
+export function setTask(map: TopicMap, id: string, task: TopicTask | null): Outcome {
+  const topic = topicOf(map, id);
+  if (!topic) return refused('topicGone');
+  if (task === null) return topic.task ? set(id, { task: undefined }) : done();
+  const { state, due, who = [] } = task;
+  const wanted: TopicTask = { state, ...(due !== undefined && { due }), ...(who.length > 0 && { who: [...who] }) };
+  return JSON.stringify(wanted) === JSON.stringify(topic.task) ? done() : set(id, { task: wanted });
 }
 
 /** Says where what a topic says comes from. */

@@ -37,6 +37,8 @@ export const FAR = 1e6;
 export const LONGEST = 20_000;
 
 const SHORT = 200;
+/** How far what is to be done about a topic has come. */
+export const TASK_STATES = ['to do', 'under way', 'done'] as const;
 const id = text(SHORT, 1);
 const kind = orNull(text(SHORT));
 const position = number({ least: -FAR, most: FAR });
@@ -96,6 +98,11 @@ export const TOPIC = record(
     marks: listOf(text(100)),
     /** how many words its author means to write about it and what is below it */
     wordGoal: number({ least: 1, most: 100_000 }),
+    /** what is still to be done about it, until which day, and by whom (ids of accounts) */
+    task: record(
+      { state: oneOf(TASK_STATES) },
+      { due: written(/^\d{4}-\d\d-\d\d$/), who: listOf(text(SHORT, 1), { most: 20 }) },
+    ),
     sequence: number(),
     when: words,
     /** the id of the starter topic it came from */
@@ -163,6 +170,8 @@ export interface BankEntry extends ValueOf<typeof BANK_ENTRY>, Ordered {
   id: string;
 }
 
+/** What is still to be done about a topic. */
+export type TopicTask = NonNullable<Topic['task']>;
 /** What can be seen of a topic; each field may be left out, and then the kind or the default decides. */
 export const TOPIC_LOOKS = ['shape', 'fill', 'outline', 'ink', 'fontSize', 'bold', 'italic', 'align'] as const;
 export type TopicLooks = Pick<Topic, (typeof TOPIC_LOOKS)[number]>;

@@ -8,7 +8,7 @@ import type { TopicMap } from '../map/types.js';
 export function forAClass(map: TopicMap, tourId: string | null): TopicMap {
   return {
     ...map,
-    topics: map.topics.map(({ note: _1, source: _2, weblinks: _3, files: _4, by: _5, ...drawn }) => drawn),
+    topics: map.topics.map(({ note: _1, source: _2, weblinks: _3, files: _4, by: _5, task: _6, ...drawn }) => drawn),
     links: map.links.map(({ by: _, ...drawn }) => drawn),
     tours: map.tours
       .filter(({ id }) => id === tourId)

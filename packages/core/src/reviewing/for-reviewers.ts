@@ -16,7 +16,7 @@ export function forReviewers(map: TopicMap, legend: Legend, withNotes: boolean):
   return {
     ...map,
     author: '',
-    topics: topics.map(({ by: _, ...drawn }) => drawn),
+    topics: topics.map(({ by: _1, task: _2, ...drawn }) => drawn),
     links: map.links.filter(({ from, to }) => ids.has(from) && ids.has(to)).map(({ by: _, ...drawn }) => drawn),
     tours: withNotes ? map.tours : [],
     wordBank: [],

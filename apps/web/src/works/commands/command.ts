@@ -14,6 +14,7 @@ export type Shown =
   | 'save as'
   | 'share'
   | 'show'
+  | 'task'
   | 'spelling'
   | 'paper'
   | 'looks';

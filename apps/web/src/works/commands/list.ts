@@ -11,7 +11,7 @@ import { EDITING } from './editing';
 import { useEditorState } from '../editor';
 import type { EditorState } from '../editor';
 import { LOOKING } from './looking';
-import { someLink, someTopic } from './selected';
+import { oneTopic, someLink, someTopic } from './selected';
 import { hasVersions } from '../use-live-work';
 import type { OpenWork } from '../use-live-work';
 
@@ -75,6 +75,16 @@ const SHOW: Command = {
   keys: [],
   where: 'page',
   run: ({ show }) => show('show'),
+};
+const TASK: Command = {
+  id: 'task',
+  group: 'map',
+  name: 'As a task: how far it is, until when, who …',
+  keys: [],
+  where: 'page',
+  edits: true,
+  can: oneTopic,
+  run: ({ show }) => show('task'),
 };
 /** A copy of what is saved of this map, among one's own. */
 const keepCopy = (name: string, wanted: (title: string) => object): Command => ({
@@ -155,6 +165,7 @@ export function commandsFor(
           ? [copyShared(workId)]
           : []),
     ...(of === 'mine' || of === 'work' ? [SHARE, SHOW] : []),
+    ...(isShared ? [TASK] : []),
     ...(of === 'mine' || assignment.drawing?.ownMaps ? [BRING_OWN] : []),
     ...(of !== 'work' || assignment.drawing?.ownMaps ? [BRING_FILE] : []),
     ...(mayHandIn ? [handIn] : []),

@@ -22,6 +22,7 @@ import type { DrawnMap } from '../drawn-map';
 import { hasVersions } from '../use-live-work';
 import type { OpenWork } from '../use-live-work';
 import { WholeLooksDialog } from './whole-looks-dialog';
+import { TaskDialog } from './task-dialog';
 import { VersionsDialog } from './versions-dialog';
 
 /** So many letters of a topic's words name it on a button. */
@@ -112,6 +113,9 @@ export function MapDialogs({
           className={open.of === 'mine' ? null : detail.className}
           onTour={onTour}
         />
+      )}
+      {detail.mayEdit && detail.members.length > 1 && (
+        <TaskDialog {...dialog('task')} members={detail.members} onGo={onGo} />
       )}
       <MapKeysDialog {...dialog('keys')} view={view} />
       <CommandPalette {...dialog('palette')} onClosed={onClosed} />

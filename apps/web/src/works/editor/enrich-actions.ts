@@ -11,10 +11,11 @@ import {
   setRegion,
   setSequence,
   setSource,
+  setTask,
   setWordGoal,
   toggleMark,
 } from '@ichnograph/core';
-import type { Chip, Frame } from '@ichnograph/core';
+import type { Chip, Frame, TopicTask } from '@ichnograph/core';
 import { announce } from '../../common/announcer';
 import type { Hand } from './hand';
 import type { Spot } from './state';
@@ -27,6 +28,7 @@ export function enrichActions({ legend, maker, get, set, run, refuse, selectedTo
       get().map.topics.some((topic) => topic.id === id)
         ? run(setNote(get().map, id, note)) !== false
         : refuse(`The topic is gone: it was deleted meanwhile. What you wrote about it ended “${note.slice(-200)}”.`),
+    setTask: (id: string, task: TopicTask | null): boolean => run(setTask(get().map, id, task)) !== false,
     setWordGoal: (id: string, words: number | null): boolean => run(setWordGoal(get().map, id, words)) !== false,
     setSource: (id: string, source: string): boolean => run(setSource(get().map, id, source)) !== false,
     addWebAddress: (id: string, url: string, title: string): boolean =>
