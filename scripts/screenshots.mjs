@@ -86,7 +86,6 @@ async function pictures(browser, url) {
   await hedda.keyboard.press('Alt+i');
   await hedda.getByRole('searchbox').fill('water');
   await hedda.getByRole('option').nth(3).click();
-  await take(hedda, 'library');
   await hedda.getByRole('button', { name: 'Sketch', exact: true }).click();
   await sketch(hedda);
   await hedda.getByLabel('For those who cannot see it').fill('A post with a bell, and water over the steps');
@@ -125,6 +124,8 @@ async function pictures(browser, url) {
   await jomo.getByRole('textbox', { name: 'About It is the way to school' }).click();
   await take(jomo, 'essay');
 
+  await together(enter, take);
+
   const kofi = await enter('kofi');
   await kofi.getByRole('link', { name: 'Read the comments' }).click();
   await canvas(kofi);
@@ -154,11 +155,37 @@ async function pictures(browser, url) {
   await maren.getByRole('button', { name: /Requirement 1 on reference/ }).waitFor();
   await take(maren, 'sheet');
   await maren.getByRole('link', { name: /Requirements/ }).click();
-  await take(maren, 'sheet-requirements');
   await maren.getByRole('button', { name: /Requirement 14 on Cross lines/ }).click();
   await maren.getByRole('dialog').waitFor();
   await take(maren, 'try-out');
   await theClass(maren, url, take);
+}
+
+/** A group at work, a question to a class, and a map that is looked at by another. */
+async function together(enter, take) {
+  const [esther, dmitri] = [await enter('esther'), await enter('dmitri')];
+  for (const page of [esther, dmitri]) {
+    await page.getByRole('link', { name: 'Go on with the map' }).click();
+    await page.locator('[data-topic="Timber footbridge"]').waitFor();
+  }
+  await dmitri.getByRole('button', { name: /^Who is here: .*Esther/ }).waitFor();
+  await esther.locator('[data-topic="Cost"]').click();
+  await esther.mouse.move(700, 420);
+  await esther.mouse.move(720, 430);
+  await dmitri.locator('[data-points]').waitFor({ state: 'attached' });
+  await dmitri.getByText('Checking …').waitFor({ state: 'detached' });
+  await take(dmitri, 'group-map');
+  const maren = await enter('maren');
+  await maren.getByRole('link', { name: /^Open the board/ }).click();
+  await maren.getByTestId('code').waitFor();
+  await take(maren, 'gathering');
+  const anouk = await enter('anouk');
+  await anouk
+    .getByRole('link', { name: /^Look at map/ })
+    .first()
+    .click();
+  await anouk.getByText('to look at').first().waitFor();
+  await take(anouk, 'review');
 }
 
 /** What is said once for a whole class, and seen over it. */
@@ -176,7 +203,6 @@ async function theClass(maren, url, take) {
       .first()
       .waitFor();
   }
-  await take(maren, 'class-verdicts');
   const view = (name) => maren.getByRole('navigation', { name: 'The class' }).getByRole('link', { name }).click();
   await view('Requirements');
   await maren.getByRole('group', { name: 'Grid of requirements' }).waitFor();

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { INestApplication } from '@nestjs/common';
-import type { Change, Link, TopicMap } from '@ichnograph/core';
+import type { Change, Link, TopicMap, TopicTask } from '@ichnograph/core';
 import { countersOf, LiveMap } from '@ichnograph/livemap';
 import { actOf, HandInService, UpdateLog, WorksService } from '@ichnograph/server';
 import type { AccountsService } from '@ichnograph/server';
@@ -38,6 +38,12 @@ export class DemoStudent {
   /** The id of a topic on the live map, by its words. */
   topicCalled(text: string): string {
     return this.live.snapshot.topics.find((one) => one.text === text)!.id;
+  }
+
+  /** Makes a topic of the live map a task. */
+  async giveTask(text: string, task: TopicTask): Promise<void> {
+    this.apply({ do: 'set', in: 'topics', id: this.topicCalled(text), fields: { task } });
+    await this.app.get(UpdateLog).drained(this.name);
   }
 
   /** Makes the live map look like the drawn one: what is there is changed, what is not drawn goes, all else is added. */

@@ -65,6 +65,9 @@ export async function loadCrossing(
   await ready.handIn('We measured the stream ourselves.');
   const [dmitri, esther] = groups[1]!.slice(0, 2) as [Account, Account];
   const atWork = await drawn([dmitri, esther], -1);
+  const day = (days: number): string => clock.at(days, '12:00').toISOString().slice(0, 10);
+  await atWork.giveTask('Ford with stepping stones', { state: 'under way', due: day(3), who: [esther.id] });
+  await atWork.giveTask('Timber footbridge', { state: 'to do', due: day(5), who: [dmitri.id, esther.id] });
   await talk(app, clock, atWork, dmitri, esther);
   await shareList(app, clock, classId, esther);
 }

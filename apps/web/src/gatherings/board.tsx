@@ -170,7 +170,7 @@ function Column({
           }}
         />
       ) : (
-        <h2 className="mb-2 flex min-h-7 items-baseline gap-2 font-semibold">
+        <h2 className="mb-2 flex min-h-8 items-center gap-2 font-semibold">
           <span className="font-mono text-sm text-quiet" aria-hidden>
             {number}
           </span>
