@@ -199,3 +199,37 @@ test('an own map is shared to be drawn on, drawn on by both, copied, and taken b
   await noor!.getByRole('link', { name: /Piers/ }).click();
   await expect(theirs.link('Deck', 'Pier')).toBeAttached();
 });
+
+test('one of a group has another mark than the group, with a reason that they alone read', async ({
+  browser,
+  school,
+}) => {
+  const maren = await enter(browser, school, 'maren', { viewport: { width: 1440, height: 900 } });
+  await maren.getByRole('link', { name: 'Open the pile: A crossing for Mill Lane' }).click();
+  await maren.getByRole('link', { name: /Aino/ }).click();
+  const own = maren.getByRole('region', { name: 'Each one’s mark' });
+  await own.getByRole('button', { name: 'Adjust for Bruno' }).press('Enter');
+  await maren.keyboard.type('2');
+  await maren.keyboard.press('Enter');
+  await expect(own.getByRole('alert')).toHaveText('Say why: Bruno reads it.');
+  await own.getByPlaceholder('Why? Bruno reads it.').click();
+  await maren.keyboard.type('You measured the stream alone, in the rain.');
+  await accessible(maren, 'each one’s mark');
+  await maren.keyboard.press('Enter');
+  await expect(own).toContainText('2 points more: You measured the stream alone, in the rain.');
+  await maren.getByRole('button', { name: /^Return to/ }).click();
+  await maren.getByRole('alertdialog').getByRole('button', { name: 'Return all the same' }).click();
+  await expect(maren.getByText(/^Returned/).first()).toBeAttached();
+  const read = async (name: string): Promise<Page> => {
+    const page = await enter(browser, school, name);
+    await page.getByRole('link', { name: 'Read the comments' }).click();
+    await page.getByRole('button', { name: 'Unfold Requirements' }).click();
+    await expect(page.getByTestId('mark')).toBeVisible();
+    return page;
+  };
+  const [bruno, celine] = [await read('bruno'), await read('celine')];
+  const figure = async (page: Page): Promise<number> => parseFloat(await page.getByTestId('mark').innerText());
+  expect((await figure(bruno)) - (await figure(celine))).toBe(2);
+  await expect(bruno.getByTestId('mark')).toContainText('Your group has');
+  await expect(celine.locator('body')).not.toContainText('in the rain');
+});

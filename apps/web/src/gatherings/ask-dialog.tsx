@@ -5,6 +5,7 @@ import { SaidError } from '../common/api';
 import { useClasses } from '../common/queries';
 import { useSend } from '../common/send';
 import { Button } from '../ui/button';
+import { ClassChoice } from '../ui/class-choice';
 import { Dialog } from '../ui/dialog';
 import { Trouble } from '../ui/field';
 
@@ -65,16 +66,7 @@ function AskForm() {
           onFocus={({ target }) => target.setSelectionRange(target.value.length, target.value.length)}
         />
       </label>
-      <label className="block">
-        <span className="mb-1 block font-semibold">Class</span>
-        <select className="field" value={classId} onChange={({ target }) => choose(target.value)}>
-          {classes.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <ClassChoice label="Class" classes={classes} value={classId} onChange={choose} />
       <label className="flex items-start gap-2">
         <input
           type="checkbox"

@@ -11,6 +11,7 @@ export type { FrozenView } from './reading/frozen-desk';
 export { useFrozen } from './reading/frozen-map';
 export { KindSample, LinkSample } from './drawing/kind-sample';
 export { MapPicture } from './drawing/map-picture';
+export { ReadMap } from './reading/read-map';
 export { readChosen, Reading, ReadSentence } from './reading/reading-line';
 export { Sentence } from './reading/requirement-sentence';
 export { ReportHead, ResultsList } from './reading/results-list';

@@ -3,7 +3,7 @@ import { REVIEW_LIMITS } from '@ichnograph/contract';
 import type { ReviewDetail } from '@ichnograph/contract';
 import { ReactFlowProvider } from '@xyflow/react';
 import { ClipboardPen } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { SaidError, sentenceOfError } from '../common/api';
 import { showMoment } from '../common/dates';
@@ -12,17 +12,7 @@ import { useTitle } from '../common/page';
 import { useReview, useTimeZone } from '../common/queries';
 import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
-import {
-  BorneCard,
-  Canvas,
-  LostPictures,
-  MapFoot,
-  onReadingKey,
-  Reading,
-  useEvidence,
-  useShow,
-  ViewControls,
-} from '../map';
+import { BorneCard, ReadMap, useShow } from '../map';
 import { Criteria, sentenceWords } from '../marking';
 import { Button } from '../ui/button';
 import { Confirm } from '../ui/dialog';
@@ -59,8 +49,6 @@ function Reviewing({ detail }: { detail: ReviewDetail }) {
   const [asking, setAsking] = useState(false);
   const [selection, select] = useState<readonly string[]>([]);
   const selected = useMemo(() => new Set(selection), [selection]);
-  const host = useRef<HTMLDivElement>(null);
-  const { flags, concern } = useEvidence(map, assignment, null, null);
   const { showMarks } = useShow();
   const mayGive = open && state !== 'sent';
   const go = (link: string): void => {
@@ -217,41 +205,15 @@ function Reviewing({ detail }: { detail: ReviewDetail }) {
           rail: (openCard) => <ReviewRail onOpen={openCard} left={left} />,
         }}
       >
-        <LostPictures />
-        <div className="relative min-h-0 flex-1">
-          <Canvas
-            label={`Map to look at, ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic.`}
-            language={assignment.language}
-            map={map}
-            legend={legend}
-            selection={selected}
-            flags={flags}
-            concern={concern}
-            typing={null}
-            onSelect={select}
-            onKey={(event) => onReadingKey(event, map, assignment, selection, select, () => '')}
-            fitKey={id}
-            hostRef={host}
-          >
-            {bearer && <BorneCard key={bearer.id} topic={bearer} isChosen />}
-          </Canvas>
-        </div>
-        <MapFoot
-          view={<ViewControls map={map} legend={legend} />}
-          reading={
-            selection.length === 1 ? (
-              <Reading map={map} ruled={assignment} id={selection[0]!} />
-            ) : (
-              <span className="truncate text-quiet">Choose a link or a topic to read it out.</span>
-            )
-          }
-          title={map.title}
-          focusQuestion={map.focusQuestion}
-          drawnBy=""
-          assignment={className}
+        <ReadMap
+          {...{ map, assignment, className, selection }}
+          what="Map to look at"
           state="To be looked at"
-          date=""
-        />
+          onSelect={select}
+          fitKey={id}
+        >
+          {bearer && <BorneCard key={bearer.id} topic={bearer} isChosen />}
+        </ReadMap>
       </Desk>
     </>
   );

@@ -13,19 +13,7 @@ import { queries, useShowing } from '../common/queries';
 import { useSend } from '../common/send';
 import { Waiting } from '../common/waiting';
 import { useRoom } from '../live';
-import {
-  Canvas,
-  FREE,
-  LostPictures,
-  MapFoot,
-  onReadingKey,
-  Reading,
-  TourLineDrawn,
-  useEvidence,
-  useLetGo,
-  useShow,
-  ViewControls,
-} from '../map';
+import { FREE, ReadMap, TourLineDrawn, useLetGo, useShow } from '../map';
 import { Button, buttonClass } from '../ui/button';
 import { Trouble } from '../ui/field';
 import { ShownNow } from './shown-now';
@@ -79,8 +67,6 @@ function Showing({ detail }: { detail: ShowingDetail }) {
   const legend = detail.legend as unknown as Legend;
   const assignment = useMemo(() => ({ ...ownAssignment(title, legend), language }), [title, legend, language]);
   const [selection, setSelection] = useState<readonly string[]>([]);
-  const selected = useMemo(() => new Set(selection), [selection]);
-  const { flags, concern } = useEvidence(map, assignment, null, null);
   const host = useRef<HTMLDivElement>(null);
   const [isLed, setLed] = useState(true);
   useLetGo(host, isLed, () => setLed(false));
@@ -110,94 +96,65 @@ function Showing({ detail }: { detail: ShowingDetail }) {
       />
       <h1 className="sr-only">{title}</h1>
       <Trouble>{trouble}</Trouble>
-      <LostPictures />
-      <div className="relative min-h-0 flex-1">
-        <Canvas
-          label={`Map that ${by.givenName} shows, ${map.topics.length} topics and ${map.links.length} links. Arrow keys go from topic to topic.`}
-          language={language}
-          map={map}
-          legend={legend}
-          selection={selected}
-          flags={flags}
-          concern={concern}
-          typing={null}
-          onSelect={setSelection}
-          onKey={(event) => onReadingKey(event, map, assignment, selection, setSelection, () => '')}
-          fitKey={id}
-          hostRef={host}
-          overlay={
-            <svg
-              aria-hidden
-              className="pointer-events-none absolute left-0 top-0 overflow-visible"
-              width="1"
-              height="1"
-            >
-              {tour && place?.line && <TourLineDrawn map={map} tour={tour} />}
-              {at && (
-                <rect
-                  data-testid="stop"
-                  data-stop={at.text}
-                  x={at.x - at.width / 2 - 9}
-                  y={at.y - at.height / 2 - 9}
-                  width={at.width + 18}
-                  height={at.height + 18}
-                  fill="none"
-                  stroke="#1f6f63"
-                  strokeWidth="3"
-                />
-              )}
-            </svg>
-          }
-        >
-          {!isLed && (
-            <div className="card absolute left-1/2 top-3 z-20 flex -translate-x-1/2 items-center gap-3 px-2.5 py-1.5">
-              <p className="words">You look around by yourself.</p>
-              <Button small look="action" onClick={() => setLed(true)}>
-                Back to {by.givenName}
-              </Button>
-            </div>
-          )}
-          {pictures.slice(0, 1).map(({ src, alt }) => (
-            <img
-              key={src}
-              src={pictureHref(src)!}
-              alt={alt ?? ''}
-              className="card absolute right-3 top-3 z-10 max-h-[45%] max-w-[40%] object-contain p-1"
-            />
-          ))}
-        </Canvas>
-      </div>
-      <div aria-live="polite" lang={language} className="border-t border-rule bg-paper" data-testid="said">
-        {at && (
-          <p className="sr-only">
-            {by.givenName} is at {at.text}
-            {number > 0 && `, stop ${number} of ${stops.length}`}.
-          </p>
-        )}
-        {!isBlank(place?.words) && (
-          <p dir="auto" className="words mx-auto max-w-[60ch] whitespace-pre-line px-4 py-2 text-xl leading-snug">
-            {place!.words}
-          </p>
-        )}
-      </div>
-      <MapFoot
-        view={<ViewControls map={map} legend={legend} />}
-        reading={
-          selection.length === 1 ? (
-            <Reading map={map} ruled={assignment} id={selection[0]!} />
-          ) : (
-            <span className="truncate text-quiet">
-              {number > 0 ? `Stop ${number} of ${stops.length}` : 'Choose a link or a topic to read it out.'}
-            </span>
-          )
-        }
-        title={map.title}
-        focusQuestion={map.focusQuestion}
-        drawnBy={map.author}
-        assignment={className}
+      <ReadMap
+        {...{ map, assignment, className, selection }}
+        what={`Map that ${by.givenName} shows`}
         state="Shown to a class"
-        date=""
-      />
+        onSelect={setSelection}
+        fitKey={id}
+        hostRef={host}
+        overlay={
+          <svg aria-hidden className="pointer-events-none absolute left-0 top-0 overflow-visible" width="1" height="1">
+            {tour && place?.line && <TourLineDrawn map={map} tour={tour} />}
+            {at && (
+              <rect
+                data-testid="stop"
+                data-stop={at.text}
+                x={at.x - at.width / 2 - 9}
+                y={at.y - at.height / 2 - 9}
+                width={at.width + 18}
+                height={at.height + 18}
+                fill="none"
+                stroke="#1f6f63"
+                strokeWidth="3"
+              />
+            )}
+          </svg>
+        }
+        below={
+          <div aria-live="polite" lang={language} className="border-t border-rule bg-paper" data-testid="said">
+            {at && (
+              <p className="sr-only">
+                {by.givenName} is at {at.text}
+                {number > 0 && `, stop ${number} of ${stops.length}`}.
+              </p>
+            )}
+            {!isBlank(place?.words) && (
+              <p dir="auto" className="words mx-auto max-w-[60ch] whitespace-pre-line px-4 py-2 text-xl leading-snug">
+                {place!.words}
+              </p>
+            )}
+          </div>
+        }
+        {...(number > 0 && { reading: `Stop ${number} of ${stops.length}` })}
+      >
+        {!isLed && (
+          <div className="card absolute left-1/2 top-3 z-20 flex -translate-x-1/2 items-center gap-3 px-2.5 py-1.5">
+            <p className="words">You look around by yourself.</p>
+            <Button small look="action" onClick={() => setLed(true)}>
+              Back to {by.givenName}
+            </Button>
+          </div>
+        )}
+        {pictures.slice(0, 1).map(({ src, alt }) => (
+          <img
+            key={src}
+            src={pictureHref(src)!}
+            alt={alt ?? ''}
+            className="card absolute right-3 top-3 z-10 max-h-[45%] max-w-[40%] object-contain p-1"
+          />
+        ))}
+      </ReadMap>
     </main>
   );
 }

@@ -4,6 +4,7 @@ import { SaidError } from '../../common/api';
 import { useClasses } from '../../common/queries';
 import { useSend } from '../../common/send';
 import { Button } from '../../ui/button';
+import { ClassChoice } from '../../ui/class-choice';
 import { Dialog } from '../../ui/dialog';
 import { Trouble } from '../../ui/field';
 import { useEditorState } from '../editor';
@@ -57,16 +58,7 @@ function ShowForm({ of, className, onOpenChange, onTour }: Omit<Props, 'open'>) 
       }}
     >
       <Trouble>{trouble}</Trouble>
-      <label className="block">
-        <span className="mb-1 block font-semibold">To which class</span>
-        <select className="field" data-autofocus value={classId} onChange={({ target }) => choose(target.value)}>
-          {classes.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <ClassChoice label="To which class" classes={classes} value={classId} autoFocus onChange={choose} />
       <label className="block">
         <span className="mb-1 block font-semibold">What they follow</span>
         <select className="field" value={tourId} onChange={({ target }) => setTour(target.value)}>

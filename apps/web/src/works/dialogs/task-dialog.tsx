@@ -51,12 +51,14 @@ function Fields({ topic: { id, task }, members, onOpenChange }: Props & { topic:
         keep({ state, ...(due !== '' && { due }), who: [...who] });
       }}
     >
-      <Segments
-        label="How far it is"
-        options={TASK_STATES.map((one) => TASK_WORDS[one])}
-        value={TASK_WORDS[state]}
-        onChange={(word) => setState(TASK_STATES.find((one) => TASK_WORDS[one] === word)!)}
-      />
+      <div className="flex">
+        <Segments
+          label="How far it is"
+          options={TASK_STATES.map((one) => TASK_WORDS[one])}
+          value={TASK_WORDS[state]}
+          onChange={(word) => setState(TASK_STATES.find((one) => TASK_WORDS[one] === word)!)}
+        />
+      </div>
       <label className="flex items-center gap-2">
         Until
         <input type="date" className="field w-40 py-1" value={due} onChange={({ target }) => setDue(target.value)} />
