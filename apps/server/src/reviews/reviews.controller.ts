@@ -6,6 +6,7 @@ import type { SignedIn } from '../accounts/index.js';
 import { Acting } from '../acts/index.js';
 import type { Named } from '../acts/index.js';
 import { Id } from '../common/ids.js';
+import { BesideMarks } from './beside-marks.service.js';
 import { ReviewsService } from './reviews.service.js';
 import { RoundsService } from './rounds.service.js';
 
@@ -15,12 +16,13 @@ export class ReviewsController {
   constructor(
     private readonly rounds: RoundsService,
     private readonly reviews: ReviewsService,
+    private readonly besideMarks: BesideMarks,
   ) {}
 
   @For('teacher')
   @Get('publications/:id/reviews')
   of(@Who() { account }: SignedIn, @Id() id: string): Promise<ReviewRounds> {
-    return this.rounds.of(id, account.id);
+    return this.besideMarks.of(id, account.id);
   }
 
   @For('teacher')

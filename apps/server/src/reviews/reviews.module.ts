@@ -7,6 +7,7 @@ import { ClassesModule } from '../classes/index.js';
 import { MarkingModule } from '../marking/index.js';
 import { SubmissionsModule } from '../submissions/index.js';
 import { WorksModule } from '../works/index.js';
+import { BesideMarks } from './beside-marks.service.js';
 import { ReviewsController } from './reviews.controller.js';
 import { ReviewsKeeper } from './reviews.keeper.js';
 import { ReviewsService } from './reviews.service.js';
@@ -24,7 +25,7 @@ import { RoundsService } from './rounds.service.js';
     WorksModule,
   ],
   controllers: [ReviewsController],
-  providers: [ReviewsKeeper, ReviewsService, RoundsService],
+  providers: [BesideMarks, ReviewsKeeper, ReviewsService, RoundsService],
   exports: [ReviewsKeeper, ReviewsService, RoundsService],
 })
 export class ReviewsModule {}
