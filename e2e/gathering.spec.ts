@@ -122,7 +122,7 @@ test('a class gathers ideas on a projector: alike ones fall together, are sorted
   });
 
   await test.step('closed, and made into a starter map in one act', async () => {
-    await board.getByRole('button', { name: 'Close the question' }).click();
+    await board.getByRole('button', { name: 'Close the question' }).press('Enter');
     await expect(jomo.getByText('This question is closed. What you sent is kept.')).toBeVisible();
     await card(board, 'A clapper').focus();
     await board.keyboard.press('Enter');

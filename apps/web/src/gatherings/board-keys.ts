@@ -1,15 +1,16 @@
 import type { GatheringDetail, Idea } from '@ichnograph/contract';
+import type { KeyboardEvent } from 'react';
 import type { PageKey } from '../common/page-keys';
 import type { BoardActs } from './board-acts';
 
 const cards = (): HTMLElement[] => [...document.querySelectorAll<HTMLElement>('[data-idea]')];
 const here = (): HTMLElement | null => document.activeElement?.closest<HTMLElement>('[data-idea]') ?? null;
 
-/** To the nearest card in a direction, by where cards stand; into the board from anywhere else. */
+/** To the nearest card in a direction, by where cards stand. */
 function walk(dx: number, dy: number): void {
   const from = here();
+  if (!from) return;
   const all = cards();
-  if (!from) return all[0]?.focus();
   const middle = (card: HTMLElement) => {
     const { left, top, width, height } = card.getBoundingClientRect();
     return { x: left + width / 2, y: top + height / 2 };
@@ -28,28 +29,33 @@ function walk(dx: number, dy: number): void {
   best?.card.focus();
 }
 
+const WAYS: Record<string, [dx: number, dy: number]> = {
+  ArrowDown: [0, 1],
+  ArrowUp: [0, -1],
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+};
+
+/** Keys that are the card's alone: elsewhere on the page Enter presses what has the focus, and arrows scroll. */
+export function onCardKey(event: KeyboardEvent, idea: Idea, acts: BoardActs): void {
+  if (event.target !== event.currentTarget || event.altKey || event.ctrlKey || event.metaKey) return;
+  const way = WAYS[event.key];
+  if (way) walk(...way);
+  else if (event.key !== 'Enter') return;
+  else if (acts.merging === null) acts.take(idea);
+  else acts.mergeInto(idea);
+  event.preventDefault();
+}
+
 /** The keys of the board: over the cards with arrows, and what is done with the one that has the focus. */
 export function useBoardKeys({ ideas, groups }: GatheringDetail, acts: BoardActs, onMake: () => void): PageKey[] {
   const withIdea = (run: (idea: Idea) => void) => (): void => {
     const idea = ideas.find(({ id }) => id === here()?.dataset.idea);
     if (idea) run(idea);
   };
-  const arrow = (key: string, name: string, dx: number, dy: number): PageKey => ({
-    chords: [key],
-    name,
-    run: () => walk(dx, dy),
-    held: true,
-  });
   return [
-    arrow('ArrowDown', 'To the idea below', 0, 1),
-    arrow('ArrowUp', 'To the idea above', 0, -1),
-    arrow('ArrowLeft', 'To the idea at the left', -1, 0),
-    arrow('ArrowRight', 'To the idea at the right', 1, 0),
-    {
-      chords: ['Enter'],
-      name: 'Take the idea, or leave it; while merging, the idea they fall together with',
-      run: withIdea((idea) => (acts.merging === null ? acts.take(idea) : acts.mergeInto(idea))),
-    },
+    { chords: ['ArrowDown', 'ArrowUp', 'ArrowLeft', 'ArrowRight'], name: 'From idea to idea' },
+    { chords: ['Enter'], name: 'Take the idea, or leave it; while merging, the idea they fall together with' },
     { chords: ['H'], name: 'Hide the idea, or show it again', run: withIdea((idea) => acts.hide(idea)) },
     { chords: ['G'], name: 'Merge the idea with another', run: withIdea(acts.beginMerge) },
     { chords: ['Escape'], name: 'Leave merging', run: acts.endMerge },

@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { buttonClass } from '../ui/button';
 import { Menu, MenuItem } from '../ui/menu';
 import type { BoardActs } from './board-acts';
+import { onCardKey } from './board-keys';
 
 interface Props {
   idea: Idea;
@@ -45,6 +46,7 @@ export function IdeaCard({ idea, groups, acts, withNames, isMerging, isAim }: Pr
       ]
         .filter(Boolean)
         .join(', ')}
+      onKeyDown={(event) => onCardKey(event, idea, acts)}
       onDoubleClick={() => setNaming(true)}
       onClick={() => {
         if (isAim) acts.mergeInto(idea);
