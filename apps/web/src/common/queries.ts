@@ -64,14 +64,19 @@ import { api, ApiError, whenSignedOut } from './api';
 export const isPassing = (error: unknown): boolean =>
   error instanceof ApiError && (error.status === 0 || error.status >= 500);
 
+/** A page that could not load, or that shows what is old, asks again soon by itself; else after so long, or not. */
+const askingAgain =
+  (every: number | false) =>
+  ({ state: { status, error } }: { state: { status: string; error: Error | null } }): number | false =>
+    status === 'error' && isPassing(error) ? 3000 : every;
+
 export const queries = new QueryClient({
   defaultOptions: {
     queries: {
       // Without a network the question fails, and that is said: it does not wait in silence for one.
       networkMode: 'always',
       retry: (count, error) => isPassing(error) && count < 2,
-      // A page that could not load, or that shows what is old, asks again by itself.
-      refetchInterval: ({ state }) => (state.status === 'error' && isPassing(state.error) ? 3000 : false),
+      refetchInterval: askingAgain(false),
     },
   },
 });
@@ -105,10 +110,10 @@ export const useSharedMap = (id: string) =>
   useQuery({ ...read<SharedMapDetail>(`shares/${id}`), refetchOnMount: 'always' });
 /** Questions to classes: what one leads, and what waits for one's ideas. */
 export const useGatherings = () =>
-  useQuery({ ...read<GatheringRow[]>('gatherings'), refetchOnMount: 'always', refetchInterval: 20_000 });
+  useQuery({ ...read<GatheringRow[]>('gatherings'), refetchOnMount: 'always', refetchInterval: askingAgain(20_000) });
 /** @param asks whether it is asked for again and again, where nothing is told */
 export const useGatheringDetail = (id: string, asks: boolean) =>
-  useQuery({ ...read<GatheringDetail>(`gatherings/${id}`), refetchInterval: asks ? 5000 : false });
+  useQuery({ ...read<GatheringDetail>(`gatherings/${id}`), refetchInterval: askingAgain(asks ? 5000 : false) });
 /**
  * What is shown now to the classes one is in.
  * @param asks whether it is asked for again and again; what one shows oneself always is, for others may end it
@@ -117,11 +122,11 @@ export const useShowings = (asks: boolean) =>
   useQuery({
     ...read<ShowingRow[]>('showings'),
     refetchOnMount: 'always',
-    refetchInterval: ({ state }) => (asks || state.data?.some(({ mine }) => mine) ? 10_000 : false),
+    refetchInterval: (query) => askingAgain(asks || query.state.data?.some(({ mine }) => mine) ? 10_000 : false)(query),
   });
 /** @param asks whether it is asked for again and again, where nothing is told */
 export const useShowing = (id: string, asks: boolean) =>
-  useQuery({ ...read<ShowingDetail>(`showings/${id}`), refetchInterval: asks ? 3000 : false });
+  useQuery({ ...read<ShowingDetail>(`showings/${id}`), refetchInterval: askingAgain(asks ? 3000 : false) });
 /** What is still to be done on maps one draws with others. */
 export const useTasksOnMaps = () => useQuery({ ...read<TaskOnMap[]>('today/tasks'), refetchOnMount: 'always' });
 /** Maps of others that were given to one to look at. */
@@ -174,7 +179,10 @@ export const useComments = (submissionId: string | null) =>
 
 /** The threads on a map that is drawn. */
 export const useWorkComments = (workId: string | null) =>
-  useQuery({ ...read<WorkComments>(`works/${workId}/comments`, workId !== null), refetchInterval: 20_000 });
+  useQuery({
+    ...read<WorkComments>(`works/${workId}/comments`, workId !== null),
+    refetchInterval: askingAgain(20_000),
+  });
 
 /** @param path of the work or own map, below the API */
 export const useVersions = (path: string) => useQuery(read<VersionRow[]>(`${path}/versions`));
