@@ -63,8 +63,12 @@ test('a class looks at each other’s maps: handed out without names, judged, be
     await imre.getByRole('radiogroup').first().getByRole('radio').first().focus();
     await imre.keyboard.press('2');
     await expect(state).toHaveText('Saved');
+    // In the middle of a word.
+    await imre.getByLabel('To whoever made it').press('Control+End');
+    await imre.keyboard.type(' And wh');
     await imre.reload();
-    await expect(imre.getByLabel('To whoever made it')).toHaveValue(WORDS);
+    await expect(imre.getByLabel('To whoever made it')).toHaveValue(`${WORDS} And wh`);
+    await expect(state).toHaveText('Saved');
     await expect(imre.getByRole('radio', { checked: true })).toHaveCount(1);
     await expect(imre.getByRole('button', { name: 'Shaky', pressed: true })).toHaveCount(1);
   });

@@ -124,7 +124,9 @@ export class ReviewsService {
       if (now.version !== version) {
         // The same that arrives again was kept the first time.
         if (JSON.stringify(now.given) === JSON.stringify(given)) return now.version;
-        throw conflict('You changed this review elsewhere meanwhile. Load the page again to see it.');
+        throw conflict(
+          'You changed this review elsewhere meanwhile. Load the page again: what you wrote here is put behind it.',
+        );
       }
       await this.data.manager.update(Review, { id }, { given, version: version + 1 });
       return version + 1;

@@ -102,7 +102,7 @@ export function Board({ detail, isOpen }: { detail: GatheringDetail; isOpen: boo
         <ThenAndNow ideas={ideas} />
       ) : (
         <DndContext sensors={sensors} collisionDetection={pointerWithin} onDragEnd={onDragEnd}>
-          <div className="grid flex-1 auto-cols-[minmax(15rem,1fr)] grid-flow-col gap-3 overflow-x-auto pb-3">
+          <div className="grid flex-1 auto-cols-[minmax(13.5rem,1fr)] grid-flow-col gap-3 overflow-x-auto pb-3">
             {column(
               groups.length === 0 ? 'What came in' : 'In no group',
               NO_GROUP,

@@ -65,6 +65,11 @@ export function IdeaCard({ idea, groups, acts, withNames, isMerging, isAim }: Pr
           text={text}
           onEnd={(name) => {
             setNaming(false);
+            // The hand stays on the card, unless it has gone elsewhere.
+            requestAnimationFrame(() => {
+              if (document.activeElement === document.body || document.activeElement?.id === 'main')
+                document.querySelector<HTMLElement>(`[data-idea="${id}"]`)?.focus();
+            });
             if (name !== null && name !== text) acts.call(idea, name);
           }}
         />

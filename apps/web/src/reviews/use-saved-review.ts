@@ -1,7 +1,9 @@
+import { REVIEW_LIMITS } from '@ichnograph/contract';
 import type { ReviewDetail, ReviewGiven } from '@ichnograph/contract';
 import { useEffect, useRef, useState } from 'react';
 import { api } from '../common/api';
-import { isPassing } from '../common/queries';
+import { readDraft, writeDraft } from '../common/drafts';
+import { isPassing, useMe } from '../common/queries';
 
 /** So long the hand rests before what it gave is kept. */
 const RESTS_MS = 600;
@@ -19,12 +21,32 @@ export interface SavedReview {
 }
 
 /** What is given in a review: shown at once, kept when the hand rests, one sending after the other. */
-export function useSavedReview({ id, given: first, version }: ReviewDetail): SavedReview {
-  const [given, setGiven] = useState(first);
+export function useSavedReview(detail: ReviewDetail): SavedReview {
+  const { id, version } = detail;
+  const account = useMe().id;
+  const draft = `review ${id}`;
+  const [begun] = useState(() => begunWith(detail, readDraft<Draft>(account, draft)));
+  const [given, setGiven] = useState(begun);
   const [isSaved, setSaved] = useState(true);
   const [fault, setFault] = useState<unknown>(null);
-  const [keeper] = useState(() => new Keeper(id, version, setSaved, setFault));
+  const [keeper] = useState(
+    () =>
+      new Keeper(
+        id,
+        version,
+        (is) => {
+          if (is) writeDraft(account, draft, null);
+          setSaved(is);
+        },
+        setFault,
+      ),
+  );
   const latest = useRef(given);
+  useEffect(() => {
+    // What a reload in the middle of a word left in this browser alone.
+    if (begun !== detail.given) keeper.keep(begun);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, as it is opened
+  }, []);
   useEffect(() => {
     const warn = (event: BeforeUnloadEvent): void => {
       if (!keeper.isSaved) event.preventDefault();
@@ -39,9 +61,25 @@ export function useSavedReview({ id, given: first, version }: ReviewDetail): Sav
   const change = (part: Partial<ReviewGiven>): void => {
     latest.current = { ...latest.current, ...part };
     setGiven(latest.current);
+    writeDraft(account, draft, { version: keeper.version, given: latest.current } satisfies Draft);
     keeper.keep(latest.current);
   };
   return { given, change, isSaved, fault, settle: () => keeper.settle() };
+}
+
+/** What was given over a version and not kept by the server yet. */
+interface Draft {
+  version: number;
+  given: ReviewGiven;
+}
+
+/** What was given elsewhere since stands; words that are in this browser alone are put behind it. */
+function begunWith({ given, version, state, open }: ReviewDetail, draft: Draft | null): ReviewGiven {
+  if (!draft || state === 'sent' || !open) return given;
+  if (draft.version === version) return draft.given;
+  const { words } = draft.given;
+  if (words.trim() === '' || given.words.includes(words)) return given;
+  return { ...given, words: [given.words, words].filter(Boolean).join('\n').slice(0, REVIEW_LIMITS.words) };
 }
 
 class Keeper {
@@ -51,7 +89,7 @@ class Keeper {
 
   constructor(
     private readonly id: string,
-    private version: number,
+    public version: number,
     private readonly onSaved: (is: boolean) => void,
     private readonly onFault: (fault: unknown) => void,
   ) {}
